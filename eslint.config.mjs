@@ -1,0 +1,38 @@
+import { defineConfig, globalIgnores } from "eslint/config";
+import next from "eslint-config-next";
+import nextTypescript from "eslint-config-next/typescript";
+import { coreZones, houseZones } from "./eslint.layers.mjs";
+
+export default defineConfig([
+  globalIgnores([".next/**", "data/**", "test-results/**", "playwright-report/**", "next-env.d.ts"]),
+  ...next,
+  ...nextTypescript,
+  {
+    files: ["**/*.{ts,tsx,mjs}"],
+    settings: { "import/resolver": { typescript: { project: "./tsconfig.json" } } },
+    rules: {
+      "@typescript-eslint/no-explicit-any": "error",
+      "@typescript-eslint/consistent-type-imports": "error",
+      eqeqeq: "error",
+      "import/no-cycle": "error",
+      "import/no-restricted-paths": ["error", { zones: [...houseZones, ...coreZones] }],
+    },
+  },
+  {
+    // The core knows no framework, no clock, no chance and no machine.
+    files: ["src/core/**/*.ts"],
+    ignores: ["**/*.test.ts"],
+    rules: {
+      "no-restricted-imports": [
+        "error",
+        { patterns: ["react", "react-*", "next", "next/*", "better-sqlite3", "node:*", "joi", "zustand", "@/*"] },
+      ],
+      "no-restricted-properties": [
+        "error",
+        { object: "Date", property: "now", message: "Pass the clock in." },
+        { object: "Math", property: "random", message: "Pass a seeded generator in." },
+      ],
+      "no-restricted-globals": ["error", "window", "document", "process", "fetch", "localStorage", "Date"],
+    },
+  },
+]);

@@ -1,0 +1,10 @@
+import type { NextConfig } from "next";
+
+const config: NextConfig = {
+  serverExternalPackages: ["better-sqlite3"],
+  poweredByHeader: false,
+  // The corner badge of the development server covers the tally.
+  devIndicators: false,
+};
+
+export default config;

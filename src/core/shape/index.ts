@@ -1,0 +1,9 @@
+export {
+  computeAreaMm2,
+  computeBox,
+  computePerimeterMm,
+  describeOutline,
+  scaleOutline,
+  type BoxMm,
+  type Outline,
+} from "./outline";

@@ -1,0 +1,41 @@
+const MINUTES_PER_DAY = 24 * 60;
+
+/** `value` with at most `decimals` decimals, trailing zeros dropped, a true minus sign. */
+export function formatNumber(value: number, decimals = 0): string {
+  const rounded = value.toFixed(decimals);
+  const trimmed = decimals > 0 ? rounded.replace(/\.?0+$/, "") : rounded;
+  return (trimmed === "-0" ? "0" : trimmed).replace("-", "−");
+}
+
+/** A mass as a baker reads it: `4.5 g`, `41 g`, `3.17 kg`. */
+export function formatMass(massG: number): string {
+  if (Math.abs(massG) >= 999.5) return `${formatNumber(massG / 1000, 2)} kg`;
+  return `${formatNumber(massG, Math.abs(massG) < 9.95 ? 1 : 0)} g`;
+}
+
+/** A length to the half millimetre below 20 mm, else whole: `3.5 mm`, `418 mm`. */
+export function formatLength(lengthMm: number): string {
+  return `${formatNumber(lengthMm, lengthMm < 20 ? 1 : 0)} mm`;
+}
+
+/** A stretch of time: `45 s`, `12 min`, `2 h 05`. */
+export function formatDuration(durationMin: number): string {
+  if (durationMin < 1) return `${Math.round(durationMin * 60)} s`;
+  const whole = Math.round(durationMin);
+  if (whole < 60) return `${whole} min`;
+  return `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, "0")}`;
+}
+
+/** A time of the day from minutes after its midnight: `06:10`; another day's is marked: `22:40 (−1 d)`. */
+export function formatClock(clockMin: number): string {
+  const whole = Math.round(clockMin);
+  const day = Math.floor(whole / MINUTES_PER_DAY);
+  const inDay = whole - day * MINUTES_PER_DAY;
+  const clock = `${String(Math.floor(inDay / 60)).padStart(2, "0")}:${String(inDay % 60).padStart(2, "0")}`;
+  return day === 0 ? clock : `${clock} (${day > 0 ? "+" : "−"}${Math.abs(day)} d)`;
+}
+
+/** `1 tray`, `2 trays`: a count with its noun; a noun ending otherwise gives its plural. */
+export function formatCount(count: number, noun: string, plural = `${noun}s`): string {
+  return `${count} ${count === 1 ? noun : plural}`;
+}

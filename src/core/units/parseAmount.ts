@@ -1,0 +1,55 @@
+import { fail, ok, type Result } from "../result";
+import { parseNumber } from "./parseNumber";
+import { listUnits, type Dimension, type MeasureSystem, type Unit } from "./unitTable";
+
+/** A quantity with what was typed kept beside it. `value` is in the base unit: g, ml, mm or °C. */
+export interface Amount {
+  readonly text: string;
+  readonly value: number;
+}
+
+export interface AmountRule {
+  readonly dimension: Dimension;
+  readonly system: MeasureSystem;
+  /** Unit id taken when the text is a bare number. */
+  readonly bareUnit: string;
+}
+
+/**
+ * Reads an amount such as `1 1/2 lb`, `1,5 dl`, `4½ in`, `350 F`, or a bare number in the rule's own unit.
+ * @returns The amount in base units, or a sentence saying what is wrong and what would be understood.
+ * @example parseAmount("8 oz", { dimension: "mass", system: "metric", bareUnit: "g" }) // 226.796185 g
+ */
+export function parseAmount(text: string, rule: AmountRule): Result<Amount, string> {
+  const shown = text.trim();
+  const units = listUnits(rule.system);
+  const split = splitUnit(shown, units);
+  if (!split.ok) return split;
+  const number = parseNumber(split.value.numberText);
+  if (!number.ok) return number;
+  const unit = split.value.unit ?? units.find(({ id }) => id === rule.bareUnit);
+  if (!unit) throw new RangeError(`parseAmount: no unit has the id ${rule.bareUnit}`);
+  if (unit.dimension !== rule.dimension) {
+    return fail(`${unit.spellings[0]} measures ${unit.dimension}; a ${rule.dimension} is needed (${listNames(rule, units)}).`);
+  }
+  if (number.value < 0 && rule.dimension !== "temperature") return fail(`“${shown}” is below zero.`);
+  return ok({ text: shown, value: number.value * unit.factor + unit.offset });
+}
+
+function splitUnit(shown: string, units: readonly Unit[]): Result<{ numberText: string; unit: Unit | null }, string> {
+  const match = /^(.*[\d½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞])\s*(.*)$/.exec(shown);
+  if (!match) return fail(shown === "" ? "Enter an amount." : `“${shown.slice(0, 24)}” has no number in it.`);
+  const [, numberText = "", unitText = ""] = match;
+  const wanted = unitText.toLowerCase().replaceAll(".", "").trim();
+  if (wanted === "") return ok({ numberText, unit: null });
+  const unit = units.find(({ spellings }) => spellings.includes(wanted));
+  if (!unit) return fail(`“${unitText.slice(0, 24)}” is no unit known here.`);
+  return ok({ numberText, unit });
+}
+
+function listNames(rule: AmountRule, units: readonly Unit[]): string {
+  return units
+    .filter(({ dimension }) => dimension === rule.dimension)
+    .map(({ spellings }) => spellings[0])
+    .join(", ");
+}
