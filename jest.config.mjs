@@ -1,7 +1,7 @@
-import type { Config } from "jest";
-import nextJest from "next/jest";
+import nextJest from "next/jest.js";
 
-const config: Config = {
+/** @type {import("jest").Config} */
+const config = {
   testEnvironment: "node",
   testMatch: ["<rootDir>/src/**/*.test.ts"],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },

@@ -1,0 +1,159 @@
+import type { BoxMm } from "../shape";
+import { turnBox, turnPattern, type Row, type RowPattern, type RowStyle } from "./rowPattern";
+import { countPitches, FIT_TOLERANCE_MM } from "./tolerance";
+
+/**
+ * A family of disc rows with one pitch: `perRow` discs in a long row; the next row lies either square
+ * under it or staggered by half a pitch. `shortRows` says that a staggered row holds one disc fewer.
+ */
+interface DiscFamily {
+  readonly style: RowStyle;
+  readonly perRow: number;
+  readonly pitchMm: number;
+  readonly shortRows: boolean;
+  readonly staggeredSteps: number;
+  readonly squareSteps: number;
+}
+
+/**
+ * The most discs in rows of one pitch (square, staggered, stretched, or square and staggered mixed), rows
+ * running along the width or down the height. Of equal counts the plainer style wins.
+ *
+ * A row stretched to a pitch p lets the next one come as near as √(s² − p²/4), but rows two apart, which
+ * stand over each other, keep the distance s.
+ * @param diameterMm - Cut size, > 0. @param usable - Sheet less its ragged margin.
+ * @param webMm - Least dough left between two cuts, ≥ 0.
+ * @returns The pattern; its count is 0 if not one disc fits. O(perRow · rows).
+ */
+export function findBestDiscRows(diameterMm: number, usable: BoxMm, webMm: number): RowPattern {
+  const across = bestAlongWidth(diameterMm, usable, webMm);
+  const down = bestAlongWidth(diameterMm, turnBox(usable), webMm);
+  return down.count > across.count ? turnPattern(down) : across;
+}
+
+function bestAlongWidth(diameterMm: number, usable: BoxMm, webMm: number): RowPattern {
+  const spacingMm = diameterMm + webMm;
+  const alongMm = usable.widthMm - diameterMm;
+  const acrossMm = usable.heightMm - diameterMm;
+  const mostPerRow = countPitches(acrossMm, spacingMm) < 0 ? 0 : countPitches(alongMm, spacingMm) + 1;
+  let best: DiscFamily | null = null;
+  for (let perRow = mostPerRow; perRow >= 1; perRow--) {
+    for (const family of listFamilies(perRow, alongMm, acrossMm, spacingMm)) {
+      if (!best || countDiscs(family) > countDiscs(best)) best = family;
+    }
+  }
+  return best ? buildDiscRows(best, diameterMm, spacingMm) : { style: "square", rowsRunDown: false, rows: [], count: 0 };
+}
+
+/** The families worth trying for `perRow`, plainest first. */
+function listFamilies(perRow: number, alongMm: number, acrossMm: number, spacingMm: number): DiscFamily[] {
+  const square: DiscFamily = {
+    style: "square",
+    perRow,
+    pitchMm: spacingMm,
+    shortRows: false,
+    staggeredSteps: 0,
+    squareSteps: countPitches(acrossMm, spacingMm),
+  };
+  const families = [square];
+  const stagger = (pitchMm: number, shortRows: boolean) => {
+    if (pitchMm < spacingMm - FIT_TOLERANCE_MM) return;
+    const stretched = pitchMm > spacingMm + FIT_TOLERANCE_MM;
+    // Square steps pay only where a staggered row is a short one.
+    const mostSquare = shortRows ? countPitches(acrossMm, spacingMm) : 0;
+    for (let squareSteps = 0; squareSteps <= mostSquare; squareSteps++) {
+      const staggeredSteps = countStaggeredSteps(acrossMm - squareSteps * spacingMm, pitchMm, spacingMm);
+      if (staggeredSteps < 1) continue;
+      const style = squareSteps > 0 ? "mixed" : stretched ? "stretched" : "staggered";
+      families.push({ style, perRow, pitchMm, shortRows, staggeredSteps, squareSteps });
+    }
+  };
+  const fullRowPitchMm = alongMm / (perRow - 0.5);
+  if (fullRowPitchMm >= spacingMm - FIT_TOLERANCE_MM) stagger(spacingMm, false);
+  if (perRow > 1) stagger(spacingMm, true);
+  stagger(fullRowPitchMm, false);
+  if (perRow > 1) stagger(alongMm / (perRow - 1), true);
+  return families;
+}
+
+/**
+ * The steps from one staggered row to the next, by turns, mm. Where the rows nest deeper than s/2, the row
+ * after next would come too near: every second step then only completes the distance s.
+ */
+function findStaggeredSteps(pitchMm: number, spacingMm: number): readonly [number, number] {
+  const stepMm = Math.sqrt(Math.max(spacingMm ** 2 - (pitchMm / 2) ** 2, 0));
+  return [stepMm, Math.max(stepMm, spacingMm - stepMm)];
+}
+
+function countStaggeredSteps(acrossMm: number, pitchMm: number, spacingMm: number): number {
+  const [oddMm, evenMm] = findStaggeredSteps(pitchMm, spacingMm);
+  const pairs = countPitches(acrossMm, oddMm + evenMm);
+  const restMm = acrossMm - pairs * (oddMm + evenMm);
+  return 2 * pairs + (restMm + FIT_TOLERANCE_MM >= oddMm ? 1 : 0);
+}
+
+function countDiscs({ perRow, shortRows, staggeredSteps, squareSteps }: DiscFamily): number {
+  const rows = 1 + staggeredSteps + squareSteps;
+  return perRow * rows - (shortRows ? Math.ceil(staggeredSteps / 2) : 0);
+}
+
+function buildDiscRows(family: DiscFamily, diameterMm: number, spacingMm: number): RowPattern {
+  const stepsMm = findStaggeredSteps(family.pitchMm, spacingMm);
+  const rows: Row[] = [];
+  let acrossMm = diameterMm / 2;
+  let offset = false;
+  const push = () =>
+    rows.push({
+      startMm: diameterMm / 2 + (offset ? family.pitchMm / 2 : 0),
+      acrossMm,
+      pitchMm: family.pitchMm,
+      count: offset && family.shortRows ? family.perRow - 1 : family.perRow,
+      turned: false,
+    });
+  push();
+  // Square steps first, while the row is a long one: a short row repeated would lose a disc again.
+  for (let i = 0; i < family.squareSteps; i++) {
+    acrossMm += spacingMm;
+    push();
+  }
+  for (let i = 0; i < family.staggeredSteps; i++) {
+    acrossMm += stepsMm[i % 2 === 0 ? 0 : 1];
+    offset = !offset;
+    push();
+  }
+  return { style: family.style, rowsRunDown: false, rows, count: countDiscs(family) };
+}
+
+/** A sheet just large enough for `rowCount` rows of unstretched discs. */
+export interface DiscSheet {
+  readonly usable: BoxMm;
+  readonly count: number;
+}
+
+/**
+ * Every just-large-enough rectangle of square or staggered rows with pitch s inside `limit`, rows along its
+ * width. The caller turns it for the other way. O(perRow · rows).
+ */
+export function listDiscSheets(diameterMm: number, limit: BoxMm, webMm: number): DiscSheet[] {
+  const spacingMm = diameterMm + webMm;
+  const [stepMm] = findStaggeredSteps(spacingMm, spacingMm);
+  const sheets: DiscSheet[] = [];
+  const push = (widthMm: number, heightMm: number, count: number) => {
+    if (widthMm <= limit.widthMm + FIT_TOLERANCE_MM && heightMm <= limit.heightMm + FIT_TOLERANCE_MM) {
+      sheets.push({ usable: { widthMm, heightMm }, count });
+    }
+  };
+  const mostPerRow = countPitches(limit.widthMm - diameterMm, spacingMm) + 1;
+  const mostRows = countPitches(limit.heightMm - diameterMm, stepMm) + 1;
+  for (let perRow = 1; perRow <= mostPerRow; perRow++) {
+    const longMm = diameterMm + (perRow - 1) * spacingMm;
+    for (let rows = 1; rows <= mostRows; rows++) {
+      push(longMm, diameterMm + (rows - 1) * spacingMm, perRow * rows);
+      if (rows === 1) continue;
+      const heightMm = diameterMm + (rows - 1) * stepMm;
+      push(longMm + spacingMm / 2, heightMm, perRow * rows);
+      if (perRow > 1) push(longMm, heightMm, perRow * rows - Math.floor(rows / 2));
+    }
+  }
+  return sheets;
+}

@@ -1,0 +1,1 @@
+export { computePortion, findSpoons, type Portion } from "./portion";

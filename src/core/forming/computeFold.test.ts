@@ -1,0 +1,95 @@
+import fc from "fast-check";
+import { computeFold, solveFilledSection, type Fold, type FoldRequest } from ".";
+
+const halfMoon: FoldRequest = {
+  form: "halfMoon",
+  cut: { kind: "disc", diameterMm: 120 },
+  thicknessMm: 3,
+  springBackShare: 0,
+  marginMm: 12,
+  plumpness: 0.5,
+};
+
+function foldOf(request: FoldRequest): Fold {
+  const fold = computeFold(request);
+  if (!fold.ok) throw new Error(fold.failure.message);
+  return fold.value;
+}
+
+/** Dough so thin that the way round the bend is nothing beside the blank. */
+const THIN_MM = 1e-7;
+
+test("a flat section holds nothing and a round one perimeter²/4π", () => {
+  expect(solveFilledSection(80, 0)).toMatchObject({ footMm: 40, heightMm: 0, areaMm2: 0 });
+  const round = solveFilledSection(80, 1);
+  expect(round.areaMm2).toBeCloseTo(80 ** 2 / (4 * Math.PI), 9);
+  expect(round.footMm).toBeCloseTo(0, 9);
+  expect(round.heightMm).toBeCloseTo(80 / Math.PI, 9);
+  // Half round: a half circle on its diameter, r = p / (π + 2).
+  expect(solveFilledSection(80, 0.5).areaMm2).toBeCloseTo((Math.PI * (80 / (Math.PI + 2)) ** 2) / 2, 9);
+});
+
+test("a section keeps its perimeter, stays under the isoperimetric bound and narrows its foot as it plumps", () => {
+  const share = fc.double({ min: 0.01, max: 1, noNaN: true });
+  fc.assert(
+    fc.property(fc.double({ min: 5, max: 400, noNaN: true }), share, share, (perimeterMm, one, other) => {
+      const [lean, plump] = [Math.min(one, other), Math.max(one, other)].map((p) => solveFilledSection(perimeterMm, p));
+      for (const section of [lean!, plump!]) {
+        const arcMm = 2 * section.arcRadiusMm * section.arcHalfAngle;
+        expect(section.footMm + arcMm).toBeCloseTo(perimeterMm, 6);
+        expect(section.areaMm2).toBeLessThanOrEqual((perimeterMm ** 2 / (4 * Math.PI)) * (1 + 1e-9));
+      }
+      expect(plump!.areaMm2).toBeGreaterThanOrEqual(lean!.areaMm2 - 1e-9);
+      expect(plump!.footMm).toBeLessThanOrEqual(lean!.footMm + 1e-9);
+    }),
+  );
+});
+
+test("round folds of thin dough meet their closed forms", () => {
+  const thin = { ...halfMoon, thicknessMm: THIN_MM, plumpness: 1 };
+  // Half-moon, r = 60 − 12: ∫ (r² − x²)/π dx = 4r³/3π.
+  expect(foldOf(thin).capacityMl).toBeCloseTo((4 * 48 ** 3) / (3 * Math.PI) / 1000, 4);
+  // Triangle of a 110 mm square, G = (110/√2) − 12√2: 2G³/3π.
+  const legMm = 110 / Math.SQRT2 - 12 * Math.SQRT2;
+  const triangle = foldOf({ ...thin, form: "triangle", cut: { kind: "square", sideMm: 110 } });
+  expect(triangle.capacityMl).toBeCloseTo((2 * legMm ** 3) / (3 * Math.PI) / 1000, 4);
+  // 80 × 140 mm halved: a roll of length 80 − 24 round a perimeter of 2·(70 − 12).
+  const roll = foldOf({ ...thin, form: "rectangle", cut: { kind: "rectangle", widthMm: 80, heightMm: 140 } });
+  expect(roll.capacityMl).toBeCloseTo((56 * 58 ** 2) / Math.PI / 1000, 4);
+});
+
+test("a half-moon of real dough agrees with the closed integral, thickness counted", () => {
+  // k = πt/2; ∫ (√(r²−x²) − k)²/π over √(r²−x²) > k.
+  const [r, k] = [48, (Math.PI * 3) / 2];
+  const a = Math.sqrt(r * r - k * k);
+  const exact = (2 / Math.PI) * (r * r * a - a ** 3 / 3 - k * (a * k + r * r * Math.asin(a / r)) + k * k * a);
+  expect(foldOf({ ...halfMoon, plumpness: 1 }).capacityMl).toBeCloseTo(exact / 1000, 2);
+});
+
+test("spring-back shrinks the blank, keeps its volume and lowers the capacity", () => {
+  const [still, relaxed] = [foldOf(halfMoon), foldOf({ ...halfMoon, springBackShare: 0.05 })];
+  expect(relaxed.settledBlank).toEqual({ kind: "disc", diameterMm: 114 });
+  expect(relaxed.settledThicknessMm * 114 ** 2).toBeCloseTo(3 * 120 ** 2, 6);
+  expect(relaxed.capacityMl).toBeLessThan(still.capacityMl);
+});
+
+test("seams: half a circle, two sides of a square, three of a rectangle", () => {
+  expect(foldOf(halfMoon).seamMm).toBeCloseTo(Math.PI * 60, 9);
+  expect(foldOf({ ...halfMoon, form: "triangle", cut: { kind: "square", sideMm: 110 } }).seamMm).toBe(220);
+  expect(foldOf({ ...halfMoon, form: "rectangle", cut: { kind: "rectangle", widthMm: 80, heightMm: 140 } }).seamMm).toBe(220);
+});
+
+test.each([
+  ["half-moon", halfMoon, 60],
+  ["triangle", { ...halfMoon, form: "triangle", cut: { kind: "square", sideMm: 110 } }, 55],
+  ["rectangle", { ...halfMoon, form: "rectangle", cut: { kind: "rectangle", widthMm: 80, heightMm: 140 } }, 40],
+] as const)("a %s refuses a margin exactly where nothing is left to fill", (_name, request, mostMm) => {
+  expect(computeFold({ ...request, thicknessMm: THIN_MM, marginMm: mostMm - 0.01 }).ok).toBe(true);
+  const refused = computeFold({ ...request, thicknessMm: THIN_MM, marginMm: mostMm + 5 });
+  expect(refused).toMatchObject({ ok: false, failure: { kind: "marginTooWide", message: expect.stringContaining(`below ${mostMm} mm`) } });
+});
+
+test("dough too thick for the fold and an outline that cannot be folded so are refused", () => {
+  expect(computeFold({ ...halfMoon, thicknessMm: 31 })).toMatchObject({ ok: false, failure: { kind: "doughTooThick" } });
+  expect(computeFold({ ...halfMoon, form: "triangle" })).toMatchObject({ ok: false, failure: { kind: "wrongOutline" } });
+});

@@ -1,0 +1,3 @@
+export { computeFold, nameForm, type Fold, type FoldFault, type FoldRequest } from "./computeFold";
+export { solveFilledSection, type FilledSection } from "./filledSection";
+export { type FoldForm } from "./foldGeometry";

@@ -1,0 +1,1 @@
+export { loadTrays, type OvenLoad, type TrayFault, type TrayLoading, type TrayRequest } from "./loadTrays";

@@ -1,0 +1,68 @@
+import { requireThat } from "../require";
+import { fail, ok, type Result } from "../result";
+import { layOutRows, type Layout } from "../cutting";
+import type { BoxMm } from "../shape";
+
+export interface TrayRequest {
+  readonly pieces: number;
+  /** One piece as it lies on the tray. */
+  readonly footprint: BoxMm;
+  /** Least gap between two pieces. */
+  readonly spacingMm: number;
+  readonly tray: BoxMm;
+  /** Trays in the oven at once. */
+  readonly traysPerLoad: number;
+}
+
+export interface OvenLoad {
+  readonly pieces: number;
+  /** Pieces on each tray of the load. */
+  readonly trays: readonly number[];
+}
+
+export interface TrayLoading {
+  readonly perTray: number;
+  readonly layout: Layout;
+  readonly loads: readonly OvenLoad[];
+}
+
+export interface TrayFault {
+  readonly kind: "tooLargeForTray";
+  readonly message: string;
+}
+
+/** Clear rim all round a tray: half a spacing, so that pieces on neighbouring trays do not meet either. */
+const RIM_SHARE_OF_SPACING = 0.5;
+
+/**
+ * Pieces on trays and trays in oven loads, filled in order; the last of each may be part full.
+ * @returns The loading, or why not one piece fits.
+ * @throws {RangeError} If a count is not a whole number ≥ 1.
+ */
+export function loadTrays(request: TrayRequest): Result<TrayLoading, TrayFault> {
+  const { pieces, footprint, spacingMm, tray, traysPerLoad } = request;
+  requireThat("pieces", pieces, Number.isInteger(pieces) && pieces >= 1, "a whole number ≥ 1");
+  requireThat("traysPerLoad", traysPerLoad, Number.isInteger(traysPerLoad) && traysPerLoad >= 1, "a whole number ≥ 1");
+  const layout = layOutRows({
+    outline: { kind: "rectangle", ...footprint },
+    sheet: tray,
+    webMm: spacingMm,
+    marginMm: spacingMm * RIM_SHARE_OF_SPACING,
+  });
+  if (!layout.ok) {
+    const message = `Not one piece of ${Math.ceil(footprint.widthMm)} × ${Math.ceil(footprint.heightMm)} mm fits the tray with ${spacingMm} mm round it. Bring the pieces closer or take a larger tray in Kit.`;
+    return fail({ kind: "tooLargeForTray", message });
+  }
+  const perTray = layout.value.count;
+  const trays = splitInto(pieces, perTray);
+  const loads = splitInto(trays.length, traysPerLoad).map((count, i) => {
+    const ofLoad = trays.slice(i * traysPerLoad, i * traysPerLoad + count);
+    return { pieces: ofLoad.reduce((sum, n) => sum + n, 0), trays: ofLoad };
+  });
+  return ok({ perTray, layout: layout.value, loads });
+}
+
+/** `total` in parts of `size`, the last with what remains. */
+function splitInto(total: number, size: number): number[] {
+  return Array.from({ length: Math.ceil(total / size) }, (_, i) => Math.min(size, total - i * size));
+}

@@ -1,0 +1,1 @@
+export { computeSeal, crimps, type Crimp, type CrimpId, type Seal, type SealFault } from "./seal";
