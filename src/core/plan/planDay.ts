@@ -1,0 +1,162 @@
+import { scaleFormula, computeTotalG, type Dough, type Filling, type Formula } from "../formula";
+import { scheduleDay, type Schedule } from "../schedule";
+import { formatClock, formatDuration } from "../units";
+import type { DayBook, Order, Oven, Piece } from "./book";
+import type { DayBatch, DayPlan, DayTask, PiecePlan, Problem, Tally } from "./dayPlan";
+import { computeMassFlow } from "./massFlow";
+import { planPiece, type PieceMakings } from "./planPiece";
+import { listTasks, toScheduleProblem, type DraftTask, type PieceWork } from "./planTasks";
+
+/**
+ * The whole day from its orders: pure, the same book gives the same plan.
+ * Pieces that cannot be made are left out and stand in `problems` with what would mend them.
+ */
+export function planDay(book: DayBook): DayPlan {
+  const oven = book.ovens[0] ?? null;
+  const problems: Problem[] = findPastPromises(book);
+  const works: PieceWork[] = [];
+  for (const [piece, orders] of groupOrders(book)) {
+    const makings = findMakings(book, piece, oven);
+    if (!makings.ok) {
+      problems.push(makings.problem);
+      continue;
+    }
+    const line = planPiece(book, makings.makings, orders);
+    if (!line.ok) {
+      problems.push(line.failure);
+      continue;
+    }
+    works.push({ line: line.value, dough: makings.makings.dough, filling: makings.makings.filling });
+    const { fault } = line.value.seal;
+    if (fault) problems.push({ station: "seal", pieceId: piece.id, stops: false, message: `${piece.name}: ${fault.message}` });
+  }
+
+  const lines = works.map(({ line }) => line);
+  const drafts = listTasks(works);
+  const openMin = Math.max(book.day.openMin, book.nowMin ?? -Infinity);
+  const schedule = oven && drafts.length > 0 ? scheduleDay(toScheduleProblem(drafts, oven, openMin)) : null;
+  if (schedule) problems.push(...findLateness(schedule, drafts, openMin));
+  return {
+    lines,
+    doughs: batchFormulas(works, ({ dough }) => dough, ({ line }) => line.cut.doughG),
+    fillings: batchFormulas(works, ({ filling }) => filling, ({ line }) => line.fillingG),
+    oven,
+    schedule,
+    tasks: schedule ? placeDrafts(drafts, schedule) : [],
+    flow: computeMassFlow(lines),
+    tally: computeTally(lines, book.orders, schedule, openMin),
+    problems,
+  };
+}
+
+/** Orders by piece, in the order in which the pieces are first asked for. */
+function groupOrders({ orders, pieces }: DayBook): Map<Piece, Order[]> {
+  const groups = new Map<Piece, Order[]>();
+  for (const order of orders) {
+    const piece = pieces.find(({ id }) => id === order.pieceId);
+    if (!piece) throw new RangeError(`planDay: order ${order.id} asks for unknown piece ${order.pieceId}`);
+    groups.set(piece, [...(groups.get(piece) ?? []), order]);
+  }
+  return groups;
+}
+
+type Makings = { readonly ok: true; readonly makings: PieceMakings } | { readonly ok: false; readonly problem: Problem };
+
+function findMakings({ formulas }: DayBook, piece: Piece, oven: Oven | null): Makings {
+  const stop = (station: Problem["station"], message: string): Makings => ({
+    ok: false,
+    problem: { station, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` },
+  });
+  const dough = formulas.find((formula): formula is Dough => formula.kind === "dough" && formula.id === piece.doughId);
+  const filling = formulas.find((formula): formula is Filling => formula.kind === "filling" && formula.id === piece.fillingId);
+  if (!dough) return stop("mix", "no dough is chosen. Choose one in the piece.");
+  if (!filling) return stop("mix", "no filling is chosen. Choose one in the piece.");
+  for (const formula of [dough, filling]) {
+    if (computeTotalG(formula) <= 0) return stop("mix", `${formula.name} has no ingredients yet. Add its lines in Formulas.`);
+  }
+  if (!oven) return stop("bake", "no oven is set up. Add one in Kit.");
+  return { ok: true, makings: { piece, dough, filling, oven } };
+}
+
+function findPastPromises({ orders, nowMin, pieces }: DayBook): Problem[] {
+  if (nowMin === null) return [];
+  return orders
+    .filter(({ dueMin }) => dueMin <= nowMin)
+    .map(({ dueMin, pieceId, count }) => ({
+      station: "orders" as const,
+      pieceId,
+      stops: false,
+      message:
+        `${count} ${pieces.find(({ id }) => id === pieceId)?.name ?? ""} for ${formatClock(dueMin)}: that was ` +
+        `${formatDuration(nowMin - dueMin)} ago. Move the promise or take the order off.`,
+    }));
+}
+
+function findLateness(schedule: Schedule, drafts: readonly DraftTask[], openMin: number): Problem[] {
+  const byId = new Map(drafts.map((draft) => [draft.id, draft]));
+  const late = schedule.late.map(({ taskId, dueMin, lateMin }): Problem => {
+    const draft = byId.get(taskId);
+    return {
+      station: "bake",
+      pieceId: draft?.pieceId ?? null,
+      stops: false,
+      message:
+        `${draft?.label ?? taskId}: ready ${formatClock(dueMin + lateMin)}, ${formatDuration(lateMin)} after the promise of ` +
+        `${formatClock(dueMin)}. Open ${formatDuration(lateMin)} before ${formatClock(openMin)}, or move the promise.`,
+    };
+  });
+  const waits = schedule.brokenWaits.map(({ taskId, afterTaskId, overMin }): Problem => {
+    const [waiting, before] = [byId.get(taskId), byId.get(afterTaskId)];
+    return {
+      station: "fill",
+      pieceId: waiting?.pieceId ?? null,
+      stops: false,
+      message:
+        `${waiting?.label ?? taskId}: the blanks of “${before?.label ?? afterTaskId}” wait ${formatDuration(overMin)} longer than ` +
+        "this dough may lie on the bench. Chill them covered, or roll smaller sheets.",
+    };
+  });
+  return [...late, ...waits];
+}
+
+function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[] {
+  const byId = new Map(drafts.map((draft) => [draft.id, draft]));
+  return schedule.placed.flatMap((placed) => {
+    const draft = byId.get(placed.taskId);
+    if (!draft) return [];
+    const { schedule: _problem, ...facts } = draft;
+    return [{ ...facts, placed }];
+  });
+}
+
+function batchFormulas(
+  works: readonly PieceWork[],
+  formulaOf: (work: PieceWork) => Formula,
+  massGOf: (work: PieceWork) => number,
+): DayBatch[] {
+  const formulas = [...new Set(works.map(formulaOf))];
+  return formulas.map((formula) => {
+    const users = works.filter((work) => formulaOf(work) === formula);
+    const usableG = users.reduce((sum, work) => sum + massGOf(work), 0);
+    return { formula, batch: scaleFormula(formula, usableG), pieceIds: users.map(({ line }) => line.piece.id) };
+  });
+}
+
+function computeTally(lines: readonly PiecePlan[], orders: readonly Order[], schedule: Schedule | null, openMin: number): Tally {
+  const sum = (figure: (line: PiecePlan) => number) => lines.reduce((total, line) => total + figure(line), 0);
+  return {
+    doughG: sum(({ cut }) => cut.doughG),
+    blanks: sum(({ cut }) => cut.count),
+    fillingG: sum(({ fillingG }) => fillingG),
+    ready: sum(({ made }) => made),
+    ordered: orders.reduce((total, { count }) => total + count, 0),
+    readyMin: schedule?.endMin ?? null,
+    startMin: schedule?.startMin ?? null,
+    inHandMin: schedule && findInHandMin(schedule, openMin),
+  };
+}
+
+function findInHandMin(schedule: Schedule, openMin: number): number {
+  const lateMin = Math.max(0, ...schedule.late.map(({ lateMin: minutes }) => minutes));
+  return lateMin > 0 ? -lateMin : schedule.startMin - openMin;
+}

@@ -1,0 +1,14 @@
+export { scheduleDay } from "./scheduleDay";
+export {
+  computeChangeoverMin,
+  type BrokenWait,
+  type HeaterStart,
+  type LateTask,
+  type PlacedTask,
+  type Schedule,
+  type ScheduleProblem,
+  type ScheduleResource,
+  type ScheduleTask,
+  type TaskUse,
+  type TaskWait,
+} from "./problem";

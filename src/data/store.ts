@@ -1,0 +1,77 @@
+import type Database from "better-sqlite3";
+import { fail, ok, type Result } from "@/core/result";
+import { recordKinds, type RecordChange, type RecordKind, type RecordTypes, type StoredRecord } from "@/schemas/recordKinds";
+import { createDayRepository, createOrderRepository } from "./dayRepositories";
+import { createFormulaRepository } from "./formulaRepository";
+import { createBenchRepository, createCutterRepository, createOvenRepository } from "./kitRepositories";
+import { createPieceRepository } from "./pieceRepository";
+import type { Repository } from "./versionedTable";
+
+/** Why a list of changes was refused as a whole. */
+export type ChangeFault =
+  | { readonly kind: "stale"; readonly changed: RecordKind; readonly id: string; readonly current: StoredRecord | null }
+  | { readonly kind: "inUse"; readonly changed: RecordKind; readonly id: string }
+  | { readonly kind: "dateTaken"; readonly changed: RecordKind; readonly id: string };
+
+export interface Store {
+  /** Every record of every kind. */
+  listRecords(): StoredRecord[];
+  /** Makes all the changes or none, and gives the new versions in the same order (0 for a removal). */
+  applyChanges(changes: readonly RecordChange[]): Result<number[], ChangeFault>;
+  close(): void;
+}
+
+/** Carries a refusal out of the transaction so that it rolls back. */
+class Refusal extends Error {
+  constructor(readonly fault: ChangeFault) {
+    super(fault.kind);
+  }
+}
+
+/** The one way to what is stored. @param db - Opened and migrated. */
+export function createStore(db: Database.Database): Store {
+  const repositories: { [K in RecordKind]: Repository<RecordTypes[K]> } = {
+    formula: createFormulaRepository(db),
+    piece: createPieceRepository(db),
+    bench: createBenchRepository(db),
+    oven: createOvenRepository(db),
+    cutter: createCutterRepository(db),
+    day: createDayRepository(db),
+    order: createOrderRepository(db),
+  };
+  const apply = <K extends RecordKind>(kind: K, id: string, record: RecordTypes[K] | null, expectedVersion: number): number => {
+    const repository: Repository<RecordTypes[K]> = repositories[kind];
+    const done = record ? repository.put(record, expectedVersion) : repository.remove(id, expectedVersion);
+    if (done.ok) return done.value ?? 0;
+    if (done.failure.kind === "inUse") throw new Refusal({ kind: "inUse", changed: kind, id });
+    const current = done.failure.current ? ({ kind, ...done.failure.current } as StoredRecord) : null;
+    throw new Refusal({ kind: "stale", changed: kind, id, current });
+  };
+  const applyAll = db.transaction((changes: readonly RecordChange[]) =>
+    changes.map(({ kind, id, record, expectedVersion }) => {
+      try {
+        return apply(kind, id, record, expectedVersion);
+      } catch (error) {
+        if (isUniqueFault(error)) throw new Refusal({ kind: "dateTaken", changed: kind, id });
+        throw error;
+      }
+    }),
+  );
+  return {
+    listRecords: () =>
+      recordKinds.flatMap((kind) => repositories[kind].list().map((stored) => ({ kind, ...stored }) as StoredRecord)),
+    applyChanges(changes) {
+      try {
+        return ok(applyAll.immediate(changes));
+      } catch (error) {
+        if (error instanceof Refusal) return fail(error.fault);
+        throw error;
+      }
+    },
+    close: () => db.close(),
+  };
+}
+
+function isUniqueFault(error: unknown): boolean {
+  return error instanceof Error && "code" in error && error.code === "SQLITE_CONSTRAINT_UNIQUE";
+}

@@ -1,0 +1,76 @@
+/** What a field accepts. Shared by dials, forms, actions and routes, so that all refuse the same. */
+export interface Limit {
+  readonly label: string;
+  /** Shown after the figure; empty for a plain count. */
+  readonly unit: string;
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+}
+
+const limit = (label: string, unit: string, min: number, max: number, step: number): Limit => ({ label, unit, min, max, step });
+
+/** Smallest and largest cut: below a thimble nothing folds; above it no bench rolls a sheet. */
+const cutMm = (label: string) => limit(label, "mm", 30, 600, 1);
+
+export const pieceLimits = {
+  diameterMm: cutMm("Cutter"),
+  sideMm: cutMm("Square"),
+  widthMm: cutMm("Width"),
+  heightMm: cutMm("Height"),
+  thicknessMm: limit("Rolled to", "mm", 1, 12, 0.5),
+  marginMm: limit("Clean margin", "mm", 3, 60, 1),
+  plumpness: limit("Plumpness", "", 0.05, 1, 0.05),
+  webMm: limit("Between cuts", "mm", 0, 20, 1),
+  raggedMm: limit("Ragged edge", "mm", 0, 40, 1),
+  spares: limit("Spare pieces", "", 0, 500, 1),
+  chillMin: limit("Chill before baking", "min", 0, 1440, 5),
+  ovenC: limit("Oven", "°C", 100, 300, 5),
+  bakeMin: limit("Bake", "min", 3, 180, 1),
+  bakeLossShare: limit("Lost in the oven", "", 0, 0.5, 0.01),
+  spacingMm: limit("Gap on the tray", "mm", 5, 100, 5),
+  coolMin: limit("Cool", "min", 0, 720, 5),
+} as const;
+
+export const formulaLimits = {
+  densityGPerMl: limit("Density", "g/ml", 0.2, 2, 0.01),
+  springBackShare: limit("Spring-back", "", 0, 0.3, 0.01),
+  rerollLimit: limit("Re-rolls allowed", "", 0, 5, 1),
+  rerollLossShare: limit("Lost at a re-roll", "", 0, 0.5, 0.01),
+  restMin: limit("Rest before rolling", "min", 0, 2880, 5),
+  rerollRestMin: limit("Rest of the trim", "min", 0, 1440, 5),
+  benchLimitMin: limit("Longest on the bench", "min", 5, 720, 5),
+  mixMin: limit("Hands to make it", "min", 1, 240, 1),
+  makingLossShare: limit("Lost in the pan", "", 0, 0.8, 0.01),
+  coolMin: limit("Cool before use", "min", 0, 1440, 5),
+  lineMassG: limit("Amount", "g", 0.01, 100_000, 1),
+} as const;
+
+export const benchLimits = {
+  widthMm: limit("Bench, long side", "mm", 200, 5000, 10),
+  depthMm: limit("Bench, deep", "mm", 200, 2000, 10),
+  sheetMaxWidthMm: limit("Largest sheet, long side", "mm", 100, 5000, 10),
+  sheetMaxDepthMm: limit("Largest sheet, short side", "mm", 100, 2000, 10),
+} as const;
+
+export const ovenLimits = {
+  traysAtOnce: limit("Trays at once", "", 1, 40, 1),
+  trayWidthMm: limit("Tray, long side", "mm", 100, 1200, 5),
+  trayDepthMm: limit("Tray, short side", "mm", 100, 1200, 5),
+  heatUpCPerMin: limit("Heats up", "°C/min", 1, 60, 1),
+  coolDownCPerMin: limit("Cools down", "°C/min", 0.5, 60, 0.5),
+  maxC: limit("Hottest", "°C", 100, 500, 5),
+} as const;
+
+export const orderLimits = {
+  count: limit("Pieces", "", 1, 10_000, 1),
+  dueMin: limit("Promised for", "", 0, 1439, 1),
+} as const;
+
+export const dayLimits = { openMin: limit("Opens", "", 0, 1439, 1) } as const;
+
+/** Longest name or note that is kept. */
+export const MAX_NAME_CHARACTERS = 80;
+/** Most lines in one formula and most records of a kind in one document: far above a small bakery's. */
+export const MAX_FORMULA_LINES = 60;
+export const MAX_RECORDS = 500;
