@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import type { Outline } from "../shape";
 import { craftHandTimes, planCuts, type CutPlan, type CutRequest } from ".";
+import { AIM_SLACK_SHARE } from "./planCuts";
 
 const market: CutRequest = {
   outline: { kind: "disc", diameterMm: 90 },
@@ -77,16 +78,17 @@ test("each re-roll uses no more dough than the trim before it, less the loss", (
   );
 });
 
-test("each aim is at least as good in its own figure as the other two", () => {
+test("each aim is as good in its own figure as the other two, to the slack", () => {
   fc.assert(
     fc.property(requests, (request) => {
       const answers = planCuts({ ...request, pinnedSheet: null });
       if (!answers.ok) throw new Error(answers.failure.message);
+      const slack = 1 + AIM_SLACK_SHARE + 1e-9;
       const { leastDough, fewestRerolls, leastTime } = answers.value;
       for (const other of [leastDough, fewestRerolls, leastTime]) {
-        expect(leastDough.doughG).toBeLessThanOrEqual(other.doughG * (1 + 1e-8));
+        expect(leastDough.doughG).toBeLessThanOrEqual(other.doughG * slack);
         expect(fewestRerolls.rerolls.length).toBeLessThanOrEqual(other.rerolls.length);
-        expect(leastTime.handMin).toBeLessThanOrEqual(other.handMin * (1 + 1e-8));
+        expect(leastTime.handMin).toBeLessThanOrEqual(other.handMin * slack);
       }
       expect(leastDough.doughG).toBeGreaterThanOrEqual(leastDough.leastDoughG * (1 - 1e-9));
     }),

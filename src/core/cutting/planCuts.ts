@@ -17,7 +17,7 @@ export type CutAnswers = Readonly<Partial<Record<CutAim, CutPlan>>> & {
 /**
  * How to roll and cut `demand` blanks: equal sheets of one size, one smaller last sheet, then re-rolls of the
  * trim, searched over every sheet of the menu and every number of re-rolls the dough allows.
- * @returns The best plan for each aim, or why nothing can be cut.
+ * @returns For each aim a plan within the slack of the best, or why nothing can be cut.
  * @throws {RangeError} On a request no form lets through (not finite, out of range).
  */
 export function planCuts(request: CutRequest): Result<CutAnswers, CutFault> {
@@ -26,12 +26,14 @@ export function planCuts(request: CutRequest): Result<CutAnswers, CutFault> {
   if (menu.length === 0) return fail(describeNothingFits(request));
 
   const sketches = listSketches(request, menu, menu);
-  const realize = (rank: Rank, from = sketches) => realizePlan(request, findLowest(from, rank));
-  const byDough: Rank = ({ doughMm2, rerolls, handMin }) => [doughMm2, rerolls, handMin];
+  const dough: Figure = ({ doughMm2 }) => doughMm2;
+  const rerolls: Figure = (sketch) => sketch.rerolls;
+  const time: Figure = ({ handMin }) => handMin;
+  const fewestRerolls = Math.min(...sketches.map(rerolls));
   const answers: CutAnswers = {
-    leastDough: realize(byDough),
-    fewestRerolls: realize(({ doughMm2, rerolls, handMin }) => [rerolls, doughMm2, handMin]),
-    leastTime: realize(({ doughMm2, handMin }) => [handMin, doughMm2]),
+    leastDough: realizePlan(request, choose(sketches, dough, time)),
+    fewestRerolls: realizePlan(request, choose(sketches.filter((sketch) => rerolls(sketch) === fewestRerolls), dough, time)),
+    leastTime: realizePlan(request, choose(sketches, time, dough)),
   };
   if (!request.pinnedSheet) return ok(answers);
 
@@ -39,16 +41,24 @@ export function planCuts(request: CutRequest): Result<CutAnswers, CutFault> {
   if (!pinned.ok) return fail({ kind: "nothingFits", message: pinned.failure.message });
   const { widthMm, heightMm } = request.pinnedSheet;
   const only = [{ sheet: request.pinnedSheet, areaMm2: widthMm * heightMm, count: pinned.value.count }];
-  return ok({ ...answers, pinned: realize(byDough, listSketches(request, menu, only)) });
+  return ok({ ...answers, pinned: realizePlan(request, choose(listSketches(request, menu, only), dough, time)) });
 }
 
-/** Figures to compare plans by, the weightiest first; lower is better. */
-type Rank = (sketch: PlanSketch) => readonly number[];
+/**
+ * Plans nearer than this to the best in the wanted figure count as equally good, and the other figure decides.
+ * Three grams in a hundred, or a minute in half an hour, are within a baker's own spread; chasing them would
+ * cut a dozen small sheets where three do.
+ */
+export const AIM_SLACK_SHARE = 0.03;
 
-function findLowest(sketches: readonly PlanSketch[], rank: Rank): PlanSketch {
-  const [first, ...others] = sketches;
-  if (!first) throw new RangeError("findLowest: a menu that is not empty gave no plan");
-  return others.reduce((best, sketch) => (isLower(rank(sketch), rank(best)) ? sketch : best), first);
+type Figure = (sketch: PlanSketch) => number;
+
+/** Of the plans within the slack of the lowest `wanted` figure, the one with the lowest `other`. */
+function choose(sketches: readonly PlanSketch[], wanted: Figure, other: Figure): PlanSketch {
+  const most = Math.min(...sketches.map(wanted)) * (1 + AIM_SLACK_SHARE);
+  const [first, ...rest] = sketches.filter((sketch) => wanted(sketch) <= most);
+  if (!first) throw new RangeError("choose: a menu that is not empty gave no plan");
+  return rest.reduce((best, sketch) => (other(sketch) < other(best) ? sketch : best), first);
 }
 
 /** Every plan worth weighing whose first rolling takes its sheets from `firsts`. */
@@ -96,16 +106,6 @@ function findFewest(low: number, high: number, holds: (n: number) => boolean): n
     else few = middle + 1;
   }
   return enough;
-}
-
-function isLower(left: readonly number[], right: readonly number[]): boolean {
-  /** Ranks nearer than this share of their size are a draw: what differs is rounding. */
-  const DRAW_SHARE = 1e-9;
-  for (let i = 0; i < left.length; i++) {
-    const [l = 0, r = 0] = [left[i], right[i]];
-    if (Math.abs(l - r) > DRAW_SHARE * Math.max(Math.abs(l), Math.abs(r))) return l < r;
-  }
-  return false;
 }
 
 function checkRequest(request: CutRequest): void {

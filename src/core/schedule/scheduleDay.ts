@@ -17,7 +17,8 @@ const MENDING_ROUNDS = 40;
 
 /**
  * A schedule for one day: backwards from what was promised, each task as late as it may be; where that would
- * begin before the day opens, forwards from the opening, and what is late is said. Constructive: it keeps
+ * begin before the day opens, forwards from the opening and then pushed to the right again (double
+ * justification, after Valls, Ballestín and Quintanilla 2005); what is late is said. Constructive: it keeps
  * every resource, shortest wait and change of temperature; waits longer than allowed are mended where shifting
  * helps, and reported where not. Tasks without a successor need a `dueMin`.
  */
@@ -25,28 +26,44 @@ export function scheduleDay(problem: ScheduleProblem): Schedule {
   if (problem.tasks.length === 0) {
     return { placed: [], heaterStarts: [], startMin: problem.openMin, endMin: problem.openMin, late: [], brokenWaits: [] };
   }
-  const backwards = scheduleBackwards(problem);
-  if (backwards.startMin >= problem.openMin) return backwards;
+  const leadMin = computeLeadMin(problem);
+  const byLead: PlacingRules["rank"] = (task, earliestMin) => [earliestMin, -(leadMin.get(task.id) ?? 0)];
+  const backwards = scheduleBackwards(problem, byLead);
+  if (backwards.startMin >= problem.openMin && backwards.brokenWaits.length === 0) return backwards;
+
   const startOf = new Map(backwards.placed.map(({ taskId, startMin }) => [taskId, startMin]));
-  return layAndMend(problem, (releases) => ({
+  const forwards = layAndMend(problem, (releases) => ({
     releaseMin: (task) => releases.get(task.id) ?? problem.openMin,
     rank: (task, earliestMin) => [startOf.get(task.id) ?? 0, earliestMin],
     coldUntilMin: problem.openMin,
     mirrored: false,
   }));
+  if (forwards.late.length > 0) return forwards;
+  // Nothing is late: push every task to the right again, the last first. None can come before its own place.
+  const endOf = new Map(forwards.placed.map(({ taskId, endMin }) => [taskId, endMin]));
+  const pushed = scheduleBackwards(problem, (task) => [-(endOf.get(task.id) ?? 0)]);
+  return [backwards, pushed, forwards]
+    .filter(({ startMin }) => startMin >= problem.openMin)
+    .reduce((best, schedule) => (sumOver(schedule) < sumOver(best) ? schedule : best));
 }
 
-function scheduleBackwards(problem: ScheduleProblem): Schedule {
-  const mirror = mirrorProblem(problem);
-  const leadMin = computeLeadMin(problem);
+/** Minutes by which waits are longer than allowed, all together. */
+function sumOver({ brokenWaits }: Schedule): number {
+  return brokenWaits.reduce((sum, { overMin }) => sum + overMin, 0);
+}
+
+/** Every task as late as its promise and its followers allow. */
+function scheduleBackwards(problem: ScheduleProblem, rank: PlacingRules["rank"]): Schedule {
+  // Of equals the one listed last goes first, so that the day reads in the order in which it was listed.
+  const position = new Map(problem.tasks.map(({ id }, i) => [id, i]));
   const dueOf = new Map(problem.tasks.map(({ id, dueMin }) => [id, dueMin]));
   const anyDueMin = Math.max(...problem.tasks.flatMap(({ dueMin }) => (dueMin === null ? [] : [dueMin])));
   return layAndMend(
-    mirror,
+    mirrorProblem(problem),
     (releases) => ({
       // Promised by d, so in the mirror not before −d.
       releaseMin: (task) => Math.max(releases.get(task.id) ?? -Infinity, -(dueOf.get(task.id) ?? anyDueMin)),
-      rank: (task, earliestMin) => [earliestMin, -(leadMin.get(task.id) ?? 0)],
+      rank: (task, earliestMin) => [...rank(task, earliestMin), -(position.get(task.id) ?? 0)],
       coldUntilMin: null,
       mirrored: true,
     }),
@@ -66,7 +83,7 @@ function layAndMend(
     const rules = rulesFor(releases);
     const placed = placeTasks(laid, rules);
     const schedule = mirrorOf ? describe(mirrorOf, flip(placed)) : describe(laid, placed);
-    const over = schedule.brokenWaits.reduce((sum, { overMin }) => sum + overMin, 0);
+    const over = sumOver(schedule);
     if (!best || over < best.over) best = { schedule, over };
     if (over === 0) break;
     // In the frame being laid, the task placed first of a pair is the one that can move towards the other.

@@ -1,0 +1,3 @@
+export { firstBench, firstOven } from "./firstKit";
+export { starters, type Starter } from "./starters";
+export { listDemoChanges } from "./tirsenQuay";

@@ -1,0 +1,28 @@
+import type { DayBook } from "./model";
+import type { RecordKind, RecordTypes, StoredRecord } from "./recordKinds";
+
+/** Records of one kind, in the order given. */
+export function pickRecords<K extends RecordKind>(records: readonly StoredRecord[], kind: K): RecordTypes[K][] {
+  return records.flatMap((stored) => (stored.kind === kind ? [stored.record as RecordTypes[K]] : []));
+}
+
+/**
+ * The document a day is planned from.
+ * @param date - YYYY-MM-DD. @param nowMin - Minutes after that date's midnight, null when planning ahead.
+ * @returns null if the date has no day or no bench is set up.
+ */
+export function toDayBook(records: readonly StoredRecord[], date: string, nowMin: number | null): DayBook | null {
+  const day = pickRecords(records, "day").find((candidate) => candidate.date === date);
+  const [bench] = pickRecords(records, "bench");
+  if (!day || !bench) return null;
+  return {
+    day,
+    orders: pickRecords(records, "order").filter(({ dayId }) => dayId === day.id),
+    pieces: pickRecords(records, "piece"),
+    formulas: pickRecords(records, "formula"),
+    bench,
+    ovens: pickRecords(records, "oven"),
+    cutters: pickRecords(records, "cutter"),
+    nowMin,
+  };
+}
