@@ -1,11 +1,9 @@
 import type { CutAim, CutPlan } from "../cutting";
 import type { Batch, Formula } from "../formula";
-import type { Fold } from "../forming";
-import type { Portion } from "../filling";
 import type { TrayLoading } from "../loading";
 import type { PlacedTask, Schedule } from "../schedule";
-import type { Seal } from "../sealing";
 import type { Order, Oven, Piece } from "./book";
+import type { ShapedPiece } from "./shapePiece";
 
 /** The stations of a day in working order. */
 export const stations = ["orders", "mix", "roll", "fill", "seal", "bake", "cool"] as const;
@@ -35,7 +33,7 @@ export interface WhyStep {
 }
 
 /** Everything known about one kind of piece on this day. */
-export interface PiecePlan {
+export interface PiecePlan extends ShapedPiece {
   readonly piece: Piece;
   readonly orders: readonly Order[];
   readonly ordered: number;
@@ -43,13 +41,10 @@ export interface PiecePlan {
   readonly made: number;
   readonly cut: CutPlan;
   readonly prices: readonly CutPrice[];
-  readonly fold: Fold;
-  readonly portion: Portion;
-  readonly seal: Seal;
   readonly fillingG: number;
-  readonly rawPieceG: number;
-  readonly bakedPieceG: number;
   readonly loading: TrayLoading;
+  /** By order id: when the last of its pieces is set out, minutes after midnight; empty without a schedule. */
+  readonly readyMin: Readonly<Record<string, number>>;
   readonly why: Readonly<Record<"cut" | "portion" | "load", readonly WhyStep[]>>;
 }
 
@@ -104,6 +99,8 @@ export interface Tally {
 }
 
 export interface DayPlan {
+  /** Every piece of the book by its id, ordered or not; null where it cannot be made as described. */
+  readonly shaped: Readonly<Record<string, ShapedPiece | null>>;
   readonly lines: readonly PiecePlan[];
   readonly doughs: readonly DayBatch[];
   readonly fillings: readonly DayBatch[];

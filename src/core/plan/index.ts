@@ -14,3 +14,4 @@ export {
   type TaskKind,
   type WhyStep,
 } from "./dayPlan";
+export type { ShapedPiece } from "./shapePiece";

@@ -1,11 +1,12 @@
-import { scaleFormula, computeTotalG, type Dough, type Filling, type Formula } from "../formula";
+import { computeTotalG, scaleFormula, type Formula } from "../formula";
 import { scheduleDay, type Schedule } from "../schedule";
 import { formatClock, formatDuration } from "../units";
 import type { DayBook, Order, Oven, Piece } from "./book";
 import type { DayBatch, DayPlan, DayTask, PiecePlan, Problem, Tally } from "./dayPlan";
 import { computeMassFlow } from "./massFlow";
 import { planPiece, type PieceMakings } from "./planPiece";
-import { listTasks, toScheduleProblem, type DraftTask, type PieceWork } from "./planTasks";
+import { findFormulas, shapePiece, type ShapedPiece } from "./shapePiece";
+import { listTasks, sortByPromise, toScheduleProblem, type DraftTask, type PieceWork } from "./planTasks";
 
 /**
  * The whole day from its orders: pure, the same book gives the same plan.
@@ -36,17 +37,32 @@ export function planDay(book: DayBook): DayPlan {
   const openMin = Math.max(book.day.openMin, book.nowMin ?? -Infinity);
   const schedule = oven && drafts.length > 0 ? scheduleDay(toScheduleProblem(drafts, oven, openMin)) : null;
   if (schedule) problems.push(...findLateness(schedule, drafts, openMin));
+  const tasks = schedule ? placeDrafts(drafts, schedule) : [];
   return {
-    lines,
+    shaped: shapeBook(book, problems),
+    lines: lines.map((line) => ({ ...line, readyMin: findReadyMin(line, tasks) })),
     doughs: batchFormulas(works, ({ dough }) => dough, ({ line }) => line.cut.doughG),
     fillings: batchFormulas(works, ({ filling }) => filling, ({ line }) => line.fillingG),
     oven,
     schedule,
-    tasks: schedule ? placeDrafts(drafts, schedule) : [],
+    tasks,
     flow: computeMassFlow(lines),
     tally: computeTally(lines, book.orders, schedule, openMin),
     problems,
   };
+}
+
+/** Every piece of the book by itself; those that cannot be made and were not ordered are reported here. */
+function shapeBook({ pieces, formulas }: DayBook, problems: Problem[]): Record<string, ShapedPiece | null> {
+  const shapes = pieces.map((piece) => {
+    const { dough, filling } = findFormulas(piece, formulas);
+    const shaped = dough && filling ? shapePiece(piece, dough, filling) : null;
+    if (shaped && !shaped.ok && !problems.some(({ message }) => message === shaped.failure.message)) {
+      problems.push({ ...shaped.failure, stops: false });
+    }
+    return [piece.id, shaped?.ok ? shaped.value : null] as const;
+  });
+  return Object.fromEntries(shapes);
 }
 
 /** Orders by piece, in the order in which the pieces are first asked for. */
@@ -67,8 +83,7 @@ function findMakings({ formulas }: DayBook, piece: Piece, oven: Oven | null): Ma
     ok: false,
     problem: { station, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` },
   });
-  const dough = formulas.find((formula): formula is Dough => formula.kind === "dough" && formula.id === piece.doughId);
-  const filling = formulas.find((formula): formula is Filling => formula.kind === "filling" && formula.id === piece.fillingId);
+  const { dough, filling } = findFormulas(piece, formulas);
   if (!dough) return stop("mix", "no dough is chosen. Choose one in the piece.");
   if (!filling) return stop("mix", "no filling is chosen. Choose one in the piece.");
   for (const formula of [dough, filling]) {
@@ -127,6 +142,22 @@ function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[
     const { schedule: _problem, ...facts } = draft;
     return [{ ...facts, placed }];
   });
+}
+
+/** When each order is complete: its pieces are baked in the order of the promises, load after load. */
+function findReadyMin({ piece, orders, loading }: PiecePlan, tasks: readonly DayTask[]): Record<string, number> {
+  const ready: Record<string, number> = {};
+  let needed = 0;
+  for (const { id, count } of sortByPromise(orders)) {
+    needed += count;
+    let baked = 0;
+    const loads = loading.loads.findIndex((load) => (baked += load.pieces) >= needed) + 1;
+    const ends = tasks
+      .filter((task) => task.kind === "finish" && task.pieceId === piece.id && task.index <= loads)
+      .map(({ placed }) => placed.endMin);
+    if (ends.length > 0) ready[id] = Math.max(...ends);
+  }
+  return ready;
 }
 
 function batchFormulas(

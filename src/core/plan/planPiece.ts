@@ -1,14 +1,14 @@
 import { craftHandTimes, planCuts, type CutAnswers, type CutPlan } from "../cutting";
 import type { Dough, Filling } from "../formula";
-import { computeFold, type Fold } from "../forming";
-import { computePortion, type Portion } from "../filling";
+import type { Fold } from "../forming";
+import type { Portion } from "../filling";
 import { loadTrays, type TrayLoading } from "../loading";
 import { fail, ok, type Result } from "../result";
-import { computeSeal } from "../sealing";
 import { describeOutline } from "../shape";
 import { formatCount, formatLength, formatMass, formatNumber } from "../units";
 import type { DayBook, Order, Oven, Piece } from "./book";
 import type { CutPrice, PiecePlan, Problem, WhyStep } from "./dayPlan";
+import { shapePiece } from "./shapePiece";
 
 /** A piece with what its names stand for. */
 export interface PieceMakings {
@@ -29,9 +29,9 @@ export function planPiece(book: DayBook, makings: PieceMakings, orders: readonly
   const ordered = orders.reduce((sum, { count }) => sum + count, 0);
   const made = ordered + piece.spares;
 
-  const fold = computeFold({ ...piece, springBackShare: dough.springBackShare });
-  if (!fold.ok) return stop("fill", fold.failure.message);
-  const portion = computePortion(fold.value.capacityMl, filling.densityGPerMl);
+  const shaped = shapePiece(piece, dough, filling);
+  if (!shaped.ok) return shaped;
+  const { fold, portion } = shaped.value;
 
   const answers = planCuts({
     outline: piece.cut,
@@ -54,31 +54,27 @@ export function planPiece(book: DayBook, makings: PieceMakings, orders: readonly
   }
   const loading = loadTrays({
     pieces: made,
-    footprint: fold.value.footprint,
+    footprint: fold.footprint,
     spacingMm: piece.spacingMm,
     tray: { widthMm: oven.trayWidthMm, heightMm: oven.trayDepthMm },
     traysPerLoad: oven.traysAtOnce,
   });
   if (!loading.ok) return stop("bake", loading.failure.message);
 
-  const rawPieceG = cut.blankG + portion.massG;
   return ok({
+    ...shaped.value,
     piece,
     orders,
     ordered,
     made,
     cut,
     prices: listPrices(answers.value),
-    fold: fold.value,
-    portion,
-    seal: computeSeal(fold.value.seamMm, piece.marginMm, piece.crimp),
     fillingG: portion.massG * made,
-    rawPieceG,
-    bakedPieceG: rawPieceG * (1 - piece.bakeLossShare),
     loading: loading.value,
+    readyMin: {},
     why: {
       cut: explainCut(piece, dough, cut, made, ordered),
-      portion: explainPortion(piece, fold.value, portion, filling),
+      portion: explainPortion(piece, fold, portion, filling),
       load: explainLoad(made, loading.value, oven),
     },
   });

@@ -1,7 +1,7 @@
 import { craftHandTimes, type CutSheet } from "../cutting";
 import type { Dough, Filling } from "../formula";
 import type { ScheduleProblem, ScheduleTask, TaskWait } from "../schedule";
-import type { Oven } from "./book";
+import type { Order, Oven } from "./book";
 import type { DayTask, PiecePlan, TaskKind } from "./dayPlan";
 
 /** Resource ids of the schedule. */
@@ -158,10 +158,14 @@ function findSheets(sheets: readonly CutSheet[], from: number, to: number): numb
   });
 }
 
+/** The orders of one piece in the order in which they are made. */
+export function sortByPromise(orders: readonly Order[]): Order[] {
+  return [...orders].sort((a, b) => a.dueMin - b.dueMin);
+}
+
 /** When each piece is promised, in the order of baking: the earliest promise first, spares with the last. */
 function spreadDues({ orders, made }: PiecePlan): number[] {
-  const byDue = [...orders].sort((a, b) => a.dueMin - b.dueMin);
-  const dues = byDue.flatMap(({ count, dueMin }) => Array.from({ length: count }, () => dueMin));
+  const dues = sortByPromise(orders).flatMap(({ count, dueMin }) => Array.from({ length: count }, () => dueMin));
   const last = dues.at(-1) ?? 0;
   return [...dues, ...Array.from({ length: made - dues.length }, () => last)];
 }

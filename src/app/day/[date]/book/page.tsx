@@ -1,0 +1,8 @@
+import type { Metadata } from "next";
+import { BookPage } from "@/ui/book/BookPage";
+
+export const metadata: Metadata = { title: "Book" };
+
+export default function Page() {
+  return <BookPage />;
+}

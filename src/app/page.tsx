@@ -1,0 +1,9 @@
+import { redirect } from "next/navigation";
+import { findDayToOpen } from "./loadDay";
+
+export const dynamic = "force-dynamic";
+
+export default function Home() {
+  const date = findDayToOpen(new Date());
+  redirect(date ? `/day/${date}/orders` : "/welcome");
+}

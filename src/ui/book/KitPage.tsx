@@ -1,0 +1,120 @@
+"use client";
+
+import { Trash2 } from "lucide-react";
+import { useState, type FormEvent } from "react";
+import type { Bench, Oven } from "@/core/plan";
+import { describeOutline } from "@/core/shape";
+import { parseAmount } from "@/core/units";
+import { describeLimitFault } from "@/schemas/checkValue";
+import { benchLimits, ovenLimits, pieceLimits } from "@/schemas/limits";
+import { useBench } from "../bench/BenchProvider";
+import { checkName } from "../controls/checks";
+import { Dial } from "../controls/Dial";
+import { TextField } from "../controls/TextField";
+import { newCutter } from "./newRecords";
+
+/** What the bakery has: bench, oven with its trays, cutters. */
+export function KitPage() {
+  const { book } = useBench((state) => state);
+  const [oven] = book.ovens;
+  return (
+    <div className="h-full overflow-y-auto p-5">
+      <div className="mx-auto grid max-w-6xl gap-8 md:grid-cols-2 lg:grid-cols-3">
+        <BenchCard bench={book.bench} />
+        {oven && <OvenCard oven={oven} />}
+        <CutterDrawer />
+      </div>
+    </div>
+  );
+}
+
+function BenchCard({ bench }: { readonly bench: Bench }) {
+  const edit = useBench((state) => state.edit);
+  // A sheet never outgrows the bench: a smaller bench takes the sheet down with it.
+  const save = (fields: Partial<Bench>) => {
+    const next = { ...bench, ...fields };
+    const record = {
+      ...next,
+      sheetMaxWidthMm: Math.min(next.sheetMaxWidthMm, next.widthMm),
+      sheetMaxDepthMm: Math.min(next.sheetMaxDepthMm, next.depthMm),
+    };
+    edit([{ kind: "bench", id: bench.id, record }]);
+  };
+  const sheetWidth = { ...benchLimits.sheetMaxWidthMm, max: bench.widthMm };
+  const sheetDepth = { ...benchLimits.sheetMaxDepthMm, max: bench.depthMm };
+  return (
+    <section aria-labelledby="bench" className="flex flex-col gap-3">
+      <h2 id="bench" className="text-2xl">
+        Bench
+      </h2>
+      <Dial limit={benchLimits.widthMm} value={bench.widthMm} sliderMax={3000} onChange={(widthMm) => save({ widthMm })} />
+      <Dial limit={benchLimits.depthMm} value={bench.depthMm} sliderMax={1200} onChange={(depthMm) => save({ depthMm })} />
+      <Dial limit={sheetWidth} value={bench.sheetMaxWidthMm} hint="what you can roll evenly and still reach over" onChange={(sheetMaxWidthMm) => save({ sheetMaxWidthMm })} />
+      <Dial limit={sheetDepth} value={bench.sheetMaxDepthMm} onChange={(sheetMaxDepthMm) => save({ sheetMaxDepthMm })} />
+    </section>
+  );
+}
+
+function OvenCard({ oven }: { readonly oven: Oven }) {
+  const edit = useBench((state) => state.edit);
+  const save = (fields: Partial<Oven>) => edit([{ kind: "oven", id: oven.id, record: { ...oven, ...fields } }]);
+  return (
+    <section aria-labelledby="oven" className="flex flex-col gap-3">
+      <h2 id="oven" className="text-2xl">
+        Oven and trays
+      </h2>
+      <TextField label="Name" value={oven.name} check={checkName} onCommit={(name) => save({ name })} />
+      <Dial limit={ovenLimits.traysAtOnce} value={oven.traysAtOnce} sliderMax={12} hint="over all decks or shelves" onChange={(traysAtOnce) => save({ traysAtOnce })} />
+      <Dial limit={ovenLimits.trayWidthMm} value={oven.trayWidthMm} sliderMax={800} onChange={(trayWidthMm) => save({ trayWidthMm })} />
+      <Dial limit={ovenLimits.trayDepthMm} value={oven.trayDepthMm} sliderMax={800} onChange={(trayDepthMm) => save({ trayDepthMm })} />
+      <Dial limit={ovenLimits.heatUpCPerMin} value={oven.heatUpCPerMin} sliderMax={30} onChange={(heatUpCPerMin) => save({ heatUpCPerMin })} />
+      <Dial limit={ovenLimits.coolDownCPerMin} value={oven.coolDownCPerMin} sliderMax={15} onChange={(coolDownCPerMin) => save({ coolDownCPerMin })} />
+      <Dial limit={ovenLimits.maxC} value={oven.maxC} onChange={(maxC) => save({ maxC })} />
+    </section>
+  );
+}
+
+function CutterDrawer() {
+  const { book, edit } = useBench((state) => state);
+  const [typed, setTyped] = useState("");
+  const [fault, setFault] = useState<string | null>(null);
+  const add = (event: FormEvent) => {
+    event.preventDefault();
+    const amount = parseAmount(typed, { dimension: "length", system: "metric", bareUnit: "mm" });
+    const problem = amount.ok ? describeLimitFault(amount.value.value, pieceLimits.diameterMm) : amount.failure;
+    setFault(problem);
+    if (!amount.ok || problem) return;
+    const cutter = newCutter(Number(amount.value.value.toFixed(1)));
+    edit([{ kind: "cutter", id: cutter.id, record: cutter }]);
+    setTyped("");
+  };
+  return (
+    <section aria-labelledby="cutters" className="flex flex-col gap-3">
+      <h2 id="cutters" className="text-2xl">
+        Cutter drawer
+      </h2>
+      <ul className="flex flex-col gap-1.5">
+        {book.cutters.map((cutter) => (
+          <li key={cutter.id} className="flex items-center gap-3 border-b border-base-300">
+            <span>{cutter.name}</span>
+            <span className="figure ml-auto">{describeOutline(cutter.outline)}</span>
+            <button type="button" className="btn btn-ghost touch px-2" aria-label={`Take ${cutter.name} out of the drawer`} onClick={() => edit([{ kind: "cutter", id: cutter.id, record: null }])}>
+              <Trash2 size={20} aria-hidden />
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form onSubmit={add} className="flex flex-col gap-1">
+        <div className="flex gap-2">
+          <input className="input w-full" aria-label="Diameter of the new round cutter" placeholder="85 mm or 3½ in" value={typed} onChange={(event) => setTyped(event.target.value)} />
+          <button className="btn btn-primary touch whitespace-nowrap">Add a round cutter</button>
+        </div>
+        {fault && (
+          <p className="text-sm text-error" role="alert">
+            {fault}
+          </p>
+        )}
+      </form>
+    </section>
+  );
+}

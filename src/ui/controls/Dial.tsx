@@ -1,0 +1,106 @@
+"use client";
+
+import { useId, useState, type KeyboardEvent } from "react";
+import { parseAmount, parseNumber } from "@/core/units";
+import { describeLimitFault } from "@/schemas/checkValue";
+import type { Limit } from "@/schemas/limits";
+
+interface Props {
+  readonly limit: Limit;
+  readonly value: number;
+  readonly onChange: (value: number) => void;
+  /** Narrower ends for the slider than the field accepts, so that a finger can be exact. */
+  readonly sliderMax?: number;
+  readonly sliderMin?: number;
+  /** Said under the dial. */
+  readonly hint?: string;
+}
+
+/** A quantity to turn or to type: slider, figure with its unit, and a fault that says by how much. */
+export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Props) {
+  const id = useId();
+  const [typed, setTyped] = useState<string | null>(null);
+  const isShare = limit.unit === "" && limit.max <= 1;
+  const shown = typed ?? toText(value, isShare);
+  const parsed = typed === null ? null : parseTyped(typed, limit, isShare);
+  const fault = parsed && "fault" in parsed ? parsed.fault : null;
+
+  const commit = () => {
+    if (!parsed || "fault" in parsed) return;
+    setTyped(null);
+    if (parsed.value !== value) onChange(parsed.value);
+  };
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === "Enter") commit();
+    if (event.key === "Escape") setTyped(null);
+    const direction = event.key === "ArrowUp" ? 1 : event.key === "ArrowDown" ? -1 : 0;
+    if (direction === 0) return;
+    event.preventDefault();
+    const next = Number((value + direction * limit.step).toFixed(4));
+    if (describeLimitFault(next, limit) === null) {
+      setTyped(null);
+      onChange(next);
+    }
+  };
+  return (
+    <div className="flex flex-col">
+      <div className="flex items-baseline gap-1">
+        <label htmlFor={id}>{limit.label}</label>
+        <input
+          id={id}
+          className="dial-figure figure ml-auto text-xl"
+          inputMode="decimal"
+          value={shown}
+          aria-invalid={fault !== null}
+          aria-describedby={fault ? `${id}-fault` : undefined}
+          onChange={(event) => setTyped(event.target.value)}
+          onBlur={commit}
+          onKeyDown={onKeyDown}
+        />
+        <span className="quiet min-w-[2.2rem] text-sm">{isShare ? "%" : limit.unit}</span>
+      </div>
+      <input
+        type="range"
+        className="range range-sm dial-range my-1.5"
+        aria-label={`${limit.label}, slider`}
+        min={sliderMin ?? limit.min}
+        max={sliderMax ?? limit.max}
+        step={limit.step}
+        value={value}
+        onChange={(event) => {
+          setTyped(null);
+          onChange(Number(event.target.value));
+        }}
+      />
+      {fault ? (
+        <p id={`${id}-fault`} className="text-sm text-error" role="alert">
+          {fault}
+        </p>
+      ) : (
+        hint && <p className="quiet text-sm">{hint}</p>
+      )}
+    </div>
+  );
+}
+
+const PERCENT = 100;
+
+function toText(value: number, isShare: boolean): string {
+  return String(Number((isShare ? value * PERCENT : value).toFixed(2)));
+}
+
+function parseTyped(text: string, limit: Limit, isShare: boolean): { value: number } | { fault: string } {
+  const bare = text.replace("%", "");
+  const parsed = limit.unit === "mm" || limit.unit === "°C" ? parseWithUnit(text, limit.unit) : parseNumber(bare);
+  if (!parsed.ok) return { fault: parsed.failure };
+  const value = isShare ? parsed.value / PERCENT : parsed.value;
+  const percent: Limit = { ...limit, unit: "%", min: limit.min * PERCENT, max: limit.max * PERCENT };
+  const fault = isShare ? describeLimitFault(parsed.value, percent) : describeLimitFault(value, limit);
+  return fault ? { fault } : { value };
+}
+
+function parseWithUnit(text: string, unit: "mm" | "°C") {
+  const rule = unit === "mm" ? ({ dimension: "length", bareUnit: "mm" } as const) : ({ dimension: "temperature", bareUnit: "c" } as const);
+  const amount = parseAmount(text, { ...rule, system: "metric" });
+  return amount.ok ? { ok: true as const, value: Number(amount.value.value.toFixed(2)) } : amount;
+}

@@ -1,0 +1,26 @@
+"use client";
+
+import Link from "next/link";
+import { useBench } from "../bench/BenchProvider";
+import { ProblemList } from "./ProblemList";
+import type { Station } from "@/core/plan";
+
+/** A station before there is anything to plan: says what is missing and leads there. */
+export function EmptyDay({ station }: { readonly station: Station }) {
+  const date = useBench((state) => state.date);
+  const ordered = useBench((state) => state.plan.tally.ordered);
+  return (
+    <div className="mx-auto flex max-w-lg flex-col gap-4 p-6">
+      <ProblemList station={station} />
+      {ordered === 0 && (
+        <>
+          <h2 className="text-2xl">Nothing on the bench yet</h2>
+          <p>This station fills itself from the orders: say what is wanted and by when.</p>
+          <Link href={`/day/${date}/orders`} className="btn btn-primary touch self-start">
+            Take an order
+          </Link>
+        </>
+      )}
+    </div>
+  );
+}

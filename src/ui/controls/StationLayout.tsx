@@ -1,0 +1,25 @@
+import type { ReactNode } from "react";
+
+interface Props {
+  /** The station's object, drawn. */
+  readonly surface: ReactNode;
+  /** Dials beside it. */
+  readonly side?: ReactNode;
+  readonly label: string;
+}
+
+/** Work surface and dials: side by side on a tablet, one under the other in the hand. */
+export function StationLayout({ surface, side, label }: Props) {
+  return (
+    <div className="flex h-full flex-col lg:flex-row">
+      <section aria-label={label} className="min-h-0 min-w-0 flex-1 p-4 lg:overflow-y-auto lg:p-5">
+        {surface}
+      </section>
+      {side && (
+        <aside aria-label="Dials" className="flex flex-col gap-3 border-base-300 bg-base-100 p-4 lg:w-[370px] lg:shrink-0 lg:overflow-y-auto lg:border-l lg:p-5">
+          {side}
+        </aside>
+      )}
+    </div>
+  );
+}

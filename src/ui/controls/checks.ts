@@ -1,0 +1,32 @@
+import { parseAmount, parseClock, parseNumber } from "@/core/units";
+import { describeLimitFault } from "@/schemas/checkValue";
+import { MAX_NAME_CHARACTERS, orderLimits, formulaLimits } from "@/schemas/limits";
+
+/** What is wrong with a name, or null. */
+export function checkName(text: string): string | null {
+  if (text.trim() === "") return "Enter a name.";
+  const over = text.trim().length - MAX_NAME_CHARACTERS;
+  return over > 0 ? `${over} characters too long. Use up to ${MAX_NAME_CHARACTERS}.` : null;
+}
+
+/** What is wrong with a number of pieces, or null. */
+export function checkCount(text: string): string | null {
+  const parsed = parseNumber(text);
+  if (!parsed.ok) return parsed.failure;
+  if (!Number.isInteger(parsed.value)) return `${text.trim()} pieces cannot be made: use a whole number.`;
+  return describeLimitFault(parsed.value, orderLimits.count);
+}
+
+/** What is wrong with a time of the day, or null. */
+export function checkClock(text: string): string | null {
+  const parsed = parseClock(text);
+  return parsed.ok ? null : parsed.failure;
+}
+
+/** An ingredient's grams from what was typed, or what is wrong. Cups need a density and are asked about. */
+export function parseGrams(text: string): { massG: number } | { fault: string } {
+  const parsed = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });
+  if (!parsed.ok) return { fault: parsed.failure };
+  const fault = describeLimitFault(parsed.value.value, formulaLimits.lineMassG);
+  return fault ? { fault } : { massG: parsed.value.value };
+}

@@ -1,0 +1,178 @@
+"use client";
+
+import type { DayPlan, DayTask, TaskKind } from "@/core/plan";
+import { formatClock } from "@/core/units";
+
+interface Props {
+  readonly plan: DayPlan;
+  readonly selectedId: string | null;
+  readonly onSelect: (taskId: string) => void;
+}
+
+/** Drawing units: one a minute along, these across. */
+const LANE = { axis: 26, heat: 96, oven: 58, hands: 46, gap: 14 };
+const LEFT = 6;
+/** A label is written in a bar only if it has this much room, min. */
+const LABEL_FROM_MIN = 18;
+
+const handLetters: Record<TaskKind, string> = { mix: "M", make: "M", roll: "R", fill: "F", seal: "S", bake: "", finish: "C" };
+
+/** The day as lanes against the clock: the oven with its heat behind its loads, and one pair of hands. */
+export function DayClock({ plan, selectedId, onSelect }: Props) {
+  const { schedule, tasks, oven } = plan;
+  if (!schedule || !oven) return null;
+  const fromMin = Math.floor((schedule.startMin - 5) / 30) * 30;
+  const toMin = Math.ceil((schedule.endMin + 5) / 30) * 30;
+  const span = toMin - fromMin;
+  const x = (minute: number) => LEFT + minute - fromMin;
+  const ovenTop = LANE.axis + 4;
+  const handsTop = ovenTop + LANE.heat + LANE.gap;
+  const height = handsTop + LANE.hands + 22;
+  const loads = tasks.filter(({ kind }) => kind === "bake");
+  const handTasks = tasks.filter(({ kind }) => kind !== "bake");
+  const heatY = (heatC: number) => ovenTop + LANE.heat - (heatC / oven.maxC) * LANE.heat;
+  const label = `Day from ${formatClock(schedule.startMin)} to ${formatClock(schedule.endMin)}: ${loads.length} oven loads, ${handTasks.length} jobs by hand`;
+  return (
+    <div className="overflow-x-auto">
+      <svg viewBox={`0 0 ${span + 2 * LEFT} ${height}`} className="min-w-[620px] w-full" role="group" aria-label={label}>
+        {Array.from({ length: span / 30 + 1 }, (_, i) => fromMin + i * 30).map((minute) => (
+          <g key={minute} aria-hidden>
+            <line x1={x(minute)} x2={x(minute)} y1={LANE.axis - 6} y2={height - 18} stroke="var(--color-base-300)" strokeWidth={minute % 60 === 0 ? 1 : 0.5} />
+            {minute % 60 === 0 && (
+              <text className="figure" x={x(minute)} y={LANE.axis - 11} fontSize="12" textAnchor={minute === fromMin ? "start" : minute === toMin ? "end" : "middle"}>
+                {formatClock(minute)}
+              </text>
+            )}
+          </g>
+        ))}
+        <HeatLine plan={plan} x={x} heatY={heatY} floor={ovenTop + LANE.heat} />
+        {loads.map((task) => (
+          <Bar
+            key={task.id}
+            task={task}
+            x={x(task.placed.startMin)}
+            y={ovenTop + LANE.heat - LANE.oven}
+            height={LANE.oven - 4}
+            fill="var(--dough-deep)"
+            text={`${task.pieces}`}
+            note={describeHeat(plan, task)}
+            selected={task.id === selectedId}
+            onSelect={onSelect}
+          />
+        ))}
+        {handTasks.map((task) => (
+          <Bar
+            key={task.id}
+            task={task}
+            x={x(task.placed.startMin)}
+            y={handsTop}
+            height={LANE.hands}
+            fill={task.station === "mix" ? "var(--steel)" : task.station === "roll" ? "var(--dough)" : task.station === "cool" ? "var(--color-base-100)" : "var(--filling-soft)"}
+            text={handLetters[task.kind]}
+            note=""
+            selected={task.id === selectedId}
+            onSelect={onSelect}
+          />
+        ))}
+        <text x={LEFT + 3} y={ovenTop + 11} fontSize="11" fontWeight="700">
+          {oven.name}
+        </text>
+        <text x={LEFT} y={height - 6} fontSize="10.5">
+          Hands: M mix or make · R roll and cut · F fill · S close the seam · C set out. Touch a bar for its figures.
+        </text>
+      </svg>
+    </div>
+  );
+}
+
+function describeHeat(plan: DayPlan, task: DayTask): string {
+  const line = plan.lines.find(({ piece }) => piece.id === task.pieceId);
+  return line ? `${line.piece.ovenC} °C` : "";
+}
+
+interface BarProps {
+  readonly task: DayTask;
+  readonly x: number;
+  readonly y: number;
+  readonly height: number;
+  readonly fill: string;
+  readonly text: string;
+  readonly note: string;
+  readonly selected: boolean;
+  readonly onSelect: (taskId: string) => void;
+}
+
+function Bar({ task, x, y, height, fill, text, note, selected, onSelect }: BarProps) {
+  const { startMin, endMin } = task.placed;
+  const width = endMin - startMin;
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-pressed={selected}
+      aria-label={`${task.label}, ${formatClock(startMin)} to ${formatClock(endMin)}`}
+      className="cursor-pointer"
+      onClick={() => onSelect(task.id)}
+      onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && onSelect(task.id)}
+    >
+      <rect
+        x={x + 0.5}
+        y={y}
+        width={Math.max(width - 1, 1.5)}
+        height={height}
+        rx="2.5"
+        fill={fill}
+        stroke={selected ? "var(--color-primary)" : "var(--dough-line)"}
+        strokeWidth={selected ? 3 : 1}
+      />
+      {width >= LABEL_FROM_MIN || (text.length === 1 && width >= 8) ? (
+        <text className="figure" x={x + width / 2} y={y + height / 2 - (note ? 5 : 0)} fontSize={note ? 15 : 11} textAnchor="middle" dominantBaseline="central">
+          {text}
+        </text>
+      ) : null}
+      {note && width >= LABEL_FROM_MIN && (
+        <text x={x + width / 2} y={y + height / 2 + 12} fontSize="9.5" textAnchor="middle">
+          {note}
+        </text>
+      )}
+    </g>
+  );
+}
+
+interface HeatProps {
+  readonly plan: DayPlan;
+  readonly x: (minute: number) => number;
+  readonly heatY: (heatC: number) => number;
+  readonly floor: number;
+}
+
+/** The oven's temperature behind its loads: lit, held, and brought to the next load's heat in time. */
+function HeatLine({ plan, x, heatY, floor }: HeatProps) {
+  const light = plan.schedule?.heaterStarts[0];
+  const { oven } = plan;
+  if (!light || !oven) return null;
+  const loads = plan.tasks.flatMap(({ kind, placed, pieceId }) => {
+    const line = plan.lines.find(({ piece }) => piece.id === pieceId);
+    return kind === "bake" && line ? [{ ...placed, heatC: line.piece.ovenC }] : [];
+  });
+  const points: (readonly [number, number])[] = [[light.lightMin, 0]];
+  let beforeC = 0;
+  for (const { startMin, endMin, heatC } of loads) {
+    const rate = heatC > beforeC ? oven.heatUpCPerMin : oven.coolDownCPerMin;
+    if (points.length > 1) points.push([startMin - Math.abs(heatC - beforeC) / rate, beforeC]);
+    points.push([startMin, heatC], [endMin, heatC]);
+    beforeC = heatC;
+  }
+  const line = points.map(([minute, heatC]) => `${x(minute)},${heatY(heatC)}`).join(" L");
+  const end = points.at(-1)?.[0] ?? light.lightMin;
+  return (
+    <g>
+      <path d={`M${line} L${x(end)},${floor} Z`} fill="var(--heat-soft)" opacity="0.55" />
+      <path d={`M${line}`} fill="none" stroke="var(--heat)" strokeWidth="2" />
+      <line x1={x(light.lightMin)} x2={x(light.lightMin)} y1={floor - 70} y2={floor} stroke="var(--heat)" strokeWidth="2" strokeDasharray="4 3" />
+      <text className="figure" x={x(light.lightMin) + 4} y={floor - 62} fontSize="12">
+        light {formatClock(light.lightMin)}
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,106 @@
+"use client";
+
+import { useId } from "react";
+import type { Layout } from "@/core/cutting";
+import { computeBox, type BoxMm, type Outline } from "@/core/shape";
+import { Dimension } from "./Dimension";
+import { useSheetDrag } from "./useSheetDrag";
+
+interface Props {
+  readonly layout: Layout;
+  readonly outline: Outline;
+  readonly raggedMm: number;
+  readonly title: string;
+  /** A re-roll is drawn with a broken edge. */
+  readonly rerolled: boolean;
+  readonly limit: BoxMm;
+  /** Given, the sheet's corner can be pulled. */
+  readonly onResize: ((sheet: BoxMm) => void) | null;
+}
+
+/** Room round the sheet for its dimension lines, mm of the drawing. */
+const ROOM_MM = 46;
+
+/** One sheet to scale: ragged edge and trim hatched, cuts numbered in the order of cutting. viewBox is in mm. */
+export function SheetDrawing({ layout, outline, raggedMm, title, rerolled, limit, onResize }: Props) {
+  const hatch = useId();
+  const { sheet, placements } = layout;
+  const drag = useSheetDrag({ sheet, limit, onDrag: onResize ?? (() => {}) });
+  // While the corner is pulled the frame must not move under the finger.
+  const frame = drag.dragging ? limit : sheet;
+  const text = Math.max(Math.min(frame.widthMm, frame.heightMm * 1.5) / 26, 9);
+  const { widthMm, heightMm } = sheet;
+  const corner = Math.max(text * 1.1, 16);
+  return (
+    <svg
+      viewBox={`${-ROOM_MM} ${-ROOM_MM} ${frame.widthMm + ROOM_MM * 1.6} ${frame.heightMm + ROOM_MM * 1.6}`}
+      className="h-full max-h-[62dvh] w-full touch-pan-y lg:max-h-full"
+      role="img"
+      aria-label={title}
+    >
+      <defs>
+        <pattern id={hatch} width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width="9" height="9" fill="var(--dough)" opacity="0.45" />
+          <line x1="0" y1="0" x2="0" y2="9" stroke="var(--trim-line)" strokeWidth="1.2" />
+        </pattern>
+      </defs>
+      <path
+        d={raggedEdge(sheet)}
+        fill={`url(#${hatch})`}
+        stroke="var(--dough-line)"
+        strokeWidth="2"
+        strokeDasharray={rerolled ? "9 6" : undefined}
+      />
+      {placements.map(({ xMm, yMm, turned }, i) => (
+        <g key={i} transform={`translate(${xMm} ${yMm})`}>
+          <Cut outline={outline} turned={turned} />
+          <text className="figure" fontSize={Math.min(text * 1.15, smallestSide(outline) / 2.6)} textAnchor="middle" dominantBaseline="central" style={{ fill: "var(--dough-line)" }}>
+            {i + 1}
+          </text>
+        </g>
+      ))}
+      <rect x={raggedMm} y={raggedMm} width={Math.max(widthMm - 2 * raggedMm, 0)} height={Math.max(heightMm - 2 * raggedMm, 0)} fill="none" stroke="var(--trim-line)" strokeDasharray="2 5" vectorEffect="non-scaling-stroke" />
+      <Dimension from={0} to={widthMm} at={-24} edge={-6} text={`${Math.round(widthMm)} mm`} size={text} />
+      <Dimension from={0} to={heightMm} at={-24} edge={-6} vertical text={`${Math.round(heightMm)} mm`} size={text} />
+      {onResize && (
+        <g
+          role="slider"
+          tabIndex={0}
+          aria-label="Sheet corner: arrows make the sheet wider, narrower, higher, lower"
+          aria-valuetext={`${Math.round(widthMm)} by ${Math.round(heightMm)} millimetres`}
+          aria-valuenow={Math.round(widthMm)}
+          aria-valuemin={100}
+          aria-valuemax={Math.round(limit.widthMm)}
+          transform={`translate(${widthMm} ${heightMm})`}
+          className="cursor-nwse-resize touch-none"
+          {...drag.handlers}
+        >
+          <circle r={corner * 1.6} fill="transparent" />
+          <circle r={corner} fill="var(--color-base-100)" stroke="var(--color-primary)" strokeWidth="4" />
+          <path d={`M${-corner * 0.4},${corner * 0.4} L${corner * 0.4},${-corner * 0.4}`} stroke="var(--color-primary)" strokeWidth="4" strokeLinecap="round" />
+        </g>
+      )}
+    </svg>
+  );
+}
+
+function Cut({ outline, turned }: { outline: Outline; turned: boolean }) {
+  const look = { fill: "var(--dough)", stroke: "var(--dough-line)", strokeWidth: 1.6 };
+  if (outline.kind === "disc") return <circle r={outline.diameterMm / 2} {...look} />;
+  const box = computeBox(outline);
+  const [w, h] = turned ? [box.heightMm, box.widthMm] : [box.widthMm, box.heightMm];
+  return <rect x={-w / 2} y={-h / 2} width={w} height={h} {...look} />;
+}
+
+function smallestSide(outline: Outline): number {
+  const { widthMm, heightMm } = computeBox(outline);
+  return Math.min(widthMm, heightMm);
+}
+
+/** A hand-rolled edge bows a little: how far, as a share of the side, at most. */
+const BOW_SHARE = 0.008;
+
+function raggedEdge({ widthMm: w, heightMm: h }: BoxMm): string {
+  const bow = Math.min(w, h) * BOW_SHARE;
+  return `M0,0 Q${w * 0.5},${-bow} ${w},0 Q${w + bow},${h * 0.5} ${w},${h} Q${w * 0.5},${h + bow} 0,${h} Q${-bow},${h * 0.5} 0,0 Z`;
+}

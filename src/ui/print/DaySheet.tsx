@@ -1,0 +1,161 @@
+import type { DayBook, DayPlan, DayTask, PiecePlan } from "@/core/plan";
+import { describeOutline } from "@/core/shape";
+import { formatClock, formatCount, formatDuration, formatLength, formatMass, formatNumber } from "@/core/units";
+import { formatDayDate } from "../shell/formatDayDate";
+import { SheetDrawing } from "../drawings/SheetDrawing";
+
+interface Props {
+  readonly book: DayBook;
+  readonly plan: DayPlan;
+}
+
+/** The whole day on paper: what to weigh, roll, cut, fill and bake, and the day by the clock. */
+export function DaySheet({ book, plan }: Props) {
+  const { tally } = plan;
+  return (
+    <article className="day-sheet mx-auto max-w-[190mm] bg-white p-4 text-black print:max-w-none print:p-0">
+      <header className="flex items-baseline gap-4 border-b-2 border-black pb-1">
+        <h1 className="text-2xl">{book.day.name}</h1>
+        <p>{formatDayDate(book.day.date)}</p>
+        {tally.startMin !== null && (
+          <p className="figure ml-auto">
+            start {formatClock(tally.startMin)} · ready {tally.readyMin === null ? "" : formatClock(tally.readyMin)}
+          </p>
+        )}
+      </header>
+      {plan.problems.map(({ message }) => (
+        <p key={message} className="my-1 border-2 border-black p-1 font-bold">
+          Decide: {message}
+        </p>
+      ))}
+      {plan.lines.length === 0 && <p className="my-4">Nothing is planned for this day yet: take an order first.</p>}
+      <div className="mt-2 grid grid-cols-2 gap-x-6 gap-y-2">
+        {[...plan.doughs, ...plan.fillings].map(({ formula, batch }) => (
+          <section key={formula.id} className="break-inside-avoid">
+            <h2 className="flex justify-between border-b border-black text-base">
+              {formula.name} <span className="figure">{formatMass(batch.weighedG)}</span>
+            </h2>
+            <ul>
+              {batch.lines.map(({ lineId, name, massG }) => (
+                <li key={lineId} className="flex justify-between">
+                  <span>☐ {name}</span>
+                  <span className="figure">{formatMass(massG)}</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        ))}
+      </div>
+      {plan.lines.map((line) => (
+        <PieceBlock key={line.piece.id} line={line} />
+      ))}
+      {plan.tasks.length > 0 && <Clock plan={plan} />}
+    </article>
+  );
+}
+
+function PieceBlock({ line }: { readonly line: PiecePlan }) {
+  const { piece, cut, portion, seal, loading, fold } = line;
+  const [largest] = cut.sheets;
+  return (
+    <section className="mt-4 break-inside-avoid border-t-2 border-black pt-1">
+      <h2 className="flex justify-between text-lg">
+        {piece.name}
+        <span className="figure">
+          {line.made} = {line.ordered} ordered + {piece.spares} spare
+        </span>
+      </h2>
+      <div className="grid grid-cols-[1fr_62mm] gap-4">
+        <div>
+          <table className="w-full">
+            <caption className="text-left">
+              Roll to {formatLength(piece.thicknessMm)}, cut {describeOutline(piece.cut)}
+            </caption>
+            <thead>
+              <tr className="border-b border-black text-left">
+                <th scope="col" className="font-normal">Sheet</th>
+                <th scope="col" className="font-normal">Roll to</th>
+                <th scope="col" className="text-right font-normal">Weigh</th>
+                <th scope="col" className="text-right font-normal">Cuts</th>
+              </tr>
+            </thead>
+            <tbody>
+              {cut.sheets.map((sheet, i) => (
+                <tr key={i}>
+                  <td>
+                    {i + 1}
+                    {sheet.pass > 0 && `, re-roll ${sheet.pass}`}
+                  </td>
+                  <td className="figure">
+                    {Math.round(sheet.layout.sheet.widthMm)} × {Math.round(sheet.layout.sheet.heightMm)} mm
+                  </td>
+                  <td className="figure text-right">{formatMass(sheet.doughG)}</td>
+                  <td className="figure text-right">{sheet.layout.count}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="mt-1">
+            Fill <strong>{formatMass(portion.massG)}</strong> ({portion.spoons}), margin {formatLength(piece.marginMm)};{" "}
+            {seal.crimp.name.toLowerCase()}, {seal.marks} {seal.crimp.markName} on {formatNumber(fold.seamMm)} mm.
+          </p>
+          <p>
+            Chill {formatDuration(piece.chillMin)}. Bake {piece.bakeMin} min at {piece.ovenC} °C, {formatCount(loading.loads.length, "load")} of up to{" "}
+            {loading.loads[0]?.pieces}, {loading.perTray} to a tray. Cool {formatDuration(piece.coolMin)}.
+          </p>
+        </div>
+        {largest && (
+          <div className="h-[48mm]">
+            <SheetDrawing
+              layout={largest.layout}
+              outline={piece.cut}
+              raggedMm={piece.raggedMm}
+              title={`Sheet 1, ${largest.layout.count} cuts`}
+              rerolled={false}
+              limit={largest.layout.sheet}
+              onResize={null}
+            />
+          </div>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function Clock({ plan }: { readonly plan: DayPlan }) {
+  const lights = (plan.schedule?.heaterStarts ?? []).map(({ lightMin, heatC }) => ({
+    id: "light",
+    startMin: lightMin,
+    endMin: null,
+    label: `Light ${plan.oven?.name.toLowerCase() ?? "the oven"} to ${heatC} °C`,
+  }));
+  const jobs = plan.tasks.map(({ id, placed, label }: DayTask) => ({ id, startMin: placed.startMin, endMin: placed.endMin, label }));
+  const rows = [...lights, ...jobs].sort((a, b) => a.startMin - b.startMin);
+  return (
+    <section className="mt-4 border-t-2 border-black pt-1">
+      <h2 className="text-lg">By the clock</h2>
+      <table className="w-full">
+        <thead className="sr-only">
+          <tr>
+            <th scope="col">From</th>
+            <th scope="col">To</th>
+            <th scope="col">What</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ id, startMin, endMin, label }) => (
+            <tr key={id} className="break-inside-avoid border-b border-dotted border-black">
+              <td className="figure w-16 py-px">{formatClock(startMin)}</td>
+              <td className="figure w-16">{endMin === null ? "" : formatClock(endMin)}</td>
+              <td>☐ {label}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2">
+        Hot trays and boiling filling burn; raw egg and raw flour are not for tasting. For cooking through, cooling and keeping, your
+        local food code decides.
+      </p>
+    </section>
+  );
+}

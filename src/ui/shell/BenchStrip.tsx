@@ -1,0 +1,63 @@
+"use client";
+
+import { TriangleAlert } from "lucide-react";
+import Link from "next/link";
+import { usePathname, useSearchParams } from "next/navigation";
+import { useEffect, useRef } from "react";
+import { useBench } from "../bench/BenchProvider";
+import { Ribbon } from "./Ribbon";
+import { listStationFacts } from "./stationFacts";
+
+/** The spine of a day: seven stations with their live figures. It is the navigation. */
+export function BenchStrip() {
+  const plan = useBench((state) => state.plan);
+  const date = useBench((state) => state.date);
+  const pathname = usePathname();
+  const query = useSearchParams().toString();
+  const current = useRef<HTMLAnchorElement>(null);
+
+  useEffect(() => current.current?.scrollIntoView({ block: "nearest", inline: "nearest" }), [pathname]);
+
+  return (
+    <nav aria-label="Stations" className="overflow-x-auto bg-(--steel)">
+      <ol className="grid min-w-[760px] grid-cols-7">
+        {listStationFacts(plan).map(({ id, name, figure, note, problems }, i) => {
+          const href = `/day/${date}/${id}`;
+          const active = pathname === href;
+          return (
+            <li key={id} className="border-l border-base-300 first:border-l-0">
+              <Link
+                ref={active ? current : null}
+                href={query ? `${href}?${query}` : href}
+                aria-current={active ? "page" : undefined}
+                className={`relative flex h-[88px] flex-col px-3 pt-2 -outline-offset-2 ${active ? "board border-t-4 border-primary pt-1" : "hover:bg-base-100"}`}
+              >
+                <span className="flex items-center gap-2 text-[0.95rem] whitespace-nowrap">
+                  <kbd className="key figure text-xs">{i + 1}</kbd>
+                  <span className="figure font-medium">{name}</span>
+                  {problems.length > 0 && (
+                    <span className="ml-auto text-error" title={problems.map(({ message }) => message).join("\n")}>
+                      <TriangleAlert size={20} aria-hidden />
+                      <span className="sr-only">{problems.length} to decide</span>
+                    </span>
+                  )}
+                </span>
+                <span className="figure mt-0.5 truncate text-[1.55rem] leading-8">{figure}</span>
+                <span className="quiet truncate text-sm">{note}</span>
+              </Link>
+            </li>
+          );
+        })}
+      </ol>
+      <div className="min-w-[760px]">
+        <RibbonSlot />
+      </div>
+    </nav>
+  );
+}
+
+function RibbonSlot() {
+  const plan = useBench((state) => state.plan);
+  const date = useBench((state) => state.date);
+  return <Ribbon flow={plan.flow} pieces={plan.tally.ready} date={date} />;
+}

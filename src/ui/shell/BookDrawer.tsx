@@ -1,0 +1,70 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { useBench } from "../bench/BenchProvider";
+import type { DayName } from "./BenchShell";
+import { Dialog } from "./Dialog";
+import { formatDayDate } from "./formatDayDate";
+import { NewDayForm } from "./NewDayForm";
+
+interface Props {
+  readonly open: boolean;
+  readonly onClose: () => void;
+  readonly dates: readonly DayName[];
+}
+
+/** Everything that is not a station: pieces and formulas, kit, days, the day sheet. */
+export function BookDrawer({ open, onClose, dates }: Props) {
+  const router = useRouter();
+  const date = useBench((state) => state.date);
+  const flush = useBench((state) => state.flush);
+  const [adding, setAdding] = useState(false);
+  const go = (path: string) => () => {
+    onClose();
+    router.push(path);
+  };
+  // Another day is another set of records: leave by a full load once everything is saved.
+  const goToDay = async (other: string) => {
+    await flush();
+    window.location.assign(`/day/${other}/orders`);
+  };
+  const row = "btn btn-ghost touch w-full justify-start text-base font-normal";
+  return (
+    <Dialog open={open} onClose={onClose} title="Book" side>
+      <nav aria-label="Book" className="flex flex-col">
+        <button type="button" className={row} onClick={go(`/day/${date}/book`)}>
+          Pieces and formulas
+        </button>
+        <button type="button" className={row} onClick={go(`/day/${date}/kit`)}>
+          Kit: bench, oven, cutters
+        </button>
+        <button type="button" className={row} onClick={go(`/print/${date}`)}>
+          Day sheet to print
+        </button>
+      </nav>
+      <h3 className="mt-4 mb-1 text-lg">Days</h3>
+      <ul className="flex flex-col">
+        {dates.map((day) => (
+          <li key={day.date}>
+            <button
+              type="button"
+              className={`${row} ${day.date === date ? "bg-base-200 font-bold" : ""}`}
+              aria-current={day.date === date ? "date" : undefined}
+              onClick={() => void goToDay(day.date)}
+            >
+              {day.name} <span className="quiet ml-auto">{formatDayDate(day.date)}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {adding ? (
+        <NewDayForm onDone={(made) => void goToDay(made)} />
+      ) : (
+        <button type="button" className="btn touch mt-2 w-full" onClick={() => setAdding(true)}>
+          New day, or this one again
+        </button>
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,79 @@
+"use client";
+
+import { Command } from "cmdk";
+import { useRouter } from "next/navigation";
+import { pickRecords } from "@/schemas/toDayBook";
+import { useBench } from "../bench/BenchProvider";
+import { Dialog } from "./Dialog";
+import { listStationFacts } from "./stationFacts";
+
+/** Find anything, go anywhere: `/` or Ctrl K. */
+export function CommandList({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+  const router = useRouter();
+  const { date, records, plan, undo, redo } = useBench((state) => state);
+  const go = (path: string) => () => {
+    onClose();
+    router.push(path);
+  };
+  const item = "flex min-h-11 cursor-pointer items-center rounded-md px-3 data-[selected=true]:bg-base-200";
+  return (
+    <Dialog open={open} onClose={onClose} title="Find">
+      <Command label="Find" loop>
+        <Command.Input autoFocus placeholder="A piece, a formula, a station, a command" className="input w-full" />
+        <Command.List className="mt-2 max-h-[50dvh] overflow-y-auto">
+          <Command.Empty className="quiet p-3">Nothing by that name.</Command.Empty>
+          <Command.Group heading="Stations">
+            {listStationFacts(plan).map(({ id, name }) => (
+              <Command.Item key={id} value={`station ${name}`} className={item} onSelect={go(`/day/${date}/${id}`)}>
+                {name}
+              </Command.Item>
+            ))}
+          </Command.Group>
+          <Command.Group heading="Pieces">
+            {pickRecords(records, "piece").map(({ id, name }) => (
+              <Command.Item key={id} value={`piece ${name}`} className={item} onSelect={go(`/day/${date}/piece/${id}`)}>
+                {name}
+              </Command.Item>
+            ))}
+          </Command.Group>
+          <Command.Group heading="Formulas">
+            {pickRecords(records, "formula").map(({ id, name }) => (
+              <Command.Item key={id} value={`formula ${name}`} className={item} onSelect={go(`/day/${date}/formula/${id}`)}>
+                {name}
+              </Command.Item>
+            ))}
+          </Command.Group>
+          <Command.Group heading="Commands">
+            <Command.Item className={item} onSelect={go(`/print/${date}`)}>
+              Day sheet to print
+            </Command.Item>
+            <Command.Item className={item} onSelect={go(`/day/${date}/kit`)}>
+              Kit: bench, oven, cutters
+            </Command.Item>
+            <Command.Item className={item} onSelect={go(`/day/${date}/book`)}>
+              Book of pieces and formulas
+            </Command.Item>
+            <Command.Item
+              className={item}
+              onSelect={() => {
+                onClose();
+                undo();
+              }}
+            >
+              Undo
+            </Command.Item>
+            <Command.Item
+              className={item}
+              onSelect={() => {
+                onClose();
+                redo();
+              }}
+            >
+              Redo
+            </Command.Item>
+          </Command.Group>
+        </Command.List>
+      </Command>
+    </Dialog>
+  );
+}

@@ -1,0 +1,42 @@
+"use client";
+
+import { X } from "lucide-react";
+import { useEffect, useRef, type ReactNode } from "react";
+
+interface Props {
+  readonly open: boolean;
+  readonly onClose: () => void;
+  readonly title: string;
+  /** A drawer stands at the right edge; a dialog in the middle. */
+  readonly side?: boolean;
+  readonly children: ReactNode;
+}
+
+/** The browser's own modal dialog: focus stays inside, Escape closes. */
+export function Dialog({ open, onClose, title, side = false, children }: Props) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    if (open && !dialog.current?.open) dialog.current?.showModal();
+    if (!open && dialog.current?.open) dialog.current.close();
+  }, [open]);
+  return (
+    <dialog ref={dialog} className={`modal ${side ? "modal-end" : ""}`} onClose={onClose} aria-label={title}>
+      {open && (
+        <div className={`modal-box ${side ? "w-[min(92vw,26rem)]" : "max-w-xl"}`}>
+          <div className="mb-3 flex items-center">
+            <h2 className="text-xl">{title}</h2>
+            <button type="button" className="btn btn-ghost touch ml-auto px-2" aria-label="Close" onClick={onClose}>
+              <X size={22} aria-hidden />
+            </button>
+          </div>
+          {children}
+        </div>
+      )}
+      <form method="dialog" className="modal-backdrop">
+        <button tabIndex={-1} aria-label="Close">
+          close
+        </button>
+      </form>
+    </dialog>
+  );
+}

@@ -1,0 +1,87 @@
+"use client";
+
+import { BookOpen, Moon, Redo2, Sun, Undo2 } from "lucide-react";
+import Link from "next/link";
+import type { ReactNode } from "react";
+import { useBench } from "../bench/BenchProvider";
+import { formatDayDate } from "./formatDayDate";
+import { SaveMark } from "./SaveMark";
+import { THEME_COOKIE, type Theme } from "./theme";
+
+interface Props {
+  readonly onFind: () => void;
+  readonly onKeys: () => void;
+  readonly onBook: () => void;
+}
+
+/** Name of the day, saved mark, undo, find, keys and the book. */
+export function Header({ onFind, onKeys, onBook }: Props) {
+  const day = useBench((state) => state.book.day);
+  const { undo, redo } = useBench((state) => state);
+  const canUndo = useBench((state) => state.canUndo);
+  const canRedo = useBench((state) => state.canRedo);
+  return (
+    <header className="flex h-12 items-center gap-1 border-b border-base-300 px-3 sm:gap-2 sm:px-6">
+      <Link href={`/day/${day.date}/orders`} className="figure text-2xl" aria-label="Tezgah, to the orders">
+        tezgah
+      </Link>
+      <h1 className="ml-2 min-w-0 truncate text-base font-normal">
+        {day.name} <span className="quiet hidden md:inline">· {formatDayDate(day.date)}</span>
+      </h1>
+      <div className="ml-auto flex items-center gap-0.5">
+        <SaveMark />
+        <IconButton label="Undo" onPress={undo} disabled={!canUndo}>
+          <Undo2 size={20} aria-hidden />
+        </IconButton>
+        <span className="hidden sm:inline">
+          <IconButton label="Redo" onPress={redo} disabled={!canRedo}>
+            <Redo2 size={20} aria-hidden />
+          </IconButton>
+        </span>
+        <ThemeButton />
+        <button type="button" className="btn btn-ghost touch hidden px-2 font-normal lg:inline-flex" onClick={onFind}>
+          <kbd className="key">/</kbd> find
+        </button>
+        <button type="button" className="btn btn-ghost touch hidden px-2 font-normal lg:inline-flex" onClick={onKeys}>
+          <kbd className="key">?</kbd> keys
+        </button>
+        <button type="button" className="btn btn-ghost touch px-2 font-normal" onClick={onBook}>
+          Book <BookOpen size={20} aria-hidden />
+        </button>
+      </div>
+    </header>
+  );
+}
+
+interface IconButtonProps {
+  readonly label: string;
+  readonly onPress: () => void;
+  readonly disabled?: boolean;
+  readonly children: ReactNode;
+}
+
+function IconButton({ label, onPress, disabled = false, children }: IconButtonProps) {
+  return (
+    <button type="button" className="btn btn-ghost touch px-2" aria-label={label} title={label} onClick={onPress} disabled={disabled}>
+      {children}
+    </button>
+  );
+}
+
+const THEME_COOKIE_DAYS = 365;
+
+function ThemeButton() {
+  const toggle = () => {
+    const root = document.documentElement;
+    const dark = root.dataset.theme ? root.dataset.theme === "tezgah-night" : matchMedia("(prefers-color-scheme: dark)").matches;
+    const theme: Theme = dark ? "tezgah" : "tezgah-night";
+    root.dataset.theme = theme;
+    document.cookie = `${THEME_COOKIE}=${theme};path=/;max-age=${THEME_COOKIE_DAYS * 86_400};samesite=lax`;
+  };
+  return (
+    <IconButton label="Day or night bench" onPress={toggle}>
+      <Sun size={20} aria-hidden className="in-data-[theme=tezgah-night]:hidden" />
+      <Moon size={20} aria-hidden className="hidden in-data-[theme=tezgah-night]:inline" />
+    </IconButton>
+  );
+}

@@ -1,0 +1,92 @@
+import Link from "next/link";
+import type { MassFlow } from "@/core/plan";
+import { formatMass } from "@/core/units";
+
+interface Props {
+  readonly flow: MassFlow;
+  readonly pieces: number;
+  readonly date: string;
+}
+
+/** Width of one station's column and height of the drawing, in its own units. */
+const COLUMN = 100;
+const HEIGHT = 46;
+/** Tallest the ribbon gets, leaving room for the re-roll loop under it. */
+const MOST = 30;
+const BASE = 34;
+
+/**
+ * The day's mass to scale as it flows through the stations: dough enters at Mix, leaves trim and loss at
+ * Roll & cut, takes filling on at Fill, gives water off at Bake, and ends as pieces. Heights are masses.
+ */
+export function Ribbon({ flow, pieces, date }: Props) {
+  const largestG = Math.max(flow.doughG, flow.blanksG - flow.surplusBlanksG + flow.fillingG);
+  if (largestG <= 0) return <div className="h-[46px]" aria-hidden />;
+  const high = (massG: number) => (massG / largestG) * MOST;
+  const usedG = flow.blanksG - flow.surplusBlanksG;
+  const bakedShare = flow.piecesG / (usedG + flow.fillingG);
+  const [dough, used, doughBaked] = [high(flow.doughG), high(usedG), high(usedG * bakedShare)];
+  const [filling, fillingBaked] = [high(flow.fillingG), high(flow.fillingG * bakedShare)];
+  const x = (column: number) => column * COLUMN;
+  const top = (y: number) => (BASE - y).toFixed(2);
+
+  const doughPath =
+    `M${x(1)},${top(dough)} L${x(2)},${top(dough)} C${x(2.4)},${top(dough)} ${x(2.6)},${top(used)} ${x(3)},${top(used)} ` +
+    `L${x(5)},${top(used)} C${x(5.4)},${top(used)} ${x(5.6)},${top(doughBaked)} ${x(6)},${top(doughBaked)} L${x(7)},${top(doughBaked)} ` +
+    `L${x(7)},${BASE} L${x(1)},${BASE} Z`;
+  const fillingPath =
+    `M${x(3)},${top(used)} C${x(3.2)},${top(used)} ${x(3.3)},${top(used + filling)} ${x(3.6)},${top(used + filling)} ` +
+    `L${x(5)},${top(used + filling)} C${x(5.4)},${top(used + filling)} ${x(5.6)},${top(doughBaked + fillingBaked)} ${x(6)},${top(doughBaked + fillingBaked)} ` +
+    `L${x(7)},${top(doughBaked + fillingBaked)} L${x(7)},${top(doughBaked)} L${x(6)},${top(doughBaked)} ` +
+    `C${x(5.6)},${top(doughBaked)} ${x(5.4)},${top(used)} ${x(5)},${top(used)} Z`;
+  const trimPath =
+    `M${x(2)},${top(dough)} C${x(2.4)},${top(dough)} ${x(2.6)},${top(used)} ${x(3)},${top(used)} ` +
+    `L${x(2.96)},${top(used)} C${x(2.7)},${top(Math.max(used, dough * 0.98))} ${x(2.5)},${top(dough + 3)} ${x(2.3)},${top(dough + 3)} Z`;
+  const away = flow.trimLeftG + flow.rollingLossG + flow.surplusBlanksG;
+  const label =
+    `Mass of the day: ${formatMass(flow.doughG)} dough, ${formatMass(flow.blanksG)} in blanks, ` +
+    `${formatMass(away)} left over or lost, ${formatMass(flow.fillingG)} filling, ${formatMass(flow.waterG)} water out, ${formatMass(flow.piecesG)} of pieces`;
+
+  return (
+    <div className="relative h-[46px]">
+      <svg viewBox={`0 0 ${7 * COLUMN} ${HEIGHT}`} preserveAspectRatio="none" className="absolute inset-0 h-full w-full" role="img" aria-label={label}>
+        <path d={doughPath} fill="var(--dough-deep)" stroke="var(--dough-line)" vectorEffect="non-scaling-stroke" />
+        {away > 0 && <path d={trimPath} fill="none" stroke="var(--trim-line)" strokeDasharray="3 2" vectorEffect="non-scaling-stroke" />}
+        <path d={fillingPath} fill="var(--filling)" />
+        {flow.rerolledG > 0 && (
+          <path
+            d={`M${x(2.85)},${BASE} C${x(2.85)},${BASE + 12} ${x(2.15)},${BASE + 12} ${x(2.15)},${BASE}`}
+            fill="none"
+            stroke="var(--dough-line)"
+            strokeWidth={Math.max(high(flow.rerolledG) / 4, 1.5)}
+            strokeDasharray="5 4"
+            vectorEffect="non-scaling-stroke"
+          />
+        )}
+      </svg>
+      <RibbonLabel date={date} station="mix" column={1} text={`${formatMass(flow.doughG)} dough`} />
+      <RibbonLabel
+        date={date}
+        station="roll"
+        column={2}
+        text={`${formatMass(flow.blanksG)} in blanks${away >= 1 ? ` · ${formatMass(away)} over` : ""}`}
+      />
+      <RibbonLabel date={date} station="fill" column={3.6} text={`+ ${formatMass(flow.fillingG)} filling`} />
+      <RibbonLabel date={date} station="bake" column={5} text={`− ${formatMass(flow.waterG)} water`} />
+      <RibbonLabel date={date} station="cool" column={6} text={`${formatMass(flow.piecesG)} · ${pieces}`} />
+    </div>
+  );
+}
+
+function RibbonLabel({ date, station, column, text }: { date: string; station: string; column: number; text: string }) {
+  return (
+    <Link
+      href={`/day/${date}/${station}`}
+      tabIndex={-1}
+      className="absolute bottom-[11px] rounded-sm px-1 text-[0.82rem] font-semibold whitespace-nowrap text-base-content hover:underline"
+      style={{ left: `calc(${(column / 7) * 100}% + 6px)`, background: "color-mix(in srgb, var(--board) 78%, transparent)" }}
+    >
+      {text}
+    </Link>
+  );
+}

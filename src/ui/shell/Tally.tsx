@@ -1,0 +1,62 @@
+"use client";
+
+import { useBench } from "../bench/BenchProvider";
+import { formatClock, formatDuration, formatMass } from "@/core/units";
+
+/** Dough in → blanks → filling → ready, with what is short or in hand: in view everywhere. */
+export function Tally() {
+  const { tally, problems, lines } = useBench((state) => state.plan);
+  const stopped = problems.filter(({ stops }) => stops).length;
+  const shortPieces = tally.ordered - lines.reduce((sum, { ordered }) => sum + ordered, 0);
+  return (
+    <footer
+      aria-label="Tally"
+      className="flex min-h-14 flex-wrap items-center gap-x-3 gap-y-0 bg-(--tally) px-4 py-1 text-(--tally-text) sm:px-6"
+    >
+      {tally.ordered === 0 ? (
+        <span>Nothing ordered yet: the day begins with an order.</span>
+      ) : (
+        <p className="flex flex-wrap items-baseline gap-x-2 sm:gap-x-3" aria-live="polite" data-testid="tally">
+          <Figure label="dough" value={formatMass(tally.doughG)} />
+          <Arrow />
+          <Figure label="blanks" value={String(tally.blanks)} />
+          <Arrow />
+          <Figure label="filling" value={formatMass(tally.fillingG)} />
+          <Arrow />
+          <Figure label="ready" value={String(tally.ready)} />
+          {tally.readyMin !== null && <span>by {formatClock(tally.readyMin)}</span>}
+        </p>
+      )}
+      <p className="ml-auto flex flex-wrap items-baseline gap-x-4">
+        {shortPieces > 0 && (
+          <strong className="text-(--tally-bad)">
+            {shortPieces} of {tally.ordered} not planned{stopped > 1 ? `, ${stopped} reasons` : ""}
+          </strong>
+        )}
+        {tally.startMin !== null && <span>start {formatClock(tally.startMin)}</span>}
+        {tally.inHandMin !== null && <InHand minutes={tally.inHandMin} />}
+      </p>
+    </footer>
+  );
+}
+
+function InHand({ minutes }: { minutes: number }) {
+  if (minutes < 0) return <strong className="text-(--tally-bad)">{formatDuration(-minutes)} late</strong>;
+  return <strong className="text-(--tally-good)">{formatDuration(minutes)} in hand</strong>;
+}
+
+function Figure({ label, value }: { label: string; value: string }) {
+  return (
+    <span>
+      {label} <strong className="figure text-lg">{value}</strong>
+    </span>
+  );
+}
+
+function Arrow() {
+  return (
+    <span aria-hidden className="opacity-60">
+      →
+    </span>
+  );
+}

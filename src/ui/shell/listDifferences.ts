@@ -1,0 +1,26 @@
+export interface Difference {
+  readonly field: string;
+  readonly theirs: string;
+  readonly mine: string;
+}
+
+/** The fields in which two versions of a record differ, in words: `marginMm` reads “margin (mm)”. */
+export function listDifferences(theirs: object | null, mine: object | null): Difference[] {
+  const [left, right] = [toFields(theirs), toFields(mine)];
+  return [...new Set([...left.keys(), ...right.keys()])].flatMap((field) => {
+    const [a = "–", b = "–"] = [left.get(field), right.get(field)];
+    return a === b ? [] : [{ field: toWords(field), theirs: a, mine: b }];
+  });
+}
+
+function toFields(record: object | null): Map<string, string> {
+  return new Map(
+    Object.entries(record ?? {}).map(([field, value]) => [field, typeof value === "object" ? JSON.stringify(value) : String(value)]),
+  );
+}
+
+function toWords(field: string): string {
+  const unit = /(Mm|G|C|Min|Share|Ml)$/.exec(field)?.[1];
+  const stem = (unit ? field.slice(0, -unit.length) : field).replace(/([A-Z])/g, " $1").toLowerCase();
+  return unit && unit !== "Share" ? `${stem} (${unit === "C" ? "°C" : unit.toLowerCase()})` : stem;
+}

@@ -1,0 +1,84 @@
+import type { DayPlan, Problem, Station } from "@/core/plan";
+import { formatClock, formatCount, formatDuration, formatMass } from "@/core/units";
+
+/** What a station shows in the strip. */
+export interface StationFact {
+  readonly id: Station;
+  readonly name: string;
+  readonly figure: string;
+  readonly note: string;
+  readonly problems: readonly Problem[];
+}
+
+const names: Record<Station, string> = {
+  orders: "Orders",
+  mix: "Mix",
+  roll: "Roll & cut",
+  fill: "Fill",
+  seal: "Seal",
+  bake: "Bake & fry",
+  cool: "Cool & finish",
+};
+
+/** The live figure of every station, in working order. */
+export function listStationFacts(plan: DayPlan): StationFact[] {
+  const facts: Record<Station, readonly [figure: string, note: string]> = {
+    orders: describeOrders(plan),
+    mix: describeMix(plan),
+    roll: describeRoll(plan),
+    fill: describeFill(plan),
+    seal: describeSeal(plan),
+    bake: describeBake(plan),
+    cool: describeCool(plan),
+  };
+  return (Object.keys(facts) as Station[]).map((id) => {
+    const [figure, note] = facts[id];
+    return { id, name: names[id], figure, note, problems: plan.problems.filter(({ station }) => station === id) };
+  });
+}
+
+const NOTHING = ["–", "nothing ordered"] as const;
+
+function describeOrders({ tally, lines }: DayPlan) {
+  if (tally.ordered === 0) return NOTHING;
+  const dues = lines.flatMap(({ orders }) => orders.map(({ dueMin }) => dueMin));
+  return [`${tally.ordered} pieces`, dues.length > 0 ? `first by ${formatClock(Math.min(...dues))}` : ""] as const;
+}
+
+function describeMix({ tally, doughs }: DayPlan) {
+  if (doughs.length === 0) return NOTHING;
+  return [formatMass(tally.doughG), formatCount(doughs.length, "dough")] as const;
+}
+
+function describeRoll({ lines }: DayPlan) {
+  if (lines.length === 0) return NOTHING;
+  const sheets = lines.flatMap(({ cut }) => cut.sheets);
+  const rerolled = sheets.filter(({ pass }) => pass > 0).length;
+  return [formatCount(sheets.length, "sheet"), rerolled > 0 ? `${rerolled} from re-rolls` : "no re-roll"] as const;
+}
+
+function describeFill({ lines }: DayPlan) {
+  const portions = lines.map(({ portion }) => portion.massG);
+  if (portions.length === 0) return NOTHING;
+  const [low, high] = [Math.round(Math.min(...portions)), Math.round(Math.max(...portions))];
+  return [low === high ? `${low} g` : `${low}–${high} g`, "a piece"] as const;
+}
+
+function describeSeal({ lines }: DayPlan) {
+  const crimps = [...new Set(lines.map(({ seal }) => seal.crimp.name))];
+  if (crimps.length === 0) return NOTHING;
+  const minutes = lines.reduce((sum, { seal, made }) => sum + (seal.secondsPerPiece * made) / 60, 0);
+  return [crimps.length === 1 ? (crimps[0] ?? "") : formatCount(crimps.length, "crimp"), `${formatDuration(minutes)} by hand`] as const;
+}
+
+function describeBake({ schedule, lines }: DayPlan) {
+  const [light] = schedule?.heaterStarts ?? [];
+  if (!light) return NOTHING;
+  const loads = lines.reduce((sum, { loading }) => sum + loading.loads.length, 0);
+  return [formatClock(light.lightMin), `light oven · ${formatCount(loads, "load")}`] as const;
+}
+
+function describeCool({ tally }: DayPlan) {
+  if (tally.readyMin === null) return NOTHING;
+  return [formatClock(tally.readyMin), "last pieces ready"] as const;
+}

@@ -1,0 +1,107 @@
+"use client";
+
+import { useState } from "react";
+import type { DayPlan, DayTask, PiecePlan } from "@/core/plan";
+import { formatClock, formatCount, formatDuration, formatMass } from "@/core/units";
+import { useBench } from "../bench/BenchProvider";
+import { usePieceEdit } from "../bench/usePieceEdit";
+import { Dial } from "../controls/Dial";
+import { EmptyDay } from "../controls/EmptyDay";
+import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
+import { ProblemList } from "../controls/ProblemList";
+import { StationLayout } from "../controls/StationLayout";
+import { Why } from "../controls/Why";
+import { DayClock } from "../drawings/DayClock";
+import { TrayDrawing } from "../drawings/TrayDrawing";
+import { pieceLimits } from "@/schemas/limits";
+
+/** The oven and the hands against the clock. */
+export function BakeStation() {
+  const line = useSelectedLine();
+  const plan = useBench((state) => state.plan);
+  if (!line || !plan.schedule) return <EmptyDay station="bake" />;
+  return <StationLayout label="Bake and fry" surface={<Surface plan={plan} line={line} />} side={<BakeDials line={line} />} />;
+}
+
+function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PiecePlan }) {
+  const [selectedId, setSelectedId] = useState<string | null>(null);
+  const loads = plan.tasks.filter(({ kind }) => kind === "bake");
+  const selected = plan.tasks.find(({ id }) => id === selectedId) ?? loads[0] ?? null;
+  const light = plan.schedule?.heaterStarts[0];
+  return (
+    <div className="flex h-full flex-col gap-3">
+      <ProblemList station="bake" />
+      <div className="flex flex-wrap items-baseline gap-x-6">
+        {light && (
+          <p>
+            light {plan.oven?.name.toLowerCase()} at <span className="figure text-4xl">{formatClock(light.lightMin)}</span>
+          </p>
+        )}
+        {selected && <SelectedTask task={selected} plan={plan} />}
+      </div>
+      <DayClock plan={plan} selectedId={selected?.id ?? null} onSelect={setSelectedId} />
+      <PieceTabs />
+      <Trays line={line} />
+    </div>
+  );
+}
+
+function SelectedTask({ task, plan }: { readonly task: DayTask; readonly plan: DayPlan }) {
+  const line = plan.lines.find(({ piece }) => piece.id === task.pieceId);
+  return (
+    <p className="min-w-0" aria-live="polite">
+      <strong>{task.label}</strong>: {formatClock(task.placed.startMin)} to {formatClock(task.placed.endMin)}
+      {task.kind === "bake" && line && (
+        <>
+          , {line.piece.bakeMin} min at {line.piece.ovenC} °C, {formatCount(task.pieces, "piece")}
+        </>
+      )}
+    </p>
+  );
+}
+
+function Trays({ line }: { readonly line: PiecePlan }) {
+  const { loads } = line.loading;
+  return (
+    <div className="flex min-h-0 flex-wrap gap-4">
+      {loads.map((load, i) => (
+        <figure key={i} className="flex flex-col gap-1">
+          <figcaption>
+            Load {i + 1}: <span className="figure">{load.pieces}</span> on {formatCount(load.trays.length, "tray")}
+          </figcaption>
+          <div className="flex gap-2">
+            {load.trays.map((count, tray) => (
+              <div key={tray} className="w-[150px]">
+                <TrayDrawing loading={line.loading} fold={line.fold} count={count} name={line.piece.name} />
+              </div>
+            ))}
+          </div>
+        </figure>
+      ))}
+    </div>
+  );
+}
+
+function BakeDials({ line }: { readonly line: PiecePlan }) {
+  const { piece } = line;
+  const { editPiece } = usePieceEdit(piece);
+  return (
+    <>
+      <header>
+        <h2 className="text-xl">{piece.name}</h2>
+        <p className="quiet text-sm">
+          {formatCount(line.loading.loads.length, "load")} · {line.loading.perTray} to a tray · {formatMass(line.rawPieceG - line.bakedPieceG)} water out of each
+        </p>
+      </header>
+      <Dial limit={pieceLimits.ovenC} value={piece.ovenC} onChange={(ovenC) => editPiece({ ovenC })} />
+      <Dial limit={pieceLimits.bakeMin} value={piece.bakeMin} sliderMax={60} onChange={(bakeMin) => editPiece({ bakeMin })} />
+      <Dial limit={pieceLimits.spacingMm} value={piece.spacingMm} sliderMax={60} hint="crowded pieces steam instead of baking" onChange={(spacingMm) => editPiece({ spacingMm })} />
+      <Dial limit={pieceLimits.chillMin} value={piece.chillMin} sliderMax={120} onChange={(chillMin) => editPiece({ chillMin })} />
+      <p className="rounded-lg border border-base-300 p-3 text-sm">
+        Boiling filling burns: lift trays level and let them stand {formatDuration(piece.coolMin)} before handling. Egg and cheese
+        fillings are cooked through to what your local food code asks.
+      </p>
+      <Why steps={line.why.load} label="why so many loads?" />
+    </>
+  );
+}

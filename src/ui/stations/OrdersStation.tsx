@@ -1,0 +1,141 @@
+"use client";
+
+import { Trash2 } from "lucide-react";
+import Link from "next/link";
+import { formatClock, parseClock, parseNumber } from "@/core/units";
+import type { Order } from "@/core/plan";
+import { useBench } from "../bench/BenchProvider";
+import { checkClock, checkCount, checkName } from "../controls/checks";
+import { ProblemList } from "../controls/ProblemList";
+import { StationLayout } from "../controls/StationLayout";
+import { TextField } from "../controls/TextField";
+import { NewOrderForm } from "./NewOrderForm";
+
+/** Who wants what by when. */
+export function OrdersStation() {
+  const { book, edit } = useBench((state) => state);
+  const orders = [...book.orders].sort((a, b) => a.dueMin - b.dueMin);
+  return (
+    <StationLayout
+      label="Orders"
+      surface={
+        <div className="flex flex-col gap-4">
+          <ProblemList station="orders" />
+          {orders.length > 0 && <OrderTable orders={orders} />}
+          {orders.length === 0 && (
+            <div>
+              <h2 className="text-2xl">What is wanted, and by when?</h2>
+              <p className="quiet">One order is enough: the whole day follows from it.</p>
+            </div>
+          )}
+        </div>
+      }
+      side={
+        <>
+          <NewOrderForm />
+          <hr className="border-base-300" />
+          <TextField
+            label="Name of the day"
+            value={book.day.name}
+            check={checkName}
+            onCommit={(name) => edit([{ kind: "day", id: book.day.id, record: { ...book.day, name } }])}
+          />
+          <TextField
+            label="Nobody starts before"
+            value={formatClock(book.day.openMin)}
+            check={checkClock}
+            onCommit={(text) => {
+              const openMin = parseClock(text);
+              if (openMin.ok) edit([{ kind: "day", id: book.day.id, record: { ...book.day, openMin: openMin.value } }]);
+            }}
+          />
+          <Link href={`/print/${book.day.date}`} className="btn touch">
+            Day sheet to print
+          </Link>
+        </>
+      }
+    />
+  );
+}
+
+function OrderTable({ orders }: { readonly orders: readonly Order[] }) {
+  const { book, plan, edit } = useBench((state) => state);
+  const save = (order: Order) => edit([{ kind: "order", id: order.id, record: order }]);
+  return (
+    <table className="w-full border-separate border-spacing-y-1">
+      <caption className="sr-only">Orders of the day, the earliest first</caption>
+      <thead>
+        <tr className="text-left">
+          <th scope="col" className="w-24 font-normal">Pieces</th>
+          <th scope="col" className="font-normal">Of</th>
+          <th scope="col" className="w-28 font-normal">By</th>
+          <th scope="col" className="hidden font-normal sm:table-cell">For</th>
+          <th scope="col" className="hidden font-normal md:table-cell">Ready</th>
+          <th scope="col" className="w-12">
+            <span className="sr-only">Take off</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {orders.map((order) => {
+          const piece = book.pieces.find(({ id }) => id === order.pieceId);
+          const ready = plan.lines.find(({ piece: made }) => made.id === order.pieceId)?.readyMin[order.id] ?? null;
+          return (
+            <tr key={order.id} className="align-top">
+              <td className="pr-2">
+                <TextField
+                  hideLabel
+                  label={`Pieces of ${piece?.name ?? ""} for ${order.customer || "no name"}`}
+                  className="figure text-xl"
+                  value={String(order.count)}
+                  check={checkCount}
+                  onCommit={(text) => {
+                    const count = parseNumber(text);
+                    if (count.ok) save({ ...order, count: count.value });
+                  }}
+                />
+              </td>
+              <td className="pr-2">
+                <Link href={`/day/${book.day.date}/piece/${order.pieceId}`} className="touch inline-flex items-center text-lg underline-offset-4 hover:underline">
+                  {piece?.name}
+                </Link>
+              </td>
+              <td className="pr-2">
+                <TextField
+                  hideLabel
+                  label={`Promised time of ${piece?.name ?? ""} for ${order.customer || "no name"}`}
+                  value={formatClock(order.dueMin)}
+                  check={checkClock}
+                  onCommit={(text) => {
+                    const dueMin = parseClock(text);
+                    if (dueMin.ok) save({ ...order, dueMin: dueMin.value });
+                  }}
+                />
+              </td>
+              <td className="hidden pr-2 sm:table-cell">
+                <TextField
+                  hideLabel
+                  label={`Customer of ${order.count} ${piece?.name ?? ""}`}
+                  value={order.customer}
+                  check={(text) => (text.trim() === "" ? null : checkName(text))}
+                  onCommit={(customer) => save({ ...order, customer })}
+                />
+              </td>
+              <td className="figure hidden pt-2 text-lg md:table-cell">{ready === null ? "–" : formatClock(ready)}</td>
+              <td>
+                <button
+                  type="button"
+                  className="btn btn-ghost touch px-2"
+                  aria-label={`Take off ${order.count} ${piece?.name ?? ""}`}
+                  onClick={() => edit([{ kind: "order", id: order.id, record: null }])}
+                >
+                  <Trash2 size={20} aria-hidden />
+                </button>
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
