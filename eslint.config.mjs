@@ -25,7 +25,19 @@ export default defineConfig([
     rules: {
       "no-restricted-imports": [
         "error",
-        { patterns: ["react", "react-*", "next", "next/*", "better-sqlite3", "node:*", "joi", "zustand", "@/*"] },
+        {
+          patterns: [
+            "react",
+            "react-*",
+            "next",
+            "next/*",
+            "better-sqlite3",
+            "node:*",
+            "joi",
+            "zustand",
+            "@/*",
+          ],
+        },
       ],
       "no-restricted-properties": [
         "error",

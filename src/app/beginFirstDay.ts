@@ -15,7 +15,8 @@ export async function beginFirstDay(day: FirstDay): Promise<string> {
   const valid = validateChanges(listFirstChanges(day));
   if (!valid.ok) return valid.failure[0]?.message ?? "Check what you entered.";
   const applied = getStore().applyChanges(valid.value);
-  if (!applied.ok && applied.failure.kind !== "stale") return "There is a day with this date already. Choose another date.";
+  if (!applied.ok && applied.failure.kind !== "stale")
+    return "There is a day with this date already. Choose another date.";
   // Stale means that another screen set the bakery up meanwhile: go and look at that.
   redirect(applied.ok ? `/day/${day.date}/orders` : "/");
 }
@@ -26,7 +27,12 @@ function listFirstChanges({ starterId, date, count, dueMin }: FirstDay): RecordC
   const added: RecordChange[] = [
     { kind: "bench", id: firstBench.id, expectedVersion: 0, record: firstBench },
     { kind: "oven", id: firstOven.id, expectedVersion: 0, record: firstOven },
-    { kind: "day", id: dayId, expectedVersion: 0, record: { id: dayId, date, name: "First day", openMin: FIRST_OPEN_MIN } },
+    {
+      kind: "day",
+      id: dayId,
+      expectedVersion: 0,
+      record: { id: dayId, date, name: "First day", openMin: FIRST_OPEN_MIN },
+    },
   ];
   if (!starter) return added;
   const { dough, filling, piece, cutter } = starter;

@@ -4,8 +4,10 @@ import type { Limit } from "./limits";
 export function describeLimitFault(value: number, { label, unit, min, max }: Limit): string | null {
   const range = `Use ${withUnit(min, unit)} to ${withUnit(max, unit)}.`;
   if (!Number.isFinite(value)) return `${label} needs a number. ${range}`;
-  if (value < min) return `${label}: ${withUnit(value, unit)} is ${withUnit(min - value, unit)} too little. ${range}`;
-  if (value > max) return `${label}: ${withUnit(value, unit)} is ${withUnit(value - max, unit)} too much. ${range}`;
+  if (value < min)
+    return `${label}: ${withUnit(value, unit)} is ${withUnit(min - value, unit)} too little. ${range}`;
+  if (value > max)
+    return `${label}: ${withUnit(value, unit)} is ${withUnit(value - max, unit)} too much. ${range}`;
   return null;
 }
 

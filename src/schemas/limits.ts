@@ -8,7 +8,13 @@ export interface Limit {
   readonly step: number;
 }
 
-const limit = (label: string, unit: string, min: number, max: number, step: number): Limit => ({ label, unit, min, max, step });
+const limit = (label: string, unit: string, min: number, max: number, step: number): Limit => ({
+  label,
+  unit,
+  min,
+  max,
+  step,
+});
 
 /** Smallest and largest cut: below a thimble nothing folds; above it no bench rolls a sheet. */
 const cutMm = (label: string) => limit(label, "mm", 30, 600, 1);

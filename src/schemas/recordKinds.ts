@@ -4,7 +4,15 @@ export type { RecordTypes };
 export type RecordKind = keyof RecordTypes;
 
 /** Every kind, in an order in which records can be written: what is named stands before what names it. */
-export const recordKinds: readonly RecordKind[] = ["formula", "piece", "bench", "oven", "cutter", "day", "order"];
+export const recordKinds: readonly RecordKind[] = [
+  "formula",
+  "piece",
+  "bench",
+  "oven",
+  "cutter",
+  "day",
+  "order",
+];
 
 /** A record of some kind with the version it was read at. */
 export type StoredRecord = {

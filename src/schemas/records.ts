@@ -22,7 +22,9 @@ const quantity = (limit: Limit) =>
       return fault ? helpers.message({ custom: fault }) : value;
     });
 const whole = (limit: Limit) =>
-  quantity(limit).integer().messages({ "number.integer": `${limit.label} must be a whole number.` });
+  quantity(limit)
+    .integer()
+    .messages({ "number.integer": `${limit.label} must be a whole number.` });
 const id = Joi.string()
   .pattern(/^[a-z0-9-]{1,64}$/)
   .required()
@@ -41,7 +43,10 @@ const name = (label: string) =>
 export const outlineSchema = Joi.alternatives()
   .conditional(".kind", {
     switch: [
-      { is: "disc", then: Joi.object({ kind: Joi.valid("disc"), diameterMm: quantity(pieceLimits.diameterMm) }) },
+      {
+        is: "disc",
+        then: Joi.object({ kind: Joi.valid("disc"), diameterMm: quantity(pieceLimits.diameterMm) }),
+      },
       { is: "square", then: Joi.object({ kind: Joi.valid("square"), sideMm: quantity(pieceLimits.sideMm) }) },
       {
         is: "rectangle",
@@ -97,11 +102,17 @@ const fillingSchema = Joi.object({
 const sheetWithinBench = (limit: Limit, ref: string) =>
   quantity(limit)
     .max(Joi.ref(ref))
-    .messages({ "number.max": `${limit.label} is larger than the bench itself. Make it smaller, or correct the bench.` });
+    .messages({
+      "number.max": `${limit.label} is larger than the bench itself. Make it smaller, or correct the bench.`,
+    });
 
 /** One schema for every kind of record that is stored, sent or planned with. */
 export const recordSchemas = {
-  formula: Joi.alternatives().conditional(".kind", { is: "filling", then: fillingSchema, otherwise: doughSchema }),
+  formula: Joi.alternatives().conditional(".kind", {
+    is: "filling",
+    then: fillingSchema,
+    otherwise: doughSchema,
+  }),
   piece: Joi.object<Piece>({
     id,
     name: name("The piece"),

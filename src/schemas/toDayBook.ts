@@ -2,7 +2,10 @@ import type { DayBook } from "./model";
 import type { RecordKind, RecordTypes, StoredRecord } from "./recordKinds";
 
 /** Records of one kind, in the order given. */
-export function pickRecords<K extends RecordKind>(records: readonly StoredRecord[], kind: K): RecordTypes[K][] {
+export function pickRecords<K extends RecordKind>(
+  records: readonly StoredRecord[],
+  kind: K,
+): RecordTypes[K][] {
   return records.flatMap((stored) => (stored.kind === kind ? [stored.record as RecordTypes[K]] : []));
 }
 
@@ -11,7 +14,11 @@ export function pickRecords<K extends RecordKind>(records: readonly StoredRecord
  * @param date - YYYY-MM-DD. @param nowMin - Minutes after that date's midnight, null when planning ahead.
  * @returns null if the date has no day or no bench is set up.
  */
-export function toDayBook(records: readonly StoredRecord[], date: string, nowMin: number | null): DayBook | null {
+export function toDayBook(
+  records: readonly StoredRecord[],
+  date: string,
+  nowMin: number | null,
+): DayBook | null {
   const day = pickRecords(records, "day").find((candidate) => candidate.date === date);
   const [bench] = pickRecords(records, "bench");
   if (!day || !bench) return null;

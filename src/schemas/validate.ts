@@ -17,7 +17,11 @@ const MAX_FAULTS = 20;
 
 /** Checks `value` against `schema`; unknown fields are faults, all faults are gathered. */
 function validate<V>(schema: Joi.Schema, value: unknown): Result<V, Fault[]> {
-  const checked = schema.validate(value, { abortEarly: false, convert: true, errors: { wrap: { label: false } } });
+  const checked = schema.validate(value, {
+    abortEarly: false,
+    convert: true,
+    errors: { wrap: { label: false } },
+  });
   if (!checked.error) return ok(checked.value as V);
   const faults = checked.error.details.map(({ path, message }) => ({ path: path.join("."), message }));
   return fail(faults.slice(0, MAX_FAULTS));
@@ -58,7 +62,9 @@ export function validateDayBook(value: unknown): Result<DayBook, Fault[]> {
   if (!book.ok) return book;
   const pieceIds = new Set(book.value.pieces.map(({ id }) => id));
   const strays = book.value.orders.flatMap(({ pieceId }, i) =>
-    pieceIds.has(pieceId) ? [] : [{ path: `orders.${i}.pieceId`, message: `No piece in this document has the id “${pieceId}”.` }],
+    pieceIds.has(pieceId)
+      ? []
+      : [{ path: `orders.${i}.pieceId`, message: `No piece in this document has the id “${pieceId}”.` }],
   );
   return strays.length > 0 ? fail(strays) : book;
 }

@@ -12,7 +12,11 @@ export async function readJson(request: Request): Promise<Result<unknown, Respon
   try {
     return ok(JSON.parse(text));
   } catch {
-    return fail(refuse([{ path: "", message: "The document is no JSON. Send one object with content-type application/json." }]));
+    return fail(
+      refuse([
+        { path: "", message: "The document is no JSON. Send one object with content-type application/json." },
+      ]),
+    );
   }
 }
 

@@ -42,7 +42,9 @@ function bestAlongWidth(diameterMm: number, usable: BoxMm, webMm: number): RowPa
       if (!best || countDiscs(family) > countDiscs(best)) best = family;
     }
   }
-  return best ? buildDiscRows(best, diameterMm, spacingMm) : { style: "square", rowsRunDown: false, rows: [], count: 0 };
+  return best
+    ? buildDiscRows(best, diameterMm, spacingMm)
+    : { style: "square", rowsRunDown: false, rows: [], count: 0 };
 }
 
 /** The families worth trying for `perRow`, plainest first. */

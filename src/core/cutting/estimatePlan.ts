@@ -30,7 +30,11 @@ export interface PlanSketch {
 const MM2_PER_M2 = 1e6;
 
 /** What a first rolling gives, re-rolls included as long as the demand is not met and the dough allows. */
-export function estimatePlan(request: CutRequest, menu: readonly MenuSheet[], firstRolling: readonly SheetRun[]): PlanSketch {
+export function estimatePlan(
+  request: CutRequest,
+  menu: readonly MenuSheet[],
+  firstRolling: readonly SheetRun[],
+): PlanSketch {
   const blankMm2 = computeAreaMm2(request.outline);
   const times = request.handTimes;
   let { count, areaMm2, handMin } = sumRuns(request, firstRolling);
@@ -52,7 +56,15 @@ export function estimatePlan(request: CutRequest, menu: readonly MenuSheet[], fi
     handMin += rolled.handMin + times.perRerollMin;
     trimMm2 = usableMm2 - rolled.count * blankMm2;
   }
-  return { firstRolling, rerollSketches, rerolls: rerollSketches.length, count, doughMm2, trimLeftMm2: trimMm2, handMin };
+  return {
+    firstRolling,
+    rerollSketches,
+    rerolls: rerollSketches.length,
+    count,
+    doughMm2,
+    trimLeftMm2: trimMm2,
+    handMin,
+  };
 }
 
 /** Sheets for `wanted` cuts out of so much dough: the largest that fit, the last no larger than needed. */
@@ -64,7 +76,10 @@ function rollOut(menu: readonly MenuSheet[], areaMm2: number, wanted: number): S
     const enough = findSmallestFor(menu, missing);
     const entry = enough && enough.areaMm2 <= leftMm2 ? enough : findLargestWithin(menu, leftMm2);
     if (!entry) break;
-    const fits = Math.max(Math.min(Math.floor(leftMm2 / entry.areaMm2), Math.floor(missing / entry.count)), 1);
+    const fits = Math.max(
+      Math.min(Math.floor(leftMm2 / entry.areaMm2), Math.floor(missing / entry.count)),
+      1,
+    );
     runs.push({ entry, copies: fits });
     leftMm2 -= fits * entry.areaMm2;
     missing -= fits * entry.count;

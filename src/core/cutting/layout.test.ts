@@ -1,8 +1,19 @@
 import fc from "fast-check";
 import { layOutRows, type Layout } from ".";
 
-const layOut = (diameterMm: number, widthMm: number, heightMm: number, webMm = 0, marginMm = 0): Layout | null => {
-  const layout = layOutRows({ outline: { kind: "disc", diameterMm }, sheet: { widthMm, heightMm }, webMm, marginMm });
+const layOut = (
+  diameterMm: number,
+  widthMm: number,
+  heightMm: number,
+  webMm = 0,
+  marginMm = 0,
+): Layout | null => {
+  const layout = layOutRows({
+    outline: { kind: "disc", diameterMm },
+    sheet: { widthMm, heightMm },
+    webMm,
+    marginMm,
+  });
   return layout.ok ? layout.value : null;
 };
 
@@ -40,7 +51,8 @@ function bruteForceRows(diameterMm: number, widthMm: number, heightMm: number, w
         }
         const top = laid.at(-1)?.y ?? 0;
         y = Math.max(y, top);
-        if (y <= across + 1e-7 && (laid.length === 0 || y > top)) extend([...laid, { xs, y }], count + xs.length);
+        if (y <= across + 1e-7 && (laid.length === 0 || y > top))
+          extend([...laid, { xs, y }], count + xs.length);
       }
     };
     extend([], 0);
@@ -55,7 +67,10 @@ test("no row plan found by brute force on small sheets beats the layout", () => 
       fc.integer({ min: 90, max: 400 }),
       fc.integer({ min: 0, max: 12 }),
       (widthMm, heightMm, webMm) => {
-        const brute = Math.max(bruteForceRows(90, widthMm, heightMm, webMm), bruteForceRows(90, heightMm, widthMm, webMm));
+        const brute = Math.max(
+          bruteForceRows(90, widthMm, heightMm, webMm),
+          bruteForceRows(90, heightMm, widthMm, webMm),
+        );
         expect(layOut(90, widthMm, heightMm, webMm)?.count ?? 0).toBe(brute);
       },
     ),
@@ -83,7 +98,8 @@ test("discs keep the web between them, stay inside the ragged edge and never pas
         let edgeMm = Infinity;
         layout.placements.forEach((a, i) => {
           edgeMm = Math.min(edgeMm, a.xMm, widthMm - a.xMm, a.yMm, heightMm - a.yMm);
-          for (const b of layout.placements.slice(i + 1)) nearestMm = Math.min(nearestMm, Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm));
+          for (const b of layout.placements.slice(i + 1))
+            nearestMm = Math.min(nearestMm, Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm));
         });
         expect(edgeMm).toBeGreaterThanOrEqual(reach);
         expect(nearestMm).toBeGreaterThanOrEqual(diameterMm + webMm - 1e-5);
@@ -96,24 +112,41 @@ test("discs keep the web between them, stay inside the ragged edge and never pas
 test("rectangles never overlap, stay on the sheet, and turning pays where it should", () => {
   const outline = { kind: "rectangle", widthMm: 120, heightMm: 70 } as const;
   fc.assert(
-    fc.property(fc.integer({ min: 70, max: 600 }), fc.integer({ min: 120, max: 600 }), (widthMm, heightMm) => {
-      const result = layOutRows({ outline, sheet: { widthMm, heightMm }, webMm: 0, marginMm: 0 });
-      if (!result.ok) throw new Error(result.failure.message);
-      const boxes = result.value.placements.map(({ xMm, yMm, turned }) => {
-        const [w, h] = turned ? [70, 120] : [120, 70];
-        return { left: xMm - w / 2, right: xMm + w / 2, top: yMm - h / 2, bottom: yMm + h / 2 };
-      });
-      const inside = boxes.every((a) => a.left >= -1e-6 && a.top >= -1e-6 && a.right <= widthMm + 1e-6 && a.bottom <= heightMm + 1e-6);
-      const overlaps = boxes.some((a, i) =>
-        boxes.slice(i + 1).some((b) => a.right > b.left + 1e-6 && b.right > a.left + 1e-6 && a.bottom > b.top + 1e-6 && b.bottom > a.top + 1e-6),
-      );
-      expect({ inside, overlaps }).toEqual({ inside: true, overlaps: false });
-      expect(result.value.count).toBeLessThanOrEqual(result.value.upperBound);
-    }),
+    fc.property(
+      fc.integer({ min: 70, max: 600 }),
+      fc.integer({ min: 120, max: 600 }),
+      (widthMm, heightMm) => {
+        const result = layOutRows({ outline, sheet: { widthMm, heightMm }, webMm: 0, marginMm: 0 });
+        if (!result.ok) throw new Error(result.failure.message);
+        const boxes = result.value.placements.map(({ xMm, yMm, turned }) => {
+          const [w, h] = turned ? [70, 120] : [120, 70];
+          return { left: xMm - w / 2, right: xMm + w / 2, top: yMm - h / 2, bottom: yMm + h / 2 };
+        });
+        const inside = boxes.every(
+          (a) =>
+            a.left >= -1e-6 && a.top >= -1e-6 && a.right <= widthMm + 1e-6 && a.bottom <= heightMm + 1e-6,
+        );
+        const overlaps = boxes.some((a, i) =>
+          boxes
+            .slice(i + 1)
+            .some(
+              (b) =>
+                a.right > b.left + 1e-6 &&
+                b.right > a.left + 1e-6 &&
+                a.bottom > b.top + 1e-6 &&
+                b.bottom > a.top + 1e-6,
+            ),
+        );
+        expect({ inside, overlaps }).toEqual({ inside: true, overlaps: false });
+        expect(result.value.count).toBeLessThanOrEqual(result.value.upperBound);
+      },
+    ),
     { numRuns: 150, seed: 13 },
   );
   // 240 × 190: two rows of 120 × 70 (4), or one row of them and one of three turned 70 × 120 (5).
-  expect(layOutRows({ outline, sheet: { widthMm: 240, heightMm: 190 }, webMm: 0, marginMm: 0 })).toMatchObject({
+  expect(
+    layOutRows({ outline, sheet: { widthMm: 240, heightMm: 190 }, webMm: 0, marginMm: 0 }),
+  ).toMatchObject({
     ok: true,
     value: { count: 5, pattern: { style: "blocks" } },
   });
@@ -127,6 +160,11 @@ test("two rows stretched to a 60-80-100 triangle fit sixteen where plain rows fi
 });
 
 test("a sheet too small says by how much", () => {
-  const result = layOutRows({ outline: { kind: "disc", diameterMm: 90 }, sheet: { widthMm: 100, heightMm: 300 }, webMm: 0, marginMm: 8 });
+  const result = layOutRows({
+    outline: { kind: "disc", diameterMm: 90 },
+    sheet: { widthMm: 100, heightMm: 300 },
+    webMm: 0,
+    marginMm: 8,
+  });
   expect(result).toMatchObject({ ok: false, failure: { shortWidthMm: 6, shortHeightMm: 0 } });
 });

@@ -42,7 +42,11 @@ export interface LayoutFault {
 export function layOutRows(request: LayoutRequest): Result<Layout, LayoutFault> {
   const { outline, sheet, webMm, marginMm } = request;
   const box = computeBox(outline);
-  for (const [name, size] of Object.entries({ ...box, sheetWidthMm: sheet.widthMm, sheetHeightMm: sheet.heightMm })) {
+  for (const [name, size] of Object.entries({
+    ...box,
+    sheetWidthMm: sheet.widthMm,
+    sheetHeightMm: sheet.heightMm,
+  })) {
     requirePositive(name, size);
   }
   requireNotNegative("webMm", webMm);
@@ -100,7 +104,8 @@ export function boundCount(outline: Outline, usable: BoxMm, webMm: number): numb
   }
   if (alongMm < 0 || acrossMm < 0) return 0;
   const spacingMm = outline.diameterMm + webMm;
-  const oler = (2 * alongMm * acrossMm) / (Math.sqrt(3) * spacingMm ** 2) + (alongMm + acrossMm) / spacingMm + 1;
+  const oler =
+    (2 * alongMm * acrossMm) / (Math.sqrt(3) * spacingMm ** 2) + (alongMm + acrossMm) / spacingMm + 1;
   const area = grownMm2 / ((Math.PI * spacingMm ** 2) / 4);
   return Math.floor(Math.min(oler, area) + FIT_TOLERANCE_MM);
 }

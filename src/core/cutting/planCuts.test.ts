@@ -20,7 +20,11 @@ const market: CutRequest = {
 const outlines = fc.oneof(
   fc.record({ kind: fc.constant("disc" as const), diameterMm: fc.integer({ min: 40, max: 160 }) }),
   fc.record({ kind: fc.constant("square" as const), sideMm: fc.integer({ min: 40, max: 160 }) }),
-  fc.record({ kind: fc.constant("rectangle" as const), widthMm: fc.integer({ min: 40, max: 160 }), heightMm: fc.integer({ min: 40, max: 160 }) }),
+  fc.record({
+    kind: fc.constant("rectangle" as const),
+    widthMm: fc.integer({ min: 40, max: 160 }),
+    heightMm: fc.integer({ min: 40, max: 160 }),
+  }),
 );
 const requests: fc.Arbitrary<CutRequest> = fc.record({
   outline: outlines as fc.Arbitrary<Outline>,
@@ -66,8 +70,12 @@ test("each re-roll uses no more dough than the trim before it, less the loss", (
     fc.property(requests, (request) => {
       for (const plan of plansOf(request)) {
         for (const { pass, trimG, lossG, unrolledG } of plan.rerolls) {
-          const rolledG = plan.sheets.filter((sheet) => sheet.pass === pass).reduce((sum, { doughG }) => sum + doughG, 0);
-          const earlierTrimG = plan.sheets.filter((sheet) => sheet.pass === pass - 1).reduce((sum, sheet) => sum + sheet.trimG, 0);
+          const rolledG = plan.sheets
+            .filter((sheet) => sheet.pass === pass)
+            .reduce((sum, { doughG }) => sum + doughG, 0);
+          const earlierTrimG = plan.sheets
+            .filter((sheet) => sheet.pass === pass - 1)
+            .reduce((sum, sheet) => sum + sheet.trimG, 0);
           const carriedG = plan.rerolls.find((reroll) => reroll.pass === pass - 1)?.unrolledG ?? 0;
           expect(trimG).toBeCloseTo(earlierTrimG + carriedG, 6);
           expect(rolledG + unrolledG + lossG).toBeCloseTo(trimG, 6);
@@ -105,9 +113,13 @@ test("twelve squares cut with a wheel from a sheet without ragged edge leave no 
 
 test("a cutter larger than the largest sheet is refused with what is missing", () => {
   const refused = planCuts({ ...market, outline: { kind: "disc", diameterMm: 440 } });
-  expect(refused).toEqual({ ok: false, failure: { kind: "nothingFits", message: expect.stringContaining("26 mm too small") } });
+  expect(refused).toEqual({
+    ok: false,
+    failure: { kind: "nothingFits", message: expect.stringContaining("26 mm too small") },
+  });
 });
 
 test("ten thousand pieces are planned like ten", () => {
-  for (const plan of plansOf({ ...market, demand: 10_000 })) expect(plan.count).toBeGreaterThanOrEqual(10_000);
+  for (const plan of plansOf({ ...market, demand: 10_000 }))
+    expect(plan.count).toBeGreaterThanOrEqual(10_000);
 });

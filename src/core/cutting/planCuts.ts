@@ -32,7 +32,14 @@ export function planCuts(request: CutRequest): Result<CutAnswers, CutFault> {
   const fewestRerolls = Math.min(...sketches.map(rerolls));
   const answers: CutAnswers = {
     leastDough: realizePlan(request, choose(sketches, dough, time)),
-    fewestRerolls: realizePlan(request, choose(sketches.filter((sketch) => rerolls(sketch) === fewestRerolls), dough, time)),
+    fewestRerolls: realizePlan(
+      request,
+      choose(
+        sketches.filter((sketch) => rerolls(sketch) === fewestRerolls),
+        dough,
+        time,
+      ),
+    ),
     leastTime: realizePlan(request, choose(sketches, time, dough)),
   };
   if (!request.pinnedSheet) return ok(answers);
@@ -41,7 +48,10 @@ export function planCuts(request: CutRequest): Result<CutAnswers, CutFault> {
   if (!pinned.ok) return fail({ kind: "nothingFits", message: pinned.failure.message });
   const { widthMm, heightMm } = request.pinnedSheet;
   const only = [{ sheet: request.pinnedSheet, areaMm2: widthMm * heightMm, count: pinned.value.count }];
-  return ok({ ...answers, pinned: realizePlan(request, choose(listSketches(request, menu, only), dough, time)) });
+  return ok({
+    ...answers,
+    pinned: realizePlan(request, choose(listSketches(request, menu, only), dough, time)),
+  });
 }
 
 /**
@@ -62,7 +72,11 @@ function choose(sketches: readonly PlanSketch[], wanted: Figure, other: Figure):
 }
 
 /** Every plan worth weighing whose first rolling takes its sheets from `firsts`. */
-function listSketches(request: CutRequest, menu: readonly MenuSheet[], firsts: readonly MenuSheet[]): PlanSketch[] {
+function listSketches(
+  request: CutRequest,
+  menu: readonly MenuSheet[],
+  firsts: readonly MenuSheet[],
+): PlanSketch[] {
   return Array.from({ length: request.rerollLimit + 1 }, (_, rerollLimit) => {
     const estimate = (runs: readonly SheetRun[]) => estimatePlan({ ...request, rerollLimit }, menu, runs);
     return firsts.flatMap((first) => listFirstRollings(request.demand, first, firsts, estimate));
@@ -79,14 +93,15 @@ function listFirstRollings(
   lasts: readonly MenuSheet[],
   estimate: (runs: readonly SheetRun[]) => PlanSketch,
 ): PlanSketch[] {
-  const copies = findFewest(1, Math.ceil(demand / first.count), (n) => estimate([{ entry: first, copies: n }]).count >= demand);
+  const copies = findFewest(
+    1,
+    Math.ceil(demand / first.count),
+    (n) => estimate([{ entry: first, copies: n }]).count >= demand,
+  );
   const alone = estimate([{ entry: first, copies }]);
   const withLast = (index: number) => {
     const entry = lasts[index] ?? first;
-    return estimate([
-      ...(copies > 1 ? [{ entry: first, copies: copies - 1 }] : []),
-      { entry, copies: 1 },
-    ]);
+    return estimate([...(copies > 1 ? [{ entry: first, copies: copies - 1 }] : []), { entry, copies: 1 }]);
   };
   const nearly = findFewest(0, lasts.indexOf(first), (index) => withLast(index).count >= demand);
   // What a re-roll yields goes up in steps, so a somewhat smaller last sheet may reach the demand again.
@@ -109,13 +124,23 @@ function findFewest(low: number, high: number, holds: (n: number) => boolean): n
 }
 
 function checkRequest(request: CutRequest): void {
-  requireThat("demand", request.demand, Number.isInteger(request.demand) && request.demand >= 1, "a whole number ≥ 1");
+  requireThat(
+    "demand",
+    request.demand,
+    Number.isInteger(request.demand) && request.demand >= 1,
+    "a whole number ≥ 1",
+  );
   requirePositive("thicknessMm", request.thicknessMm);
   requirePositive("densityGPerMl", request.densityGPerMl);
   requirePositive("outline area", computeAreaMm2(request.outline));
   requireNotNegative("webMm", request.webMm);
   requireNotNegative("marginMm", request.marginMm);
-  requireThat("rerollLimit", request.rerollLimit, Number.isInteger(request.rerollLimit) && request.rerollLimit >= 0, "a whole number ≥ 0");
+  requireThat(
+    "rerollLimit",
+    request.rerollLimit,
+    Number.isInteger(request.rerollLimit) && request.rerollLimit >= 0,
+    "a whole number ≥ 0",
+  );
   const loss = request.rerollLossShare;
   requireThat("rerollLossShare", loss, loss >= 0 && loss < 1, "at least 0 and below 1");
 }

@@ -24,7 +24,13 @@ export function realizePlan(request: CutRequest, sketch: PlanSketch): CutPlan {
       const layout = layOut(entry);
       const doughG = entry.areaMm2 * gPerMm2;
       const blanksG = layout.count * blankMm2 * gPerMm2;
-      return Array.from({ length: copies }, () => ({ pass, layout, doughG, blanksG, trimG: doughG - blanksG }));
+      return Array.from({ length: copies }, () => ({
+        pass,
+        layout,
+        doughG,
+        blanksG,
+        trimG: doughG - blanksG,
+      }));
     });
 
   const sheets = [
@@ -38,7 +44,8 @@ export function realizePlan(request: CutRequest, sketch: PlanSketch): CutPlan {
     unrolledG: unrolledMm2 * gPerMm2,
   }));
   const count = sheets.reduce((sum, { layout }) => sum + layout.count, 0);
-  if (count !== sketch.count) throw new RangeError(`realizePlan: ${count} cuts placed, ${sketch.count} sketched`);
+  if (count !== sketch.count)
+    throw new RangeError(`realizePlan: ${count} cuts placed, ${sketch.count} sketched`);
   return {
     sheets,
     rerolls,

@@ -50,7 +50,11 @@ function bestBlocks(piece: BoxMm, usable: BoxMm, webMm: number): RowPattern {
 }
 
 /** Every just-large-enough grid of upright pieces inside `limit`. The caller turns the piece for the other way. */
-export function listRectangleSheets(piece: BoxMm, limit: BoxMm, webMm: number): { usable: BoxMm; count: number }[] {
+export function listRectangleSheets(
+  piece: BoxMm,
+  limit: BoxMm,
+  webMm: number,
+): { usable: BoxMm; count: number }[] {
   const columns = countAlong(limit.widthMm, piece.widthMm, webMm);
   const rows = countAlong(limit.heightMm, piece.heightMm, webMm);
   const spanMm = (n: number, sizeMm: number) => n * sizeMm + (n - 1) * webMm;

@@ -33,7 +33,10 @@ export function listSheetMenu(outline: Outline, webMm: number, marginMm: number,
     return { sheet, areaMm2: sheet.widthMm * sheet.heightMm, count };
   });
   // A rectangle made for plain rows may hold one cut more in stretched or mixed ones.
-  const recounted = keepUndominated(sheets).map((entry) => ({ ...entry, count: countBest(outline, entry.sheet, webMm, marginMm) }));
+  const recounted = keepUndominated(sheets).map((entry) => ({
+    ...entry,
+    count: countBest(outline, entry.sheet, webMm, marginMm),
+  }));
   return keepUndominated(recounted);
 }
 

@@ -33,7 +33,9 @@ test("a section keeps its perimeter, stays under the isoperimetric bound and nar
   const share = fc.double({ min: 0.01, max: 1, noNaN: true });
   fc.assert(
     fc.property(fc.double({ min: 5, max: 400, noNaN: true }), share, share, (perimeterMm, one, other) => {
-      const [lean, plump] = [Math.min(one, other), Math.max(one, other)].map((p) => solveFilledSection(perimeterMm, p));
+      const [lean, plump] = [Math.min(one, other), Math.max(one, other)].map((p) =>
+        solveFilledSection(perimeterMm, p),
+      );
       for (const section of [lean!, plump!]) {
         const arcMm = 2 * section.arcRadiusMm * section.arcHalfAngle;
         expect(section.footMm + arcMm).toBeCloseTo(perimeterMm, 6);
@@ -76,20 +78,35 @@ test("spring-back shrinks the blank, keeps its volume and lowers the capacity", 
 test("seams: half a circle, two sides of a square, three of a rectangle", () => {
   expect(foldOf(halfMoon).seamMm).toBeCloseTo(Math.PI * 60, 9);
   expect(foldOf({ ...halfMoon, form: "triangle", cut: { kind: "square", sideMm: 110 } }).seamMm).toBe(220);
-  expect(foldOf({ ...halfMoon, form: "rectangle", cut: { kind: "rectangle", widthMm: 80, heightMm: 140 } }).seamMm).toBe(220);
+  expect(
+    foldOf({ ...halfMoon, form: "rectangle", cut: { kind: "rectangle", widthMm: 80, heightMm: 140 } }).seamMm,
+  ).toBe(220);
 });
 
 test.each([
   ["half-moon", halfMoon, 60],
   ["triangle", { ...halfMoon, form: "triangle", cut: { kind: "square", sideMm: 110 } }, 55],
-  ["rectangle", { ...halfMoon, form: "rectangle", cut: { kind: "rectangle", widthMm: 80, heightMm: 140 } }, 40],
+  [
+    "rectangle",
+    { ...halfMoon, form: "rectangle", cut: { kind: "rectangle", widthMm: 80, heightMm: 140 } },
+    40,
+  ],
 ] as const)("a %s refuses a margin exactly where nothing is left to fill", (_name, request, mostMm) => {
   expect(computeFold({ ...request, thicknessMm: THIN_MM, marginMm: mostMm - 0.01 }).ok).toBe(true);
   const refused = computeFold({ ...request, thicknessMm: THIN_MM, marginMm: mostMm + 5 });
-  expect(refused).toMatchObject({ ok: false, failure: { kind: "marginTooWide", message: expect.stringContaining(`below ${mostMm} mm`) } });
+  expect(refused).toMatchObject({
+    ok: false,
+    failure: { kind: "marginTooWide", message: expect.stringContaining(`below ${mostMm} mm`) },
+  });
 });
 
 test("dough too thick for the fold and an outline that cannot be folded so are refused", () => {
-  expect(computeFold({ ...halfMoon, thicknessMm: 31 })).toMatchObject({ ok: false, failure: { kind: "doughTooThick" } });
-  expect(computeFold({ ...halfMoon, form: "triangle" })).toMatchObject({ ok: false, failure: { kind: "wrongOutline" } });
+  expect(computeFold({ ...halfMoon, thicknessMm: 31 })).toMatchObject({
+    ok: false,
+    failure: { kind: "doughTooThick" },
+  });
+  expect(computeFold({ ...halfMoon, form: "triangle" })).toMatchObject({
+    ok: false,
+    failure: { kind: "wrongOutline" },
+  });
 });

@@ -53,16 +53,25 @@ export function computeFold(request: FoldRequest): Result<Fold, FoldFault> {
   const { form, cut, thicknessMm, springBackShare, marginMm, plumpness } = request;
   requirePositive("thicknessMm", thicknessMm);
   requirePositive("marginMm", marginMm);
-  requireThat("springBackShare", springBackShare, springBackShare >= 0 && springBackShare < 1, "at least 0 and below 1");
+  requireThat(
+    "springBackShare",
+    springBackShare,
+    springBackShare >= 0 && springBackShare < 1,
+    "at least 0 and below 1",
+  );
   requireThat("plumpness", plumpness, plumpness >= 0 && plumpness <= 1, "0 to 1");
   const settledBlank = scaleOutline(cut, 1 - springBackShare);
   const settledThicknessMm = thicknessMm / (1 - springBackShare) ** 2;
   const geometry = computeFoldGeometry(form, settledBlank);
   if (!geometry) {
-    return fail({ kind: "wrongOutline", message: `A ${describeOutline(cut)} blank cannot be folded to a ${nameForm(form)}.` });
+    return fail({
+      kind: "wrongOutline",
+      message: `A ${describeOutline(cut)} blank cannot be folded to a ${nameForm(form)}.`,
+    });
   }
   const filledDepthMm = geometry.filledDepthMm(0, marginMm);
-  if (geometry.filledHalfMm(marginMm) <= 0 || filledDepthMm <= 0) return fail(describeWideMargin(geometry, marginMm));
+  if (geometry.filledHalfMm(marginMm) <= 0 || filledDepthMm <= 0)
+    return fail(describeWideMargin(geometry, marginMm));
   const perimeterMm = innerPerimeterMm(filledDepthMm, settledThicknessMm);
   if (perimeterMm <= 0) {
     const message =
@@ -95,10 +104,16 @@ function innerPerimeterMm(filledDepthMm: number, thicknessMm: number): number {
   return 2 * filledDepthMm - Math.PI * thicknessMm;
 }
 
-function integrateMl(geometry: FoldGeometry, marginMm: number, thicknessMm: number, plumpness: number): number {
+function integrateMl(
+  geometry: FoldGeometry,
+  marginMm: number,
+  thicknessMm: number,
+  plumpness: number,
+): number {
   const halfMm = geometry.filledHalfMm(marginMm);
   const sliceMm2 = (xMm: number) =>
-    solveFilledSection(innerPerimeterMm(geometry.filledDepthMm(xMm, marginMm), thicknessMm), plumpness).areaMm2;
+    solveFilledSection(innerPerimeterMm(geometry.filledDepthMm(xMm, marginMm), thicknessMm), plumpness)
+      .areaMm2;
   // x = half · sin u takes the steepness out of a round end.
   const at = (u: number) => sliceMm2(halfMm * Math.sin(u)) * halfMm * Math.cos(u);
   const step = Math.PI / 2 / SIMPSON_STEPS;

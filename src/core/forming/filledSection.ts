@@ -21,7 +21,13 @@ export interface FilledSection {
 export function solveFilledSection(perimeterMm: number, plumpness: number): FilledSection {
   const arcHalfAngle = Math.PI * plumpness;
   if (perimeterMm <= 0 || arcHalfAngle === 0) {
-    return { footMm: Math.max(perimeterMm, 0) / 2, heightMm: 0, areaMm2: 0, arcRadiusMm: Infinity, arcHalfAngle: 0 };
+    return {
+      footMm: Math.max(perimeterMm, 0) / 2,
+      heightMm: 0,
+      areaMm2: 0,
+      arcRadiusMm: Infinity,
+      arcHalfAngle: 0,
+    };
   }
   const arcRadiusMm = perimeterMm / (2 * (arcHalfAngle + Math.sin(arcHalfAngle)));
   return {

@@ -76,7 +76,7 @@ function foldInHalf(foldMm: number, lengthMm: number): FoldGeometry {
     foldMm,
     depthMm,
     seamMm: foldMm + 2 * depthMm,
-    filledHalfMm: (marginMm) => Math.min(foldMm / 2, depthMm) - marginMm > 0 ? foldMm / 2 - marginMm : 0,
+    filledHalfMm: (marginMm) => (Math.min(foldMm / 2, depthMm) - marginMm > 0 ? foldMm / 2 - marginMm : 0),
     filledDepthMm: (_xMm, marginMm) => Math.max(depthMm - marginMm, 0),
     edgePoints: [
       [foldMm / 2, 0],

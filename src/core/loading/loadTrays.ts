@@ -42,7 +42,12 @@ const RIM_SHARE_OF_SPACING = 0.5;
 export function loadTrays(request: TrayRequest): Result<TrayLoading, TrayFault> {
   const { pieces, footprint, spacingMm, tray, traysPerLoad } = request;
   requireThat("pieces", pieces, Number.isInteger(pieces) && pieces >= 1, "a whole number ≥ 1");
-  requireThat("traysPerLoad", traysPerLoad, Number.isInteger(traysPerLoad) && traysPerLoad >= 1, "a whole number ≥ 1");
+  requireThat(
+    "traysPerLoad",
+    traysPerLoad,
+    Number.isInteger(traysPerLoad) && traysPerLoad >= 1,
+    "a whole number ≥ 1",
+  );
   const layout = layOutRows({
     outline: { kind: "rectangle", ...footprint },
     sheet: tray,

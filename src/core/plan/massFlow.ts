@@ -9,7 +9,9 @@ export function computeMassFlow(lines: readonly PiecePlan[]): MassFlow {
   return {
     doughG: sum(({ cut }) => cut.doughG),
     blanksG: sum(({ cut }) => cut.blanksG),
-    rerolledG: sum(({ cut }) => cut.sheets.filter(({ pass }) => pass > 0).reduce((total, { doughG }) => total + doughG, 0)),
+    rerolledG: sum(({ cut }) =>
+      cut.sheets.filter(({ pass }) => pass > 0).reduce((total, { doughG }) => total + doughG, 0),
+    ),
     trimLeftG: sum(({ cut }) => cut.trimLeftG),
     rollingLossG: sum(({ cut }) => cut.lossG),
     surplusBlanksG: sum(({ cut, made }) => (cut.count - made) * cut.blankG),

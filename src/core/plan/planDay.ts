@@ -29,7 +29,13 @@ export function planDay(book: DayBook): DayPlan {
     }
     works.push({ line: line.value, dough: makings.makings.dough, filling: makings.makings.filling });
     const { fault } = line.value.seal;
-    if (fault) problems.push({ station: "seal", pieceId: piece.id, stops: false, message: `${piece.name}: ${fault.message}` });
+    if (fault)
+      problems.push({
+        station: "seal",
+        pieceId: piece.id,
+        stops: false,
+        message: `${piece.name}: ${fault.message}`,
+      });
   }
 
   const lines = works.map(({ line }) => line);
@@ -41,8 +47,16 @@ export function planDay(book: DayBook): DayPlan {
   return {
     shaped: shapeBook(book, problems),
     lines: lines.map((line) => ({ ...line, readyMin: findReadyMin(line, tasks) })),
-    doughs: batchFormulas(works, ({ dough }) => dough, ({ line }) => line.cut.doughG),
-    fillings: batchFormulas(works, ({ filling }) => filling, ({ line }) => line.fillingG),
+    doughs: batchFormulas(
+      works,
+      ({ dough }) => dough,
+      ({ line }) => line.cut.doughG,
+    ),
+    fillings: batchFormulas(
+      works,
+      ({ filling }) => filling,
+      ({ line }) => line.fillingG,
+    ),
     oven,
     schedule,
     tasks,
@@ -76,7 +90,8 @@ function groupOrders({ orders, pieces }: DayBook): Map<Piece, Order[]> {
   return groups;
 }
 
-type Makings = { readonly ok: true; readonly makings: PieceMakings } | { readonly ok: false; readonly problem: Problem };
+type Makings =
+  { readonly ok: true; readonly makings: PieceMakings } | { readonly ok: false; readonly problem: Problem };
 
 function findMakings({ formulas }: DayBook, piece: Piece, oven: Oven | null): Makings {
   const stop = (station: Problem["station"], message: string): Makings => ({
@@ -87,7 +102,8 @@ function findMakings({ formulas }: DayBook, piece: Piece, oven: Oven | null): Ma
   if (!dough) return stop("mix", "no dough is chosen. Choose one in the piece.");
   if (!filling) return stop("mix", "no filling is chosen. Choose one in the piece.");
   for (const formula of [dough, filling]) {
-    if (computeTotalG(formula) <= 0) return stop("mix", `${formula.name} has no ingredients yet. Add its lines in Formulas.`);
+    if (computeTotalG(formula) <= 0)
+      return stop("mix", `${formula.name} has no ingredients yet. Add its lines in Formulas.`);
   }
   if (!oven) return stop("bake", "no oven is set up. Add one in Kit.");
   return { ok: true, makings: { piece, dough, filling, oven } };
@@ -145,7 +161,10 @@ function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[
 }
 
 /** When each order is complete: its pieces are baked in the order of the promises, load after load. */
-function findReadyMin({ piece, orders, loading }: PiecePlan, tasks: readonly DayTask[]): Record<string, number> {
+function findReadyMin(
+  { piece, orders, loading }: PiecePlan,
+  tasks: readonly DayTask[],
+): Record<string, number> {
   const ready: Record<string, number> = {};
   let needed = 0;
   for (const { id, count } of sortByPromise(orders)) {
@@ -169,11 +188,20 @@ function batchFormulas(
   return formulas.map((formula) => {
     const users = works.filter((work) => formulaOf(work) === formula);
     const usableG = users.reduce((sum, work) => sum + massGOf(work), 0);
-    return { formula, batch: scaleFormula(formula, usableG), pieceIds: users.map(({ line }) => line.piece.id) };
+    return {
+      formula,
+      batch: scaleFormula(formula, usableG),
+      pieceIds: users.map(({ line }) => line.piece.id),
+    };
   });
 }
 
-function computeTally(lines: readonly PiecePlan[], orders: readonly Order[], schedule: Schedule | null, openMin: number): Tally {
+function computeTally(
+  lines: readonly PiecePlan[],
+  orders: readonly Order[],
+  schedule: Schedule | null,
+  openMin: number,
+): Tally {
   const sum = (figure: (line: PiecePlan) => number) => lines.reduce((total, line) => total + figure(line), 0);
   return {
     doughG: sum(({ cut }) => cut.doughG),

@@ -22,7 +22,11 @@ export interface PieceMakings {
  * One kind of piece through fold, portion, cut, seal and trays.
  * @returns The plan, or the first problem that stops it.
  */
-export function planPiece(book: DayBook, makings: PieceMakings, orders: readonly Order[]): Result<PiecePlan, Problem> {
+export function planPiece(
+  book: DayBook,
+  makings: PieceMakings,
+  orders: readonly Order[],
+): Result<PiecePlan, Problem> {
   const { piece, dough, filling, oven } = makings;
   const stop = (station: Problem["station"], message: string) =>
     fail({ station, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` });
@@ -50,7 +54,10 @@ export function planPiece(book: DayBook, makings: PieceMakings, orders: readonly
   const cut = answers.value[piece.cutAim] ?? answers.value.leastDough;
 
   if (piece.ovenC > oven.maxC) {
-    return stop("bake", `${piece.ovenC} °C is ${piece.ovenC - oven.maxC} °C above what ${oven.name} reaches. Lower the heat or take another oven.`);
+    return stop(
+      "bake",
+      `${piece.ovenC} °C is ${piece.ovenC - oven.maxC} °C above what ${oven.name} reaches. Lower the heat or take another oven.`,
+    );
   }
   const loading = loadTrays({
     pieces: made,
@@ -94,24 +101,45 @@ function explainCut(piece: Piece, dough: Dough, cut: CutPlan, made: number, orde
   const firstCount = first.reduce((sum, { layout }) => sum + layout.count, 0);
   return [
     { text: `${ordered} ordered and ${piece.spares} spare`, figure: formatCount(made, "piece") },
-    { text: `one blank: ${describeOutline(piece.cut)} at ${formatLength(piece.thicknessMm)}, ${dough.densityGPerMl} g/ml`, figure: formatMass(cut.blankG) },
-    { text: `first rolling, ${formatCount(first.length, "sheet")}`, figure: formatCount(firstCount, "blank") },
+    {
+      text: `one blank: ${describeOutline(piece.cut)} at ${formatLength(piece.thicknessMm)}, ${dough.densityGPerMl} g/ml`,
+      figure: formatMass(cut.blankG),
+    },
+    {
+      text: `first rolling, ${formatCount(first.length, "sheet")}`,
+      figure: formatCount(firstCount, "blank"),
+    },
     ...cut.rerolls.map(({ pass, trimG, lossG }) => ({
       text: `re-roll ${pass}: ${formatMass(trimG)} of trim, ${formatMass(lossG)} lost to flour and pin`,
-      figure: formatCount(cut.sheets.filter((sheet) => sheet.pass === pass).reduce((sum, { layout }) => sum + layout.count, 0), "blank"),
+      figure: formatCount(
+        cut.sheets.filter((sheet) => sheet.pass === pass).reduce((sum, { layout }) => sum + layout.count, 0),
+        "blank",
+      ),
     })),
-    { text: "blanks + trim left + loss", figure: `${formatMass(cut.blanksG)} + ${formatMass(cut.trimLeftG)} + ${formatMass(cut.lossG)}` },
-    { text: "dough to mix; the blanks alone weigh", figure: `${formatMass(cut.doughG)}; ${formatMass(cut.leastDoughG)}` },
+    {
+      text: "blanks + trim left + loss",
+      figure: `${formatMass(cut.blanksG)} + ${formatMass(cut.trimLeftG)} + ${formatMass(cut.lossG)}`,
+    },
+    {
+      text: "dough to mix; the blanks alone weigh",
+      figure: `${formatMass(cut.doughG)}; ${formatMass(cut.leastDoughG)}`,
+    },
   ];
 }
 
 function explainPortion(piece: Piece, fold: Fold, portion: Portion, filling: Filling): WhyStep[] {
   return [
     { text: `the ${describeOutline(piece.cut)} cut relaxes to`, figure: describeOutline(fold.settledBlank) },
-    { text: `inside a ${formatLength(piece.marginMm)} margin the dough spans, fold to seam`, figure: formatLength(fold.depthMm - piece.marginMm) },
+    {
+      text: `inside a ${formatLength(piece.marginMm)} margin the dough spans, fold to seam`,
+      figure: formatLength(fold.depthMm - piece.marginMm),
+    },
     { text: `dough settles to`, figure: formatLength(fold.settledThicknessMm) },
     { text: "blown up round it would hold", figure: `${formatNumber(fold.mostMl, 1)} ml` },
-    { text: `at plumpness ${formatNumber(piece.plumpness * 100)} % it holds`, figure: `${formatNumber(portion.volumeMl, 1)} ml` },
+    {
+      text: `at plumpness ${formatNumber(piece.plumpness * 100)} % it holds`,
+      figure: `${formatNumber(portion.volumeMl, 1)} ml`,
+    },
     { text: `${filling.name} weighs ${filling.densityGPerMl} g/ml`, figure: formatMass(portion.massG) },
   ];
 }
@@ -119,8 +147,14 @@ function explainPortion(piece: Piece, fold: Fold, portion: Portion, filling: Fil
 function explainLoad(made: number, loading: TrayLoading, oven: Oven): WhyStep[] {
   const trays = loading.loads.reduce((sum, load) => sum + load.trays.length, 0);
   return [
-    { text: `on one ${oven.trayWidthMm} × ${oven.trayDepthMm} mm tray`, figure: formatCount(loading.perTray, "piece") },
+    {
+      text: `on one ${oven.trayWidthMm} × ${oven.trayDepthMm} mm tray`,
+      figure: formatCount(loading.perTray, "piece"),
+    },
     { text: `${made} pieces`, figure: formatCount(trays, "tray") },
-    { text: `${oven.name} bakes ${formatCount(oven.traysAtOnce, "tray")} at once`, figure: formatCount(loading.loads.length, "load") },
+    {
+      text: `${oven.name} bakes ${formatCount(oven.traysAtOnce, "tray")} at once`,
+      figure: formatCount(loading.loads.length, "load"),
+    },
   ];
 }

@@ -31,8 +31,18 @@ export function listTasks(works: readonly PieceWork[]): DraftTask[] {
   const doughs = [...new Map(works.map(({ dough }) => [dough.id, dough])).values()];
   const fillings = [...new Map(works.map(({ filling }) => [filling.id, filling])).values()];
   return [
-    ...doughs.map((dough) => handTask("mix", `mix:${dough.id}`, dough.mixMin, [], { formulaId: dough.id, label: `Mix ${dough.name}` })),
-    ...fillings.map((filling) => handTask("make", `make:${filling.id}`, filling.mixMin, [], { formulaId: filling.id, label: `Make ${filling.name}` })),
+    ...doughs.map((dough) =>
+      handTask("mix", `mix:${dough.id}`, dough.mixMin, [], {
+        formulaId: dough.id,
+        label: `Mix ${dough.name}`,
+      }),
+    ),
+    ...fillings.map((filling) =>
+      handTask("make", `make:${filling.id}`, filling.mixMin, [], {
+        formulaId: filling.id,
+        label: `Make ${filling.name}`,
+      }),
+    ),
     ...works.flatMap(listPieceTasks),
   ];
 }
@@ -57,7 +67,9 @@ function listPieceTasks({ line, dough, filling }: PieceWork): DraftTask[] {
     const after: TaskWait[] =
       sheet.pass === 0
         ? [wait(`mix:${dough.id}`, dough.restMin)]
-        : cut.sheets.flatMap((earlier, j) => (earlier.pass === sheet.pass - 1 ? [wait(rollId(piece.id, j), dough.rerollRestMin)] : []));
+        : cut.sheets.flatMap((earlier, j) =>
+            earlier.pass === sheet.pass - 1 ? [wait(rollId(piece.id, j), dough.rerollRestMin)] : [],
+          );
     const gatherMin = sheet.pass > 0 && firstOfPass ? craftHandTimes.perRerollMin : 0;
     const label = `Roll and cut ${sheet.pass > 0 ? `re-roll ${sheet.pass}` : `sheet ${i + 1}`}, ${piece.name}`;
     return handTask("roll", rollId(piece.id, i), estimateSheetMin(sheet) + gatherMin, after, {
@@ -87,9 +99,25 @@ function listPieceTasks({ line, dough, filling }: PieceWork): DraftTask[] {
       ],
       { ...facts, label: `Fill ${of}` },
     );
-    const close = handTask("seal", id("seal"), (load.pieces * seal.secondsPerPiece) / 60, [wait(id("fill"))], { ...facts, label: `Close ${of}` });
-    const bake = bakeTask(id("bake"), piece.bakeMin, piece.ovenC, [wait(id("seal"), piece.chillMin)], { ...facts, label: `Bake ${of}` });
-    const finish = handTask("finish", id("finish"), (load.pieces * FINISH_SECONDS_PER_PIECE) / 60, [wait(id("bake"), piece.coolMin)], { ...facts, label: `Set out ${of}` }, dueMin);
+    const close = handTask(
+      "seal",
+      id("seal"),
+      (load.pieces * seal.secondsPerPiece) / 60,
+      [wait(id("fill"))],
+      { ...facts, label: `Close ${of}` },
+    );
+    const bake = bakeTask(id("bake"), piece.bakeMin, piece.ovenC, [wait(id("seal"), piece.chillMin)], {
+      ...facts,
+      label: `Bake ${of}`,
+    });
+    const finish = handTask(
+      "finish",
+      id("finish"),
+      (load.pieces * FINISH_SECONDS_PER_PIECE) / 60,
+      [wait(id("bake"), piece.coolMin)],
+      { ...facts, label: `Set out ${of}` },
+      dueMin,
+    );
     return [fill, close, bake, finish];
   });
   return [...rolls, ...loads];
@@ -105,7 +133,9 @@ const stationOf: Record<TaskKind, DayTask["station"]> = {
   finish: "cool",
 };
 
-type Facts = Partial<Pick<DayTask, "pieceId" | "formulaId" | "index" | "pieces">> & { readonly label: string };
+type Facts = Partial<Pick<DayTask, "pieceId" | "formulaId" | "index" | "pieces">> & {
+  readonly label: string;
+};
 
 function draft(kind: TaskKind, facts: Facts, handsMin: number, schedule: ScheduleTask): DraftTask {
   return {
@@ -122,14 +152,27 @@ function draft(kind: TaskKind, facts: Facts, handsMin: number, schedule: Schedul
   };
 }
 
-function handTask(kind: TaskKind, id: string, minutes: number, after: readonly TaskWait[], facts: Facts, dueMin: number | null = null): DraftTask {
+function handTask(
+  kind: TaskKind,
+  id: string,
+  minutes: number,
+  after: readonly TaskWait[],
+  facts: Facts,
+  dueMin: number | null = null,
+): DraftTask {
   const durationMin = Math.max(Math.ceil(minutes), 1);
   const uses = [{ resourceId: HANDS, fromMin: 0, toMin: durationMin }];
   return draft(kind, facts, durationMin, { id, durationMin, uses, after, dueMin, heatC: null });
 }
 
 /** The oven is taken from the first tray in to the last tray out; hands only at either end. */
-function bakeTask(id: string, bakeMin: number, heatC: number, after: readonly TaskWait[], facts: Facts): DraftTask {
+function bakeTask(
+  id: string,
+  bakeMin: number,
+  heatC: number,
+  after: readonly TaskWait[],
+  facts: Facts,
+): DraftTask {
   const durationMin = Math.ceil(bakeMin) + 2 * OVEN_HANDLING_MIN;
   const uses = [
     { resourceId: OVEN, fromMin: 0, toMin: durationMin },
@@ -139,13 +182,21 @@ function bakeTask(id: string, bakeMin: number, heatC: number, after: readonly Ta
   return draft("bake", facts, 2 * OVEN_HANDLING_MIN, { id, durationMin, uses, after, dueMin: null, heatC });
 }
 
-const wait = (taskId: string, minWaitMin = 0, maxWaitMin: number | null = null): TaskWait => ({ taskId, minWaitMin, maxWaitMin });
+const wait = (taskId: string, minWaitMin = 0, maxWaitMin: number | null = null): TaskWait => ({
+  taskId,
+  minWaitMin,
+  maxWaitMin,
+});
 
 const rollId = (pieceId: string, sheet: number) => `roll:${pieceId}:${sheet + 1}`;
 
 function estimateSheetMin({ layout }: CutSheet): number {
   const areaM2 = (layout.sheet.widthMm * layout.sheet.heightMm) / 1e6;
-  return craftHandTimes.perSheetMin + areaM2 * craftHandTimes.rollingMinPerM2 + (layout.count * craftHandTimes.perBlankS) / 60;
+  return (
+    craftHandTimes.perSheetMin +
+    areaM2 * craftHandTimes.rollingMinPerM2 +
+    (layout.count * craftHandTimes.perBlankS) / 60
+  );
 }
 
 /** Sheets that supply the pieces from `from` up to `to`, cut in order. */
@@ -165,7 +216,9 @@ export function sortByPromise(orders: readonly Order[]): Order[] {
 
 /** When each piece is promised, in the order of baking: the earliest promise first, spares with the last. */
 function spreadDues({ orders, made }: PiecePlan): number[] {
-  const dues = sortByPromise(orders).flatMap(({ count, dueMin }) => Array.from({ length: count }, () => dueMin));
+  const dues = sortByPromise(orders).flatMap(({ count, dueMin }) =>
+    Array.from({ length: count }, () => dueMin),
+  );
   const last = dues.at(-1) ?? 0;
   return [...dues, ...Array.from({ length: made - dues.length }, () => last)];
 }

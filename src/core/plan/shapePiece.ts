@@ -18,17 +18,32 @@ export interface ShapedPiece {
 }
 
 /** What a piece's dough and filling ids stand for; null where nothing is chosen. */
-export function findFormulas(piece: Piece, formulas: readonly Formula[]): { dough: Dough | null; filling: Filling | null } {
+export function findFormulas(
+  piece: Piece,
+  formulas: readonly Formula[],
+): { dough: Dough | null; filling: Filling | null } {
   return {
-    dough: formulas.find((formula): formula is Dough => formula.kind === "dough" && formula.id === piece.doughId) ?? null,
-    filling: formulas.find((formula): formula is Filling => formula.kind === "filling" && formula.id === piece.fillingId) ?? null,
+    dough:
+      formulas.find(
+        (formula): formula is Dough => formula.kind === "dough" && formula.id === piece.doughId,
+      ) ?? null,
+    filling:
+      formulas.find(
+        (formula): formula is Filling => formula.kind === "filling" && formula.id === piece.fillingId,
+      ) ?? null,
   };
 }
 
 /** Fold, portion, seam and mass of one piece, or the problem that stops it. */
 export function shapePiece(piece: Piece, dough: Dough, filling: Filling): Result<ShapedPiece, Problem> {
   const fold = computeFold({ ...piece, springBackShare: dough.springBackShare });
-  if (!fold.ok) return fail({ station: "fill", pieceId: piece.id, stops: true, message: `${piece.name}: ${fold.failure.message}` });
+  if (!fold.ok)
+    return fail({
+      station: "fill",
+      pieceId: piece.id,
+      stops: true,
+      message: `${piece.name}: ${fold.failure.message}`,
+    });
   const portion = computePortion(fold.value.capacityMl, filling.densityGPerMl);
   const blankG = (computeAreaMm2(piece.cut) * piece.thicknessMm * dough.densityGPerMl) / 1000;
   const rawPieceG = blankG + portion.massG;

@@ -1,4 +1,10 @@
-import { computeChangeoverMin, type PlacedTask, type ScheduleProblem, type ScheduleResource, type ScheduleTask } from "./problem";
+import {
+  computeChangeoverMin,
+  type PlacedTask,
+  type ScheduleProblem,
+  type ScheduleResource,
+  type ScheduleTask,
+} from "./problem";
 
 interface Block {
   readonly startMin: number;
@@ -24,7 +30,9 @@ export interface PlacingRules {
  */
 export function placeTasks(problem: ScheduleProblem, rules: PlacingRules): Map<string, PlacedTask> {
   const resources = new Map(problem.resources.map((resource) => [resource.id, resource]));
-  const blocks = new Map<string, Block[]>(problem.resources.map(({ id, heater }) => [id, startBlocks(heater, rules)]));
+  const blocks = new Map<string, Block[]>(
+    problem.resources.map(({ id, heater }) => [id, startBlocks(heater, rules)]),
+  );
   const placed = new Map<string, PlacedTask>();
   const open = new Set(problem.tasks);
   while (open.size > 0) {
@@ -35,7 +43,10 @@ export function placeTasks(problem: ScheduleProblem, rules: PlacingRules): Map<s
       const ranks = rules.rank(task, earliestMin);
       if (!next || comesFirst(ranks, next.ranks)) next = { task, earliestMin, ranks };
     }
-    if (!next) throw new RangeError(`placeTasks: tasks wait for each other: ${[...open].map(({ id }) => id).join(", ")}`);
+    if (!next)
+      throw new RangeError(
+        `placeTasks: tasks wait for each other: ${[...open].map(({ id }) => id).join(", ")}`,
+      );
     const { task } = next;
     const startMin = findFreeStart(task, next.earliestMin, blocks, resources, rules.mirrored);
     for (const use of task.uses) {
@@ -56,7 +67,11 @@ function startBlocks(heater: ScheduleResource["heater"], { coldUntilMin }: Placi
 }
 
 /** Earliest start by waits and release, or null while something it waits for is not placed. */
-function findEarliest(task: ScheduleTask, placed: ReadonlyMap<string, PlacedTask>, releaseMin: number): number | null {
+function findEarliest(
+  task: ScheduleTask,
+  placed: ReadonlyMap<string, PlacedTask>,
+  releaseMin: number,
+): number | null {
   let earliestMin = releaseMin;
   for (const { taskId, minWaitMin } of task.after) {
     const other = placed.get(taskId);
@@ -80,7 +95,7 @@ function findFreeStart(
   mirrored: boolean,
 ): number {
   let startMin = earliestMin;
-  for (let moved = true; moved; ) {
+  for (let moved = true; moved;) {
     moved = false;
     for (const { resourceId, fromMin, toMin } of task.uses) {
       const resource = resources.get(resourceId);
@@ -89,7 +104,8 @@ function findFreeStart(
       for (const block of lane) {
         const gapBefore = findGapMin(resource, block.heatC, task.heatC, mirrored);
         const gapAfter = findGapMin(resource, task.heatC, block.heatC, mirrored);
-        const clear = startMin + fromMin >= block.endMin + gapBefore || startMin + toMin + gapAfter <= block.startMin;
+        const clear =
+          startMin + fromMin >= block.endMin + gapBefore || startMin + toMin + gapAfter <= block.startMin;
         if (clear) continue;
         startMin = block.endMin + gapBefore - fromMin;
         moved = true;
@@ -99,7 +115,14 @@ function findFreeStart(
   return startMin;
 }
 
-function findGapMin({ heater }: ScheduleResource, earlierC: number | null, laterC: number | null, mirrored: boolean): number {
+function findGapMin(
+  { heater }: ScheduleResource,
+  earlierC: number | null,
+  laterC: number | null,
+  mirrored: boolean,
+): number {
   if (!heater || earlierC === null || laterC === null) return 0;
-  return mirrored ? computeChangeoverMin(heater, laterC, earlierC) : computeChangeoverMin(heater, earlierC, laterC);
+  return mirrored
+    ? computeChangeoverMin(heater, laterC, earlierC)
+    : computeChangeoverMin(heater, earlierC, laterC);
 }

@@ -27,7 +27,11 @@ export interface ScheduleTask {
 /** Something one task at a time can use. A heater also has to be brought from one temperature to the next. */
 export interface ScheduleResource {
   readonly id: string;
-  readonly heater: { readonly restC: number; readonly heatUpCPerMin: number; readonly coolDownCPerMin: number } | null;
+  readonly heater: {
+    readonly restC: number;
+    readonly heatUpCPerMin: number;
+    readonly coolDownCPerMin: number;
+  } | null;
 }
 
 export interface ScheduleProblem {

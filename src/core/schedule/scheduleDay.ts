@@ -24,7 +24,14 @@ const MENDING_ROUNDS = 40;
  */
 export function scheduleDay(problem: ScheduleProblem): Schedule {
   if (problem.tasks.length === 0) {
-    return { placed: [], heaterStarts: [], startMin: problem.openMin, endMin: problem.openMin, late: [], brokenWaits: [] };
+    return {
+      placed: [],
+      heaterStarts: [],
+      startMin: problem.openMin,
+      endMin: problem.openMin,
+      late: [],
+      brokenWaits: [],
+    };
   }
   const leadMin = computeLeadMin(problem);
   const byLead: PlacingRules["rank"] = (task, earliestMin) => [earliestMin, -(leadMin.get(task.id) ?? 0)];
@@ -118,7 +125,10 @@ function mirrorProblem(problem: ScheduleProblem): ScheduleProblem {
 
 function flip(placed: ReadonlyMap<string, PlacedTask>): Map<string, PlacedTask> {
   return new Map(
-    [...placed].map(([id, { taskId, startMin, endMin }]) => [id, { taskId, startMin: -endMin, endMin: -startMin }]),
+    [...placed].map(([id, { taskId, startMin, endMin }]) => [
+      id,
+      { taskId, startMin: -endMin, endMin: -startMin },
+    ]),
   );
 }
 
@@ -159,19 +169,30 @@ function describe(problem: ScheduleProblem, placedById: ReadonlyMap<string, Plac
   return {
     placed,
     heaterStarts,
-    startMin: Math.min(...placed.map(({ startMin }) => startMin), ...heaterStarts.map(({ lightMin }) => lightMin)),
+    startMin: Math.min(
+      ...placed.map(({ startMin }) => startMin),
+      ...heaterStarts.map(({ lightMin }) => lightMin),
+    ),
     endMin: Math.max(...placed.map(({ endMin }) => endMin)),
     late,
     brokenWaits,
   };
 }
 
-function findHeaterStarts(problem: ScheduleProblem, placedById: ReadonlyMap<string, PlacedTask>): HeaterStart[] {
+function findHeaterStarts(
+  problem: ScheduleProblem,
+  placedById: ReadonlyMap<string, PlacedTask>,
+): HeaterStart[] {
   return problem.resources.flatMap(({ id, heater }) => {
     if (!heater) return [];
     const uses = problem.tasks
-      .filter(({ heatC, uses: taskUses }) => heatC !== null && taskUses.some(({ resourceId }) => resourceId === id))
-      .map(({ id: taskId, heatC }) => ({ firstUseMin: placedById.get(taskId)?.startMin ?? 0, heatC: heatC ?? heater.restC }))
+      .filter(
+        ({ heatC, uses: taskUses }) => heatC !== null && taskUses.some(({ resourceId }) => resourceId === id),
+      )
+      .map(({ id: taskId, heatC }) => ({
+        firstUseMin: placedById.get(taskId)?.startMin ?? 0,
+        heatC: heatC ?? heater.restC,
+      }))
       .sort((a, b) => a.firstUseMin - b.firstUseMin);
     const [first] = uses;
     if (!first) return [];

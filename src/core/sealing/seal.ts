@@ -18,7 +18,14 @@ export const crimps: readonly Crimp[] = [
   { id: "pinched", name: "Pinched", needsMarginMm: 8, pitchMm: 12, markName: "pinches", secondsPerMark: 0.5 },
   // One press of a four-pronged fork closes about its own width.
   { id: "forked", name: "Forked", needsMarginMm: 10, pitchMm: 20, markName: "presses", secondsPerMark: 0.8 },
-  { id: "rolled", name: "Rolled edge", needsMarginMm: 12, pitchMm: 25, markName: "turns", secondsPerMark: 1.4 },
+  {
+    id: "rolled",
+    name: "Rolled edge",
+    needsMarginMm: 12,
+    pitchMm: 25,
+    markName: "turns",
+    secondsPerMark: 1.4,
+  },
   // Each pleat is a thumb's width folded over the one before.
   { id: "rope", name: "Rope", needsMarginMm: 12, pitchMm: 10, markName: "pleats", secondsPerMark: 0.9 },
 ];

@@ -30,13 +30,18 @@ export function parseAmount(text: string, rule: AmountRule): Result<Amount, stri
   const unit = split.value.unit ?? units.find(({ id }) => id === rule.bareUnit);
   if (!unit) throw new RangeError(`parseAmount: no unit has the id ${rule.bareUnit}`);
   if (unit.dimension !== rule.dimension) {
-    return fail(`${unit.spellings[0]} measures ${unit.dimension}; a ${rule.dimension} is needed (${listNames(rule, units)}).`);
+    return fail(
+      `${unit.spellings[0]} measures ${unit.dimension}; a ${rule.dimension} is needed (${listNames(rule, units)}).`,
+    );
   }
   if (number.value < 0 && rule.dimension !== "temperature") return fail(`“${shown}” is below zero.`);
   return ok({ text: shown, value: number.value * unit.factor + unit.offset });
 }
 
-function splitUnit(shown: string, units: readonly Unit[]): Result<{ numberText: string; unit: Unit | null }, string> {
+function splitUnit(
+  shown: string,
+  units: readonly Unit[],
+): Result<{ numberText: string; unit: Unit | null }, string> {
   const match = /^(.*[\d½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞])\s*(.*)$/.exec(shown);
   if (!match) return fail(shown === "" ? "Enter an amount." : `“${shown.slice(0, 24)}” has no number in it.`);
   const [, numberText = "", unitText = ""] = match;

@@ -32,7 +32,9 @@ export function parseNumber(text: string): Result<number, string> {
   if (shown === "") return fail("Enter a number.");
   if (shown.length > MAX_NUMBER_CHARACTERS) return fail(`“${shown.slice(0, 12)}…” is too long for a number.`);
   if (/^\d{1,3},\d{3}$/.test(shown)) {
-    return fail(`“${shown}” could be ${shown.replace(",", "")} or ${shown.replace(",", ".")}: write one of them.`);
+    return fail(
+      `“${shown}” could be ${shown.replace(",", "")} or ${shown.replace(",", ".")}: write one of them.`,
+    );
   }
   const plain = shown
     .replace(/[−–]/g, "-")
@@ -42,7 +44,8 @@ export function parseNumber(text: string): Result<number, string> {
     .replace(/^(\d+)-(?=\d+\/)/, "$1 ")
     .trim()
     .replace(/\s+/g, " ");
-  if (!/^-?(\d+(\.\d+)?|\.\d+|\d+ \d+\/\d+|\d+\/\d+)$/.test(plain)) return fail(`“${shown}” is not a number.`);
+  if (!/^-?(\d+(\.\d+)?|\.\d+|\d+ \d+\/\d+|\d+\/\d+)$/.test(plain))
+    return fail(`“${shown}” is not a number.`);
   if (/\/0+$/.test(plain)) return fail(`“${shown}” divides by zero.`);
   return ok(new Fraction(plain).valueOf());
 }

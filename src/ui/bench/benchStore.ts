@@ -1,7 +1,13 @@
 import { createStore } from "zustand/vanilla";
 import type { DayBook, DayPlan } from "@/core/plan";
 import type { Result } from "@/core/result";
-import { recordKinds, type RecordChange, type RecordKind, type RecordTypes, type StoredRecord } from "@/schemas/recordKinds";
+import {
+  recordKinds,
+  type RecordChange,
+  type RecordKind,
+  type RecordTypes,
+  type StoredRecord,
+} from "@/schemas/recordKinds";
 import { toDayBook } from "@/schemas/toDayBook";
 
 /** A record as the screen wants it; null takes it away. */
@@ -9,7 +15,12 @@ export type Edit = { [K in RecordKind]: { kind: K; id: string; record: RecordTyp
 
 /** Why nothing of a save was written. */
 export type SaveFault =
-  | { readonly kind: "stale"; readonly changed: RecordKind; readonly id: string; readonly current: StoredRecord | null }
+  | {
+      readonly kind: "stale";
+      readonly changed: RecordKind;
+      readonly id: string;
+      readonly current: StoredRecord | null;
+    }
   | { readonly kind: "refused"; readonly message: string };
 
 export type SaveChanges = (changes: readonly RecordChange[]) => Promise<Result<readonly number[], SaveFault>>;
@@ -74,7 +85,9 @@ const keyOf = ({ kind, id }: { kind: RecordKind; id: string }) => `${kind}:${id}
 
 /** State of one open day: records, plan, undo and saving. The server's versions are kept apart from the edits. */
 export function createBenchStore(input: BenchInput) {
-  const versions = new Map(input.records.map(({ kind, record, version }) => [keyOf({ kind, id: record.id }), version]));
+  const versions = new Map(
+    input.records.map(({ kind, record, version }) => [keyOf({ kind, id: record.id }), version]),
+  );
   const dirty = new Map<string, { kind: RecordKind; id: string }>();
   let past: Step[] = [];
   let future: Step[] = [];
@@ -100,13 +113,17 @@ export function createBenchStore(input: BenchInput) {
         const plan = await input.planBook(book);
         if (plan) set({ plan });
       } catch (error) {
-        set({ save: { kind: "failed", message: `${toMessage(error)} Reload the page: what is saved stays.` } });
+        set({
+          save: { kind: "failed", message: `${toMessage(error)} Reload the page: what is saved stays.` },
+        });
       }
     };
     const remember = (step: Step) => {
       const last = past.at(-1);
       const sameGesture = last && step.atMs - last.atMs < ONE_GESTURE_MS && sameKeys(last.after, step.after);
-      past = sameGesture ? [...past.slice(0, -1), { ...step, before: last.before }] : [...past, step].slice(-MAX_STEPS);
+      past = sameGesture
+        ? [...past.slice(0, -1), { ...step, before: last.before }]
+        : [...past, step].slice(-MAX_STEPS);
       future = [];
       set({ canUndo: true, canRedo: false });
     };
@@ -116,7 +133,8 @@ export function createBenchStore(input: BenchInput) {
       dirty.clear();
       const changes = toChanges(sent, get().records, versions);
       set({ save: { kind: "saving" } });
-      const keepDirty = () => sent.forEach((entry) => dirty.set(keyOf(entry), dirty.get(keyOf(entry)) ?? entry));
+      const keepDirty = () =>
+        sent.forEach((entry) => dirty.set(keyOf(entry), dirty.get(keyOf(entry)) ?? entry));
       try {
         const saved = await input.saveChanges(changes);
         if (saved.ok) {
@@ -127,14 +145,21 @@ export function createBenchStore(input: BenchInput) {
         keepDirty();
         const fault = saved.failure;
         if (fault.kind === "refused") return set({ save: { kind: "failed", message: fault.message } });
-        const mine = changes.find((change) => keyOf(change) === keyOf({ kind: fault.changed, id: fault.id }))?.record ?? null;
+        const mine =
+          changes.find((change) => keyOf(change) === keyOf({ kind: fault.changed, id: fault.id }))?.record ??
+          null;
         set({
           conflict: { kind: fault.changed, id: fault.id, theirs: fault.current, mine },
           save: { kind: "failed", message: "Changed on another screen. Choose which to keep." },
         });
       } catch {
         keepDirty();
-        set({ save: { kind: "failed", message: "Not saved: Tezgah did not answer. It is kept here and tried again." } });
+        set({
+          save: {
+            kind: "failed",
+            message: "Not saved: Tezgah did not answer. It is kept here and tried again.",
+          },
+        });
         timer = setTimeout(() => void get().flush(), RETRY_DELAY_MS);
       }
     };
@@ -204,7 +229,10 @@ function toMessage(error: unknown): string {
 }
 
 function sameKeys(left: readonly Edit[], right: readonly Edit[]): boolean {
-  return left.length === right.length && left.every((edit, i) => right[i] !== undefined && keyOf(edit) === keyOf(right[i]));
+  return (
+    left.length === right.length &&
+    left.every((edit, i) => right[i] !== undefined && keyOf(edit) === keyOf(right[i]))
+  );
 }
 
 function findEdit(records: readonly StoredRecord[], kind: RecordKind, id: string): Edit {

@@ -7,6 +7,7 @@ import { useBench } from "./BenchProvider";
 export function usePieceEdit(piece: Piece) {
   const edit = useBench((state) => state.edit);
   return {
-    editPiece: (fields: Partial<Piece>) => edit([{ kind: "piece", id: piece.id, record: { ...piece, ...fields } }]),
+    editPiece: (fields: Partial<Piece>) =>
+      edit([{ kind: "piece", id: piece.id, record: { ...piece, ...fields } }]),
   };
 }

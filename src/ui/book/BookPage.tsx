@@ -14,7 +14,10 @@ export function BookPage() {
   const { book, date, edit } = useBench((state) => state);
   const router = useRouter();
   const { pieces, formulas } = book;
-  const [dough, filling] = [formulas.find(({ kind }) => kind === "dough"), formulas.find(({ kind }) => kind === "filling")];
+  const [dough, filling] = [
+    formulas.find(({ kind }) => kind === "dough"),
+    formulas.find(({ kind }) => kind === "filling"),
+  ];
 
   const addFormula = (kind: "dough" | "filling") => {
     const formula = newFormula(kind);
@@ -33,7 +36,8 @@ export function BookPage() {
     edit(edits);
     router.push(`/day/${date}/piece/${piece.id}`);
   };
-  const row = "touch flex items-baseline gap-3 rounded-lg border border-base-300 bg-base-100 px-4 py-2.5 hover:border-primary";
+  const row =
+    "touch flex items-baseline gap-3 rounded-lg border border-base-300 bg-base-100 px-4 py-2.5 hover:border-primary";
   return (
     <div className="h-full overflow-y-auto p-5">
       <div className="mx-auto grid max-w-5xl gap-6 md:grid-cols-2">

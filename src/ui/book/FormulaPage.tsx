@@ -30,7 +30,9 @@ export function FormulaPage({ formulaId }: { readonly formulaId: string }) {
     );
   }
   const save = (next: Formula) => edit([{ kind: "formula", id: next.id, record: next }]);
-  const users = book.pieces.filter(({ doughId, fillingId }) => doughId === formula.id || fillingId === formula.id);
+  const users = book.pieces.filter(
+    ({ doughId, fillingId }) => doughId === formula.id || fillingId === formula.id,
+  );
   const remove = () => {
     edit([{ kind: "formula", id: formula.id, record: null }]);
     router.push(`/day/${date}/book`);
@@ -41,13 +43,30 @@ export function FormulaPage({ formulaId }: { readonly formulaId: string }) {
       surface={<Lines formula={formula} save={save} />}
       side={
         <>
-          <TextField label="Name" value={formula.name} check={checkName} onCommit={(name) => save({ ...formula, name })} />
-          <Dial limit={formulaLimits.densityGPerMl} value={formula.densityGPerMl} sliderMin={0.8} sliderMax={1.5} onChange={(densityGPerMl) => save({ ...formula, densityGPerMl })} />
-          {formula.kind === "dough" ? <DoughDials dough={formula} save={save} /> : <FillingDials filling={formula} save={save} />}
+          <TextField
+            label="Name"
+            value={formula.name}
+            check={checkName}
+            onCommit={(name) => save({ ...formula, name })}
+          />
+          <Dial
+            limit={formulaLimits.densityGPerMl}
+            value={formula.densityGPerMl}
+            sliderMin={0.8}
+            sliderMax={1.5}
+            onChange={(densityGPerMl) => save({ ...formula, densityGPerMl })}
+          />
+          {formula.kind === "dough" ? (
+            <DoughDials dough={formula} save={save} />
+          ) : (
+            <FillingDials filling={formula} save={save} />
+          )}
           <button type="button" className="btn touch text-error" disabled={users.length > 0} onClick={remove}>
             Remove this formula
           </button>
-          {users.length > 0 && <p className="quiet text-sm">Used by {users.map(({ name }) => name).join(", ")}.</p>}
+          {users.length > 0 && (
+            <p className="quiet text-sm">Used by {users.map(({ name }) => name).join(", ")}.</p>
+          )}
         </>
       }
     />
@@ -69,7 +88,11 @@ function Lines({ formula, save }: LinesProps) {
         {formula.name}
         <span className="figure ml-auto text-3xl">{formatMass(computeTotalG(formula))}</span>
       </h2>
-      {lines.length === 0 && <p className="quiet">What goes in? Write each ingredient with its weight: 500 g, 8 oz, 1½ lb, 0,25 kg.</p>}
+      {lines.length === 0 && (
+        <p className="quiet">
+          What goes in? Write each ingredient with its weight: 500 g, 8 oz, 1½ lb, 0,25 kg.
+        </p>
+      )}
       <ul className="flex flex-col gap-1.5">
         {lines.map((line) => (
           <li key={line.id} className="grid grid-cols-[7.5rem_minmax(0,1fr)_5rem_auto] items-start gap-2">
@@ -84,9 +107,20 @@ function Lines({ formula, save }: LinesProps) {
                 if ("massG" in grams) setLine(line.id, { amountText, massG: grams.massG });
               }}
             />
-            <TextField hideLabel label={`Name of ${line.name}`} value={line.name} check={checkName} onCommit={(name) => setLine(line.id, { name })} />
+            <TextField
+              hideLabel
+              label={`Name of ${line.name}`}
+              value={line.name}
+              check={checkName}
+              onCommit={(name) => setLine(line.id, { name })}
+            />
             <span className="figure quiet pt-2 text-right">{formatMass(line.massG)}</span>
-            <button type="button" className="btn btn-ghost touch px-2" aria-label={`Take out ${line.name}`} onClick={() => save({ ...formula, lines: lines.filter(({ id }) => id !== line.id) })}>
+            <button
+              type="button"
+              className="btn btn-ghost touch px-2"
+              aria-label={`Take out ${line.name}`}
+              onClick={() => save({ ...formula, lines: lines.filter(({ id }) => id !== line.id) })}
+            >
               <Trash2 size={20} aria-hidden />
             </button>
           </li>
@@ -120,8 +154,20 @@ function NewLine({ onAdd }: { readonly onAdd: (line: Formula["lines"][number]) =
   return (
     <form onSubmit={add} className="flex flex-col gap-1">
       <div className="grid grid-cols-[7.5rem_minmax(0,1fr)_auto] gap-2">
-        <input className="input figure w-full" aria-label="Amount of the new ingredient" placeholder="250 g" value={amount} onChange={(event) => setAmount(event.target.value)} />
-        <input className="input w-full" aria-label="Name of the new ingredient" placeholder="flour" value={name} onChange={(event) => setName(event.target.value)} />
+        <input
+          className="input figure w-full"
+          aria-label="Amount of the new ingredient"
+          placeholder="250 g"
+          value={amount}
+          onChange={(event) => setAmount(event.target.value)}
+        />
+        <input
+          className="input w-full"
+          aria-label="Name of the new ingredient"
+          placeholder="flour"
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
         <button className="btn btn-primary touch">Add</button>
       </div>
       {fault && (
@@ -136,23 +182,81 @@ function NewLine({ onAdd }: { readonly onAdd: (line: Formula["lines"][number]) =
 function DoughDials({ dough, save }: { readonly dough: Dough; readonly save: (formula: Formula) => void }) {
   return (
     <>
-      <Dial limit={formulaLimits.restMin} value={dough.restMin} sliderMax={240} onChange={(restMin) => save({ ...dough, restMin })} />
-      <Dial limit={formulaLimits.springBackShare} value={dough.springBackShare} sliderMax={0.15} hint="how much a blank shrinks after cutting" onChange={(springBackShare) => save({ ...dough, springBackShare })} />
-      <Dial limit={formulaLimits.rerollLimit} value={dough.rerollLimit} onChange={(rerollLimit) => save({ ...dough, rerollLimit })} />
-      <Dial limit={formulaLimits.rerollLossShare} value={dough.rerollLossShare} sliderMax={0.15} onChange={(rerollLossShare) => save({ ...dough, rerollLossShare })} />
-      <Dial limit={formulaLimits.rerollRestMin} value={dough.rerollRestMin} sliderMax={120} onChange={(rerollRestMin) => save({ ...dough, rerollRestMin })} />
-      <Dial limit={formulaLimits.benchLimitMin} value={dough.benchLimitMin} sliderMax={180} onChange={(benchLimitMin) => save({ ...dough, benchLimitMin })} />
-      <Dial limit={formulaLimits.mixMin} value={dough.mixMin} sliderMax={60} onChange={(mixMin) => save({ ...dough, mixMin })} />
+      <Dial
+        limit={formulaLimits.restMin}
+        value={dough.restMin}
+        sliderMax={240}
+        onChange={(restMin) => save({ ...dough, restMin })}
+      />
+      <Dial
+        limit={formulaLimits.springBackShare}
+        value={dough.springBackShare}
+        sliderMax={0.15}
+        hint="how much a blank shrinks after cutting"
+        onChange={(springBackShare) => save({ ...dough, springBackShare })}
+      />
+      <Dial
+        limit={formulaLimits.rerollLimit}
+        value={dough.rerollLimit}
+        onChange={(rerollLimit) => save({ ...dough, rerollLimit })}
+      />
+      <Dial
+        limit={formulaLimits.rerollLossShare}
+        value={dough.rerollLossShare}
+        sliderMax={0.15}
+        onChange={(rerollLossShare) => save({ ...dough, rerollLossShare })}
+      />
+      <Dial
+        limit={formulaLimits.rerollRestMin}
+        value={dough.rerollRestMin}
+        sliderMax={120}
+        onChange={(rerollRestMin) => save({ ...dough, rerollRestMin })}
+      />
+      <Dial
+        limit={formulaLimits.benchLimitMin}
+        value={dough.benchLimitMin}
+        sliderMax={180}
+        onChange={(benchLimitMin) => save({ ...dough, benchLimitMin })}
+      />
+      <Dial
+        limit={formulaLimits.mixMin}
+        value={dough.mixMin}
+        sliderMax={60}
+        onChange={(mixMin) => save({ ...dough, mixMin })}
+      />
     </>
   );
 }
 
-function FillingDials({ filling, save }: { readonly filling: Filling; readonly save: (formula: Formula) => void }) {
+function FillingDials({
+  filling,
+  save,
+}: {
+  readonly filling: Filling;
+  readonly save: (formula: Formula) => void;
+}) {
   return (
     <>
-      <Dial limit={formulaLimits.makingLossShare} value={filling.makingLossShare} sliderMax={0.5} hint="boils away or stays in the pan" onChange={(makingLossShare) => save({ ...filling, makingLossShare })} />
-      <Dial limit={formulaLimits.coolMin} value={filling.coolMin} sliderMax={240} hint="it meets the dough cold" onChange={(coolMin) => save({ ...filling, coolMin })} />
-      <Dial limit={formulaLimits.mixMin} value={filling.mixMin} sliderMax={60} onChange={(mixMin) => save({ ...filling, mixMin })} />
+      <Dial
+        limit={formulaLimits.makingLossShare}
+        value={filling.makingLossShare}
+        sliderMax={0.5}
+        hint="boils away or stays in the pan"
+        onChange={(makingLossShare) => save({ ...filling, makingLossShare })}
+      />
+      <Dial
+        limit={formulaLimits.coolMin}
+        value={filling.coolMin}
+        sliderMax={240}
+        hint="it meets the dough cold"
+        onChange={(coolMin) => save({ ...filling, coolMin })}
+      />
+      <Dial
+        limit={formulaLimits.mixMin}
+        value={filling.mixMin}
+        sliderMax={60}
+        onChange={(mixMin) => save({ ...filling, mixMin })}
+      />
     </>
   );
 }

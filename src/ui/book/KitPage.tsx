@@ -47,28 +47,74 @@ function BenchCard({ bench }: { readonly bench: Bench }) {
       <h2 id="bench" className="text-2xl">
         Bench
       </h2>
-      <Dial limit={benchLimits.widthMm} value={bench.widthMm} sliderMax={3000} onChange={(widthMm) => save({ widthMm })} />
-      <Dial limit={benchLimits.depthMm} value={bench.depthMm} sliderMax={1200} onChange={(depthMm) => save({ depthMm })} />
-      <Dial limit={sheetWidth} value={bench.sheetMaxWidthMm} hint="what you can roll evenly and still reach over" onChange={(sheetMaxWidthMm) => save({ sheetMaxWidthMm })} />
-      <Dial limit={sheetDepth} value={bench.sheetMaxDepthMm} onChange={(sheetMaxDepthMm) => save({ sheetMaxDepthMm })} />
+      <Dial
+        limit={benchLimits.widthMm}
+        value={bench.widthMm}
+        sliderMax={3000}
+        onChange={(widthMm) => save({ widthMm })}
+      />
+      <Dial
+        limit={benchLimits.depthMm}
+        value={bench.depthMm}
+        sliderMax={1200}
+        onChange={(depthMm) => save({ depthMm })}
+      />
+      <Dial
+        limit={sheetWidth}
+        value={bench.sheetMaxWidthMm}
+        hint="what you can roll evenly and still reach over"
+        onChange={(sheetMaxWidthMm) => save({ sheetMaxWidthMm })}
+      />
+      <Dial
+        limit={sheetDepth}
+        value={bench.sheetMaxDepthMm}
+        onChange={(sheetMaxDepthMm) => save({ sheetMaxDepthMm })}
+      />
     </section>
   );
 }
 
 function OvenCard({ oven }: { readonly oven: Oven }) {
   const edit = useBench((state) => state.edit);
-  const save = (fields: Partial<Oven>) => edit([{ kind: "oven", id: oven.id, record: { ...oven, ...fields } }]);
+  const save = (fields: Partial<Oven>) =>
+    edit([{ kind: "oven", id: oven.id, record: { ...oven, ...fields } }]);
   return (
     <section aria-labelledby="oven" className="flex flex-col gap-3">
       <h2 id="oven" className="text-2xl">
         Oven and trays
       </h2>
       <TextField label="Name" value={oven.name} check={checkName} onCommit={(name) => save({ name })} />
-      <Dial limit={ovenLimits.traysAtOnce} value={oven.traysAtOnce} sliderMax={12} hint="over all decks or shelves" onChange={(traysAtOnce) => save({ traysAtOnce })} />
-      <Dial limit={ovenLimits.trayWidthMm} value={oven.trayWidthMm} sliderMax={800} onChange={(trayWidthMm) => save({ trayWidthMm })} />
-      <Dial limit={ovenLimits.trayDepthMm} value={oven.trayDepthMm} sliderMax={800} onChange={(trayDepthMm) => save({ trayDepthMm })} />
-      <Dial limit={ovenLimits.heatUpCPerMin} value={oven.heatUpCPerMin} sliderMax={30} onChange={(heatUpCPerMin) => save({ heatUpCPerMin })} />
-      <Dial limit={ovenLimits.coolDownCPerMin} value={oven.coolDownCPerMin} sliderMax={15} onChange={(coolDownCPerMin) => save({ coolDownCPerMin })} />
+      <Dial
+        limit={ovenLimits.traysAtOnce}
+        value={oven.traysAtOnce}
+        sliderMax={12}
+        hint="over all decks or shelves"
+        onChange={(traysAtOnce) => save({ traysAtOnce })}
+      />
+      <Dial
+        limit={ovenLimits.trayWidthMm}
+        value={oven.trayWidthMm}
+        sliderMax={800}
+        onChange={(trayWidthMm) => save({ trayWidthMm })}
+      />
+      <Dial
+        limit={ovenLimits.trayDepthMm}
+        value={oven.trayDepthMm}
+        sliderMax={800}
+        onChange={(trayDepthMm) => save({ trayDepthMm })}
+      />
+      <Dial
+        limit={ovenLimits.heatUpCPerMin}
+        value={oven.heatUpCPerMin}
+        sliderMax={30}
+        onChange={(heatUpCPerMin) => save({ heatUpCPerMin })}
+      />
+      <Dial
+        limit={ovenLimits.coolDownCPerMin}
+        value={oven.coolDownCPerMin}
+        sliderMax={15}
+        onChange={(coolDownCPerMin) => save({ coolDownCPerMin })}
+      />
       <Dial limit={ovenLimits.maxC} value={oven.maxC} onChange={(maxC) => save({ maxC })} />
     </section>
   );
@@ -81,7 +127,9 @@ function CutterDrawer() {
   const add = (event: FormEvent) => {
     event.preventDefault();
     const amount = parseAmount(typed, { dimension: "length", system: "metric", bareUnit: "mm" });
-    const problem = amount.ok ? describeLimitFault(amount.value.value, pieceLimits.diameterMm) : amount.failure;
+    const problem = amount.ok
+      ? describeLimitFault(amount.value.value, pieceLimits.diameterMm)
+      : amount.failure;
     setFault(problem);
     if (!amount.ok || problem) return;
     const cutter = newCutter(Number(amount.value.value.toFixed(1)));
@@ -98,7 +146,12 @@ function CutterDrawer() {
           <li key={cutter.id} className="flex items-center gap-3 border-b border-base-300">
             <span>{cutter.name}</span>
             <span className="figure ml-auto">{describeOutline(cutter.outline)}</span>
-            <button type="button" className="btn btn-ghost touch px-2" aria-label={`Take ${cutter.name} out of the drawer`} onClick={() => edit([{ kind: "cutter", id: cutter.id, record: null }])}>
+            <button
+              type="button"
+              className="btn btn-ghost touch px-2"
+              aria-label={`Take ${cutter.name} out of the drawer`}
+              onClick={() => edit([{ kind: "cutter", id: cutter.id, record: null }])}
+            >
               <Trash2 size={20} aria-hidden />
             </button>
           </li>
@@ -106,7 +159,13 @@ function CutterDrawer() {
       </ul>
       <form onSubmit={add} className="flex flex-col gap-1">
         <div className="flex gap-2">
-          <input className="input w-full" aria-label="Diameter of the new round cutter" placeholder="85 mm or 3½ in" value={typed} onChange={(event) => setTyped(event.target.value)} />
+          <input
+            className="input w-full"
+            aria-label="Diameter of the new round cutter"
+            placeholder="85 mm or 3½ in"
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
+          />
           <button className="btn btn-primary touch whitespace-nowrap">Add a round cutter</button>
         </div>
         {fault && (

@@ -34,7 +34,13 @@ export function PiecePage({ pieceId }: { readonly pieceId: string }) {
       </p>
     );
   }
-  return <StationLayout label={piece.name} surface={<PieceSurface piece={piece} />} side={<PieceDials piece={piece} />} />;
+  return (
+    <StationLayout
+      label={piece.name}
+      surface={<PieceSurface piece={piece} />}
+      side={<PieceDials piece={piece} />}
+    />
+  );
 }
 
 function PieceSurface({ piece }: { readonly piece: Piece }) {
@@ -53,8 +59,16 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
           <div className="flex flex-wrap items-baseline gap-x-8 gap-y-1">
             <Fact label="filling" value={formatMass(shaped.portion.massG)} note={shaped.portion.spoons} />
             <Fact label="dough" value={formatMass(shaped.blankG)} note="one blank" />
-            <Fact label="baked" value={formatMass(shaped.bakedPieceG)} note={`${formatMass(shaped.rawPieceG)} raw`} />
-            <Fact label={shaped.seal.crimp.markName} value={String(shaped.seal.marks)} note={`${Math.round(shaped.seal.seamMm)} mm of seam`} />
+            <Fact
+              label="baked"
+              value={formatMass(shaped.bakedPieceG)}
+              note={`${formatMass(shaped.rawPieceG)} raw`}
+            />
+            <Fact
+              label={shaped.seal.crimp.markName}
+              value={String(shaped.seal.marks)}
+              note={`${Math.round(shaped.seal.seamMm)} mm of seam`}
+            />
           </div>
           <div className="grid min-h-0 flex-1 gap-4 md:grid-cols-2">
             <div className="min-h-[220px]">
@@ -70,7 +84,15 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
   );
 }
 
-function Fact({ label, value, note }: { readonly label: string; readonly value: string; readonly note: string }) {
+function Fact({
+  label,
+  value,
+  note,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly note: string;
+}) {
   return (
     <p className="flex flex-col">
       <span className="quiet text-sm">{label}</span>
@@ -134,16 +156,45 @@ function PieceDials({ piece }: { readonly piece: Piece }) {
   return (
     <>
       <TextField label="Name" value={piece.name} check={checkName} onCommit={(name) => editPiece({ name })} />
-      <Choice legend="Folded to a" value={piece.form} onChange={(form) => editPiece({ form, cut: toOutline(form, piece.cut) })} options={forms} />
+      <Choice
+        legend="Folded to a"
+        value={piece.form}
+        onChange={(form) => editPiece({ form, cut: toOutline(form, piece.cut) })}
+        options={forms}
+      />
       <CutSizeDials piece={piece} />
-      <Dial limit={pieceLimits.thicknessMm} value={piece.thicknessMm} sliderMax={8} onChange={(thicknessMm) => editPiece({ thicknessMm })} />
-      <Dial limit={pieceLimits.marginMm} value={piece.marginMm} sliderMax={30} onChange={(marginMm) => editPiece({ marginMm })} />
-      <Dial limit={pieceLimits.plumpness} value={piece.plumpness} onChange={(plumpness) => editPiece({ plumpness })} />
+      <Dial
+        limit={pieceLimits.thicknessMm}
+        value={piece.thicknessMm}
+        sliderMax={8}
+        onChange={(thicknessMm) => editPiece({ thicknessMm })}
+      />
+      <Dial
+        limit={pieceLimits.marginMm}
+        value={piece.marginMm}
+        sliderMax={30}
+        onChange={(marginMm) => editPiece({ marginMm })}
+      />
+      <Dial
+        limit={pieceLimits.plumpness}
+        value={piece.plumpness}
+        onChange={(plumpness) => editPiece({ plumpness })}
+      />
       {formulaSelect("dough", piece.doughId, (doughId) => editPiece({ doughId }))}
       {formulaSelect("filling", piece.fillingId, (fillingId) => editPiece({ fillingId }))}
-      <Choice legend="Crimp" value={piece.crimp} onChange={(crimp) => editPiece({ crimp })} options={crimps.map(({ id, name }) => ({ id, title: name }))} />
+      <Choice
+        legend="Crimp"
+        value={piece.crimp}
+        onChange={(crimp) => editPiece({ crimp })}
+        options={crimps.map(({ id, name }) => ({ id, title: name }))}
+      />
       <Dial limit={pieceLimits.ovenC} value={piece.ovenC} onChange={(ovenC) => editPiece({ ovenC })} />
-      <Dial limit={pieceLimits.bakeMin} value={piece.bakeMin} sliderMax={60} onChange={(bakeMin) => editPiece({ bakeMin })} />
+      <Dial
+        limit={pieceLimits.bakeMin}
+        value={piece.bakeMin}
+        sliderMax={60}
+        onChange={(bakeMin) => editPiece({ bakeMin })}
+      />
       <div className="flex flex-wrap gap-2">
         <button type="button" className="btn touch" onClick={duplicate}>
           Make another like it

@@ -24,7 +24,16 @@ function newDough(): Dough {
 }
 
 function newFilling(): Filling {
-  return { kind: "filling", id: createId("filling"), name: "New filling", lines: [], densityGPerMl: 1.05, mixMin: 15, makingLossShare: 0, coolMin: 30 };
+  return {
+    kind: "filling",
+    id: createId("filling"),
+    name: "New filling",
+    lines: [],
+    densityGPerMl: 1.05,
+    mixMin: 15,
+    makingLossShare: 0,
+    coolMin: 30,
+  };
 }
 
 /** A half-moon of middling size to begin with. */

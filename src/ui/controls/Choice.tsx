@@ -23,7 +23,13 @@ export function Choice<T extends string>({ legend, options, value, onChange }: P
             key={id}
             className="touch flex cursor-pointer flex-col rounded-lg border-2 border-base-300 bg-base-100 px-2.5 py-1.5 has-checked:border-primary has-checked:bg-base-200 has-focus-visible:outline-3 has-focus-visible:outline-primary"
           >
-            <input type="radio" name={legend} className="sr-only" checked={id === value} onChange={() => onChange(id)} />
+            <input
+              type="radio"
+              name={legend}
+              className="sr-only"
+              checked={id === value}
+              onChange={() => onChange(id)}
+            />
             <span className={figure ? "text-sm" : "my-auto text-center"}>{title}</span>
             {figure && <span className="figure text-lg leading-6">{figure}</span>}
             {note && <span className="quiet text-xs">{note}</span>}

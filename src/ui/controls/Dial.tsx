@@ -48,7 +48,7 @@ export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Pro
         <label htmlFor={id}>{limit.label}</label>
         <input
           id={id}
-          className="dial-figure figure ml-auto text-xl"
+          className="dial-figure figure ml-auto text-xl leading-7"
           inputMode="decimal"
           value={shown}
           aria-invalid={fault !== null}
@@ -61,7 +61,7 @@ export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Pro
       </div>
       <input
         type="range"
-        className="range range-sm dial-range my-1.5"
+        className="range range-xs dial-range my-2"
         aria-label={`${limit.label}, slider`}
         min={sliderMin ?? limit.min}
         max={sliderMax ?? limit.max}
@@ -77,7 +77,7 @@ export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Pro
           {fault}
         </p>
       ) : (
-        hint && <p className="quiet text-sm">{hint}</p>
+        hint && <p className="quiet -mt-1 text-sm leading-4">{hint}</p>
       )}
     </div>
   );
@@ -91,7 +91,8 @@ function toText(value: number, isShare: boolean): string {
 
 function parseTyped(text: string, limit: Limit, isShare: boolean): { value: number } | { fault: string } {
   const bare = text.replace("%", "");
-  const parsed = limit.unit === "mm" || limit.unit === "°C" ? parseWithUnit(text, limit.unit) : parseNumber(bare);
+  const parsed =
+    limit.unit === "mm" || limit.unit === "°C" ? parseWithUnit(text, limit.unit) : parseNumber(bare);
   if (!parsed.ok) return { fault: parsed.failure };
   const value = isShare ? parsed.value / PERCENT : parsed.value;
   const percent: Limit = { ...limit, unit: "%", min: limit.min * PERCENT, max: limit.max * PERCENT };
@@ -100,7 +101,10 @@ function parseTyped(text: string, limit: Limit, isShare: boolean): { value: numb
 }
 
 function parseWithUnit(text: string, unit: "mm" | "°C") {
-  const rule = unit === "mm" ? ({ dimension: "length", bareUnit: "mm" } as const) : ({ dimension: "temperature", bareUnit: "c" } as const);
+  const rule =
+    unit === "mm"
+      ? ({ dimension: "length", bareUnit: "mm" } as const)
+      : ({ dimension: "temperature", bareUnit: "c" } as const);
   const amount = parseAmount(text, { ...rule, system: "metric" });
   return amount.ok ? { ok: true as const, value: Number(amount.value.value.toFixed(2)) } : amount;
 }

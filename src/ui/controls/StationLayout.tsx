@@ -16,7 +16,10 @@ export function StationLayout({ surface, side, label }: Props) {
         {surface}
       </section>
       {side && (
-        <aside aria-label="Dials" className="flex flex-col gap-3 border-base-300 bg-base-100 p-4 lg:w-[370px] lg:shrink-0 lg:overflow-y-auto lg:border-l lg:p-5">
+        <aside
+          aria-label="Dials"
+          className="flex flex-col gap-2.5 border-base-300 bg-base-100 p-4 lg:w-[370px] lg:shrink-0 lg:overflow-y-auto lg:border-l lg:p-5"
+        >
           {side}
         </aside>
       )}

@@ -10,10 +10,19 @@ interface Props {
   readonly onCommit: (text: string) => void;
   readonly hideLabel?: boolean;
   readonly className?: string;
+  readonly inputClassName?: string;
 }
 
 /** A line of text that is passed on when it is left or Enter is pressed, and keeps what was typed till then. */
-export function TextField({ label, value, check, onCommit, hideLabel = false, className = "" }: Props) {
+export function TextField({
+  label,
+  value,
+  check,
+  onCommit,
+  hideLabel = false,
+  className = "",
+  inputClassName = "",
+}: Props) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const fault = typed === null ? null : check(typed);
@@ -29,7 +38,7 @@ export function TextField({ label, value, check, onCommit, hideLabel = false, cl
       </label>
       <input
         id={id}
-        className="input w-full"
+        className={`input w-full ${inputClassName}`}
         value={typed ?? value}
         aria-invalid={fault !== null}
         aria-describedby={fault ? `${id}-fault` : undefined}

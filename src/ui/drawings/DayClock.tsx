@@ -9,13 +9,23 @@ interface Props {
   readonly onSelect: (taskId: string) => void;
 }
 
-/** Drawing units: one a minute along, these across. */
-const LANE = { axis: 26, heat: 96, oven: 58, hands: 46, gap: 14 };
-const LEFT = 6;
-/** A label is written in a bar only if it has this much room, min. */
-const LABEL_FROM_MIN = 18;
+/** Drawing units are about a pixel on a tablet: the whole day across WIDTH, the lanes these high. */
+const WIDTH = 880;
+const LANE = { axis: 26, heat: 118, oven: 74, hands: 52, gap: 12 };
+const LEFT = 8;
+/** A bar this wide holds a figure and its heat; this wide, a letter. */
+const NOTE_FROM = 44;
+const LETTER_FROM = 11;
 
-const handLetters: Record<TaskKind, string> = { mix: "M", make: "M", roll: "R", fill: "F", seal: "S", bake: "", finish: "C" };
+const handLetters: Record<TaskKind, string> = {
+  mix: "M",
+  make: "M",
+  roll: "R",
+  fill: "F",
+  seal: "S",
+  bake: "",
+  finish: "C",
+};
 
 /** The day as lanes against the clock: the oven with its heat behind its loads, and one pair of hands. */
 export function DayClock({ plan, selectedId, onSelect }: Props) {
@@ -24,7 +34,8 @@ export function DayClock({ plan, selectedId, onSelect }: Props) {
   const fromMin = Math.floor((schedule.startMin - 5) / 30) * 30;
   const toMin = Math.ceil((schedule.endMin + 5) / 30) * 30;
   const span = toMin - fromMin;
-  const x = (minute: number) => LEFT + minute - fromMin;
+  const perMin = (WIDTH - 2 * LEFT) / span;
+  const x = (minute: number) => LEFT + (minute - fromMin) * perMin;
   const ovenTop = LANE.axis + 4;
   const handsTop = ovenTop + LANE.heat + LANE.gap;
   const height = handsTop + LANE.hands + 22;
@@ -34,12 +45,30 @@ export function DayClock({ plan, selectedId, onSelect }: Props) {
   const label = `Day from ${formatClock(schedule.startMin)} to ${formatClock(schedule.endMin)}: ${loads.length} oven loads, ${handTasks.length} jobs by hand`;
   return (
     <div className="overflow-x-auto">
-      <svg viewBox={`0 0 ${span + 2 * LEFT} ${height}`} className="min-w-[620px] w-full" role="group" aria-label={label}>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${height}`}
+        className="min-w-[620px] w-full"
+        role="group"
+        aria-label={label}
+      >
         {Array.from({ length: span / 30 + 1 }, (_, i) => fromMin + i * 30).map((minute) => (
           <g key={minute} aria-hidden>
-            <line x1={x(minute)} x2={x(minute)} y1={LANE.axis - 6} y2={height - 18} stroke="var(--color-base-300)" strokeWidth={minute % 60 === 0 ? 1 : 0.5} />
+            <line
+              x1={x(minute)}
+              x2={x(minute)}
+              y1={LANE.axis - 6}
+              y2={height - 18}
+              stroke="var(--color-base-300)"
+              strokeWidth={minute % 60 === 0 ? 1 : 0.5}
+            />
             {minute % 60 === 0 && (
-              <text className="figure" x={x(minute)} y={LANE.axis - 11} fontSize="12" textAnchor={minute === fromMin ? "start" : minute === toMin ? "end" : "middle"}>
+              <text
+                className="figure"
+                x={x(minute)}
+                y={LANE.axis - 11}
+                fontSize="14"
+                textAnchor={minute === fromMin ? "start" : minute === toMin ? "end" : "middle"}
+              >
                 {formatClock(minute)}
               </text>
             )}
@@ -51,6 +80,7 @@ export function DayClock({ plan, selectedId, onSelect }: Props) {
             key={task.id}
             task={task}
             x={x(task.placed.startMin)}
+            width={(task.placed.endMin - task.placed.startMin) * perMin}
             y={ovenTop + LANE.heat - LANE.oven}
             height={LANE.oven - 4}
             fill="var(--dough-deep)"
@@ -65,20 +95,30 @@ export function DayClock({ plan, selectedId, onSelect }: Props) {
             key={task.id}
             task={task}
             x={x(task.placed.startMin)}
+            width={(task.placed.endMin - task.placed.startMin) * perMin}
             y={handsTop}
             height={LANE.hands}
-            fill={task.station === "mix" ? "var(--steel)" : task.station === "roll" ? "var(--dough)" : task.station === "cool" ? "var(--color-base-100)" : "var(--filling-soft)"}
+            fill={
+              task.station === "mix"
+                ? "var(--steel)"
+                : task.station === "roll"
+                  ? "var(--dough)"
+                  : task.station === "cool"
+                    ? "var(--color-base-100)"
+                    : "var(--filling-soft)"
+            }
             text={handLetters[task.kind]}
             note=""
             selected={task.id === selectedId}
             onSelect={onSelect}
           />
         ))}
-        <text x={LEFT + 3} y={ovenTop + 11} fontSize="11" fontWeight="700">
+        <text x={LEFT + 3} y={ovenTop + 12} fontSize="14" fontWeight="700">
           {oven.name}
         </text>
-        <text x={LEFT} y={height - 6} fontSize="10.5">
-          Hands: M mix or make · R roll and cut · F fill · S close the seam · C set out. Touch a bar for its figures.
+        <text x={LEFT} y={height - 5} fontSize="13">
+          Hands: M mix or make · R roll and cut · F fill · S close the seam · C set out. Touch a bar for its
+          figures.
         </text>
       </svg>
     </div>
@@ -94,6 +134,7 @@ interface BarProps {
   readonly task: DayTask;
   readonly x: number;
   readonly y: number;
+  readonly width: number;
   readonly height: number;
   readonly fill: string;
   readonly text: string;
@@ -102,9 +143,8 @@ interface BarProps {
   readonly onSelect: (taskId: string) => void;
 }
 
-function Bar({ task, x, y, height, fill, text, note, selected, onSelect }: BarProps) {
+function Bar({ task, x, y, width, height, fill, text, note, selected, onSelect }: BarProps) {
   const { startMin, endMin } = task.placed;
-  const width = endMin - startMin;
   return (
     <g
       role="button"
@@ -125,13 +165,20 @@ function Bar({ task, x, y, height, fill, text, note, selected, onSelect }: BarPr
         stroke={selected ? "var(--color-primary)" : "var(--dough-line)"}
         strokeWidth={selected ? 3 : 1}
       />
-      {width >= LABEL_FROM_MIN || (text.length === 1 && width >= 8) ? (
-        <text className="figure" x={x + width / 2} y={y + height / 2 - (note ? 5 : 0)} fontSize={note ? 15 : 11} textAnchor="middle" dominantBaseline="central">
+      {width >= (note ? NOTE_FROM : LETTER_FROM) && (
+        <text
+          className="figure"
+          x={x + width / 2}
+          y={y + height / 2 - (note ? 8 : 0)}
+          fontSize={note ? 20 : 13}
+          textAnchor="middle"
+          dominantBaseline="central"
+        >
           {text}
         </text>
-      ) : null}
-      {note && width >= LABEL_FROM_MIN && (
-        <text x={x + width / 2} y={y + height / 2 + 12} fontSize="9.5" textAnchor="middle">
+      )}
+      {note && width >= NOTE_FROM && (
+        <text x={x + width / 2} y={y + height / 2 + 15} fontSize="13" textAnchor="middle">
           {note}
         </text>
       )}
@@ -169,8 +216,16 @@ function HeatLine({ plan, x, heatY, floor }: HeatProps) {
     <g>
       <path d={`M${line} L${x(end)},${floor} Z`} fill="var(--heat-soft)" opacity="0.55" />
       <path d={`M${line}`} fill="none" stroke="var(--heat)" strokeWidth="2" />
-      <line x1={x(light.lightMin)} x2={x(light.lightMin)} y1={floor - 70} y2={floor} stroke="var(--heat)" strokeWidth="2" strokeDasharray="4 3" />
-      <text className="figure" x={x(light.lightMin) + 4} y={floor - 62} fontSize="12">
+      <line
+        x1={x(light.lightMin)}
+        x2={x(light.lightMin)}
+        y1={floor - 88}
+        y2={floor}
+        stroke="var(--heat)"
+        strokeWidth="2"
+        strokeDasharray="4 3"
+      />
+      <text className="figure" x={x(light.lightMin) - 5} y={floor - 78} fontSize="14" textAnchor="end">
         light {formatClock(light.lightMin)}
       </text>
     </g>

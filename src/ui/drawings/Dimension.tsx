@@ -25,7 +25,12 @@ export function Dimension({ from, to, at, edge, vertical = false, text, size }: 
   ];
   return (
     <g aria-hidden>
-      <path d={lines.map(([a, b]) => `M${a} L${b}`).join(" ")} stroke="currentColor" fill="none" vectorEffect="non-scaling-stroke" />
+      <path
+        d={lines.map(([a, b]) => `M${a} L${b}`).join(" ")}
+        stroke="currentColor"
+        fill="none"
+        vectorEffect="non-scaling-stroke"
+      />
       <text
         className="figure"
         fontSize={size}

@@ -21,13 +21,43 @@ export function FoldPlanDrawing({ fold, seal, name }: Props) {
       role="img"
       aria-label={`${name} from above: ${Math.round(footprint.widthMm)} by ${Math.round(footprint.heightMm)} millimetres, ${seal.marks} ${seal.crimp.markName}`}
     >
-      <polygon points={edgePoints.map((point) => point.join(",")).join(" ")} fill="var(--dough)" stroke="var(--dough-line)" strokeWidth="1.4" strokeLinejoin="round" />
+      <polygon
+        points={edgePoints.map((point) => point.join(",")).join(" ")}
+        fill="var(--dough)"
+        stroke="var(--dough-line)"
+        strokeWidth="1.4"
+        strokeLinejoin="round"
+      />
       {marks.map(({ x, y, inX, inY }, i) => (
-        <line key={i} x1={x} y1={y} x2={x + inX * marginMm * 0.8} y2={y + inY * marginMm * 0.8} stroke="var(--dough-line)" strokeWidth="1.1" strokeLinecap="round" />
+        <line
+          key={i}
+          x1={x}
+          y1={y}
+          x2={x + inX * marginMm * 0.8}
+          y2={y + inY * marginMm * 0.8}
+          stroke="var(--dough-line)"
+          strokeWidth="1.1"
+          strokeLinecap="round"
+        />
       ))}
       <line x1={-halfMm} x2={halfMm} y1="0" y2="0" stroke="var(--dough-line)" strokeWidth="2.2" />
-      <Dimension from={-halfMm} to={halfMm} at={footprint.heightMm + text * 1.8} edge={footprint.heightMm + text * 0.5} text={`${Math.round(footprint.widthMm)} mm`} size={text} />
-      <Dimension from={0} to={footprint.heightMm} at={-halfMm - text * 1.6} edge={-halfMm - text * 0.4} vertical text={`${Math.round(footprint.heightMm)}`} size={text} />
+      <Dimension
+        from={-halfMm}
+        to={halfMm}
+        at={footprint.heightMm + text * 1.8}
+        edge={footprint.heightMm + text * 0.5}
+        text={`${Math.round(footprint.widthMm)} mm`}
+        size={text}
+      />
+      <Dimension
+        from={0}
+        to={footprint.heightMm}
+        at={-halfMm - text * 1.6}
+        edge={-halfMm - text * 0.4}
+        vertical
+        text={`${Math.round(footprint.heightMm)}`}
+        size={text}
+      />
     </svg>
   );
 }

@@ -26,8 +26,9 @@ export function SectionDrawing({ fold, name }: Props) {
   const inner = `M0,0 A${arcRadiusMm},${arcRadiusMm} 0 ${large} 1 ${footMm},0 Z`;
   const centreY = arcRadiusMm * Math.cos(arcHalfAngle);
   const dx = Math.sqrt(Math.max(outerR ** 2 - (centreY - t) ** 2, 0));
-  const outer = `M${footMm / 2 - dx},${t} A${outerR},${outerR} 0 ${large} 1 ${footMm / 2 + dx},${t} Z`;
-  const text = Math.max((right - left) / 17, 3);
+  const outerLarge = centreY < t ? 1 : 0;
+  const outer = `M${footMm / 2 - dx},${t} A${outerR},${outerR} 0 ${outerLarge} 1 ${footMm / 2 + dx},${t} Z`;
+  const text = Math.max((right - left) / 21, 3);
   const top = -heightMm - t;
   return (
     <svg
@@ -43,14 +44,67 @@ export function SectionDrawing({ fold, name }: Props) {
           <circle cx="3.9" cy="3.8" r="0.7" fill="var(--filling)" />
         </pattern>
       </defs>
-      <line x1={left - text} x2={right + text} y1={t} y2={t} stroke="currentColor" vectorEffect="non-scaling-stroke" strokeWidth="2" />
-      <path d={outer} fill="var(--dough-deep)" stroke="var(--dough-line)" vectorEffect="non-scaling-stroke" strokeWidth="1.5" />
-      <rect x={footMm / 2 + Math.min(dx, footMm / 2)} y={-t} width={Math.max(footMm / 2 + marginMm - Math.min(dx, footMm / 2), 0)} height={2 * t} fill="var(--dough-deep)" stroke="var(--dough-line)" vectorEffect="non-scaling-stroke" strokeWidth="1.5" />
-      <line x1={footMm} x2={footMm + marginMm} y1={0} y2={0} stroke="var(--dough-line)" vectorEffect="non-scaling-stroke" strokeDasharray="4 3" />
+      <line
+        x1={left - text}
+        x2={right + text}
+        y1={t}
+        y2={t}
+        stroke="currentColor"
+        vectorEffect="non-scaling-stroke"
+        strokeWidth="2"
+      />
+      <path
+        d={outer}
+        fill="var(--dough-deep)"
+        stroke="var(--dough-line)"
+        vectorEffect="non-scaling-stroke"
+        strokeWidth="1.5"
+      />
+      <rect
+        x={footMm / 2 + Math.min(dx, footMm / 2)}
+        y={-t}
+        width={Math.max(footMm / 2 + marginMm - Math.min(dx, footMm / 2), 0)}
+        height={2 * t}
+        fill="var(--dough-deep)"
+        stroke="var(--dough-line)"
+        vectorEffect="non-scaling-stroke"
+        strokeWidth="1.5"
+      />
+      <line
+        x1={footMm}
+        x2={footMm + marginMm}
+        y1={0}
+        y2={0}
+        stroke="var(--dough-line)"
+        vectorEffect="non-scaling-stroke"
+        strokeDasharray="4 3"
+      />
       <path d={inner} fill={`url(#${dots})`} stroke="var(--filling)" vectorEffect="non-scaling-stroke" />
-      <Dimension from={top} to={t} at={left - text * 1.4} edge={left - text * 0.3} vertical text={`${Math.round(heightMm + 2 * t)} mm`} size={text} />
-      <Dimension from={0} to={footMm} at={t + text * 2} edge={t + text * 0.5} text={`${Math.round(footMm)}`} size={text} />
-      <Dimension from={footMm} to={footMm + marginMm} at={t + text * 2} edge={t + text * 0.5} text={`${Math.round(marginMm)}`} size={text} />
+      <Dimension
+        from={top}
+        to={t}
+        at={left - text * 1.4}
+        edge={left - text * 0.3}
+        vertical
+        text={`${Math.round(heightMm + 2 * t)} mm`}
+        size={text}
+      />
+      <Dimension
+        from={0}
+        to={footMm}
+        at={t + text * 2}
+        edge={t + text * 0.5}
+        text={`${Math.round(footMm)}`}
+        size={text}
+      />
+      <Dimension
+        from={footMm}
+        to={footMm + marginMm}
+        at={t + text * 2}
+        edge={t + text * 0.5}
+        text={`${Math.round(marginMm)}`}
+        size={text}
+      />
       <text x={footMm + marginMm / 2} y={t + text * 3.7} fontSize={text * 0.8} textAnchor="middle">
         margin
       </text>

@@ -54,14 +54,37 @@ export function SheetDrawing({ layout, outline, raggedMm, title, rerolled, limit
       {placements.map(({ xMm, yMm, turned }, i) => (
         <g key={i} transform={`translate(${xMm} ${yMm})`}>
           <Cut outline={outline} turned={turned} />
-          <text className="figure" fontSize={Math.min(text * 1.15, smallestSide(outline) / 2.6)} textAnchor="middle" dominantBaseline="central" style={{ fill: "var(--dough-line)" }}>
+          <text
+            className="figure"
+            fontSize={Math.min(text * 1.15, smallestSide(outline) / 2.6)}
+            textAnchor="middle"
+            dominantBaseline="central"
+            style={{ fill: "var(--dough-line)" }}
+          >
             {i + 1}
           </text>
         </g>
       ))}
-      <rect x={raggedMm} y={raggedMm} width={Math.max(widthMm - 2 * raggedMm, 0)} height={Math.max(heightMm - 2 * raggedMm, 0)} fill="none" stroke="var(--trim-line)" strokeDasharray="2 5" vectorEffect="non-scaling-stroke" />
+      <rect
+        x={raggedMm}
+        y={raggedMm}
+        width={Math.max(widthMm - 2 * raggedMm, 0)}
+        height={Math.max(heightMm - 2 * raggedMm, 0)}
+        fill="none"
+        stroke="var(--trim-line)"
+        strokeDasharray="2 5"
+        vectorEffect="non-scaling-stroke"
+      />
       <Dimension from={0} to={widthMm} at={-24} edge={-6} text={`${Math.round(widthMm)} mm`} size={text} />
-      <Dimension from={0} to={heightMm} at={-24} edge={-6} vertical text={`${Math.round(heightMm)} mm`} size={text} />
+      <Dimension
+        from={0}
+        to={heightMm}
+        at={-24}
+        edge={-6}
+        vertical
+        text={`${Math.round(heightMm)} mm`}
+        size={text}
+      />
       {onResize && (
         <g
           role="slider"
@@ -77,7 +100,12 @@ export function SheetDrawing({ layout, outline, raggedMm, title, rerolled, limit
         >
           <circle r={corner * 1.6} fill="transparent" />
           <circle r={corner} fill="var(--color-base-100)" stroke="var(--color-primary)" strokeWidth="4" />
-          <path d={`M${-corner * 0.4},${corner * 0.4} L${corner * 0.4},${-corner * 0.4}`} stroke="var(--color-primary)" strokeWidth="4" strokeLinecap="round" />
+          <path
+            d={`M${-corner * 0.4},${corner * 0.4} L${corner * 0.4},${-corner * 0.4}`}
+            stroke="var(--color-primary)"
+            strokeWidth="4"
+            strokeLinecap="round"
+          />
         </g>
       )}
     </svg>

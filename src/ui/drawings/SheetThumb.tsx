@@ -31,7 +31,9 @@ export function SheetThumb({ sheet, scale, selected, label, onSelect }: Props) {
       >
         {sheet.layout.count}
       </span>
-      <span className="quiet text-xs whitespace-nowrap">{rerolled ? `re-roll ${sheet.pass}` : "first rolling"}</span>
+      <span className="quiet text-xs whitespace-nowrap">
+        {rerolled ? `re-roll ${sheet.pass}` : "first rolling"}
+      </span>
     </button>
   );
 }

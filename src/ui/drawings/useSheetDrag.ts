@@ -35,7 +35,10 @@ export function useSheetDrag({ sheet, limit, onDrag }: DragInput) {
       onPointerMove(event: PointerEvent<SVGElement>) {
         const from = start.current;
         if (!from) return;
-        set(from.sheet.widthMm + (event.clientX - from.x) * from.mmPerPx, from.sheet.heightMm + (event.clientY - from.y) * from.mmPerPx);
+        set(
+          from.sheet.widthMm + (event.clientX - from.x) * from.mmPerPx,
+          from.sheet.heightMm + (event.clientY - from.y) * from.mmPerPx,
+        );
       },
       onPointerUp() {
         start.current = null;

@@ -1,6 +1,13 @@
 import type { DayBook, DayPlan, DayTask, PiecePlan } from "@/core/plan";
 import { describeOutline } from "@/core/shape";
-import { formatClock, formatCount, formatDuration, formatLength, formatMass, formatNumber } from "@/core/units";
+import {
+  formatClock,
+  formatCount,
+  formatDuration,
+  formatLength,
+  formatMass,
+  formatNumber,
+} from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
 import { SheetDrawing } from "../drawings/SheetDrawing";
 
@@ -19,7 +26,8 @@ export function DaySheet({ book, plan }: Props) {
         <p>{formatDayDate(book.day.date)}</p>
         {tally.startMin !== null && (
           <p className="figure ml-auto">
-            start {formatClock(tally.startMin)} · ready {tally.readyMin === null ? "" : formatClock(tally.readyMin)}
+            start {formatClock(tally.startMin)} · ready{" "}
+            {tally.readyMin === null ? "" : formatClock(tally.readyMin)}
           </p>
         )}
       </header>
@@ -28,7 +36,9 @@ export function DaySheet({ book, plan }: Props) {
           Decide: {message}
         </p>
       ))}
-      {plan.lines.length === 0 && <p className="my-4">Nothing is planned for this day yet: take an order first.</p>}
+      {plan.lines.length === 0 && (
+        <p className="my-4">Nothing is planned for this day yet: take an order first.</p>
+      )}
       <div className="mt-2 grid grid-cols-2 gap-x-6 gap-y-2">
         {[...plan.doughs, ...plan.fillings].map(({ formula, batch }) => (
           <section key={formula.id} className="break-inside-avoid">
@@ -73,10 +83,18 @@ function PieceBlock({ line }: { readonly line: PiecePlan }) {
             </caption>
             <thead>
               <tr className="border-b border-black text-left">
-                <th scope="col" className="font-normal">Sheet</th>
-                <th scope="col" className="font-normal">Roll to</th>
-                <th scope="col" className="text-right font-normal">Weigh</th>
-                <th scope="col" className="text-right font-normal">Cuts</th>
+                <th scope="col" className="font-normal">
+                  Sheet
+                </th>
+                <th scope="col" className="font-normal">
+                  Roll to
+                </th>
+                <th scope="col" className="text-right font-normal">
+                  Weigh
+                </th>
+                <th scope="col" className="text-right font-normal">
+                  Cuts
+                </th>
               </tr>
             </thead>
             <tbody>
@@ -96,12 +114,14 @@ function PieceBlock({ line }: { readonly line: PiecePlan }) {
             </tbody>
           </table>
           <p className="mt-1">
-            Fill <strong>{formatMass(portion.massG)}</strong> ({portion.spoons}), margin {formatLength(piece.marginMm)};{" "}
-            {seal.crimp.name.toLowerCase()}, {seal.marks} {seal.crimp.markName} on {formatNumber(fold.seamMm)} mm.
+            Fill <strong>{formatMass(portion.massG)}</strong> ({portion.spoons}), margin{" "}
+            {formatLength(piece.marginMm)}; {seal.crimp.name.toLowerCase()}, {seal.marks}{" "}
+            {seal.crimp.markName} on {formatNumber(fold.seamMm)} mm.
           </p>
           <p>
-            Chill {formatDuration(piece.chillMin)}. Bake {piece.bakeMin} min at {piece.ovenC} °C, {formatCount(loading.loads.length, "load")} of up to{" "}
-            {loading.loads[0]?.pieces}, {loading.perTray} to a tray. Cool {formatDuration(piece.coolMin)}.
+            Chill {formatDuration(piece.chillMin)}. Bake {piece.bakeMin} min at {piece.ovenC} °C,{" "}
+            {formatCount(loading.loads.length, "load")} of up to {loading.loads[0]?.pieces}, {loading.perTray}{" "}
+            to a tray. Cool {formatDuration(piece.coolMin)}.
           </p>
         </div>
         {largest && (
@@ -129,7 +149,12 @@ function Clock({ plan }: { readonly plan: DayPlan }) {
     endMin: null,
     label: `Light ${plan.oven?.name.toLowerCase() ?? "the oven"} to ${heatC} °C`,
   }));
-  const jobs = plan.tasks.map(({ id, placed, label }: DayTask) => ({ id, startMin: placed.startMin, endMin: placed.endMin, label }));
+  const jobs = plan.tasks.map(({ id, placed, label }: DayTask) => ({
+    id,
+    startMin: placed.startMin,
+    endMin: placed.endMin,
+    label,
+  }));
   const rows = [...lights, ...jobs].sort((a, b) => a.startMin - b.startMin);
   return (
     <section className="mt-4 border-t-2 border-black pt-1">
@@ -153,8 +178,8 @@ function Clock({ plan }: { readonly plan: DayPlan }) {
         </tbody>
       </table>
       <p className="mt-2">
-        Hot trays and boiling filling burn; raw egg and raw flour are not for tasting. For cooking through, cooling and keeping, your
-        local food code decides.
+        Hot trays and boiling filling burn; raw egg and raw flour are not for tasting. For cooking through,
+        cooling and keeping, your local food code decides.
       </p>
     </section>
   );

@@ -16,7 +16,13 @@ import { Tally } from "./Tally";
 type Panel = "find" | "keys" | "book" | null;
 
 /** The bench: strip and ribbon above, the station's surface, the tally below. */
-export function BenchShell({ dates, children }: { readonly dates: readonly DayName[]; readonly children: ReactNode }) {
+export function BenchShell({
+  dates,
+  children,
+}: {
+  readonly dates: readonly DayName[];
+  readonly children: ReactNode;
+}) {
   const [panel, setPanel] = useState<Panel>(null);
   const router = useRouter();
   const date = useBench((state) => state.date);
@@ -38,7 +44,11 @@ export function BenchShell({ dates, children }: { readonly dates: readonly DayNa
       <a href="#surface" className="btn btn-primary absolute -top-20 left-2 z-50 focus:top-2">
         To the work surface
       </a>
-      <Header onFind={() => setPanel("find")} onKeys={() => setPanel("keys")} onBook={() => setPanel("book")} />
+      <Header
+        onFind={() => setPanel("find")}
+        onKeys={() => setPanel("keys")}
+        onBook={() => setPanel("book")}
+      />
       <Suspense>
         <BenchStrip />
       </Suspense>

@@ -20,7 +20,7 @@ export function BenchStrip() {
 
   return (
     <nav aria-label="Stations" className="overflow-x-auto bg-(--steel)">
-      <ol className="grid min-w-[760px] grid-cols-7">
+      <ol className="grid min-w-[1060px] grid-cols-7">
         {listStationFacts(plan).map(({ id, name, figure, note, problems }, i) => {
           const href = `/day/${date}/${id}`;
           const active = pathname === href;
@@ -30,13 +30,16 @@ export function BenchStrip() {
                 ref={active ? current : null}
                 href={query ? `${href}?${query}` : href}
                 aria-current={active ? "page" : undefined}
-                className={`relative flex h-[88px] flex-col px-3 pt-2 -outline-offset-2 ${active ? "board border-t-4 border-primary pt-1" : "hover:bg-base-100"}`}
+                className={`relative flex h-[88px] flex-col border-t-4 px-3 pt-1 -outline-offset-2 ${active ? "board border-primary" : "border-transparent hover:bg-base-100"}`}
               >
                 <span className="flex items-center gap-2 text-[0.95rem] whitespace-nowrap">
                   <kbd className="key figure text-xs">{i + 1}</kbd>
                   <span className="figure font-medium">{name}</span>
                   {problems.length > 0 && (
-                    <span className="ml-auto text-error" title={problems.map(({ message }) => message).join("\n")}>
+                    <span
+                      className="ml-auto text-error"
+                      title={problems.map(({ message }) => message).join("\n")}
+                    >
                       <TriangleAlert size={20} aria-hidden />
                       <span className="sr-only">{problems.length} to decide</span>
                     </span>
@@ -49,7 +52,7 @@ export function BenchStrip() {
           );
         })}
       </ol>
-      <div className="min-w-[760px]">
+      <div className="min-w-[1060px]">
         <RibbonSlot />
       </div>
     </nav>

@@ -19,26 +19,45 @@ export function CommandList({ open, onClose }: { readonly open: boolean; readonl
   return (
     <Dialog open={open} onClose={onClose} title="Find">
       <Command label="Find" loop>
-        <Command.Input autoFocus placeholder="A piece, a formula, a station, a command" className="input w-full" />
+        <Command.Input
+          autoFocus
+          placeholder="A piece, a formula, a station, a command"
+          className="input w-full"
+        />
         <Command.List className="mt-2 max-h-[50dvh] overflow-y-auto">
           <Command.Empty className="quiet p-3">Nothing by that name.</Command.Empty>
           <Command.Group heading="Stations">
             {listStationFacts(plan).map(({ id, name }) => (
-              <Command.Item key={id} value={`station ${name}`} className={item} onSelect={go(`/day/${date}/${id}`)}>
+              <Command.Item
+                key={id}
+                value={`station ${name}`}
+                className={item}
+                onSelect={go(`/day/${date}/${id}`)}
+              >
                 {name}
               </Command.Item>
             ))}
           </Command.Group>
           <Command.Group heading="Pieces">
             {pickRecords(records, "piece").map(({ id, name }) => (
-              <Command.Item key={id} value={`piece ${name}`} className={item} onSelect={go(`/day/${date}/piece/${id}`)}>
+              <Command.Item
+                key={id}
+                value={`piece ${name}`}
+                className={item}
+                onSelect={go(`/day/${date}/piece/${id}`)}
+              >
                 {name}
               </Command.Item>
             ))}
           </Command.Group>
           <Command.Group heading="Formulas">
             {pickRecords(records, "formula").map(({ id, name }) => (
-              <Command.Item key={id} value={`formula ${name}`} className={item} onSelect={go(`/day/${date}/formula/${id}`)}>
+              <Command.Item
+                key={id}
+                value={`formula ${name}`}
+                className={item}
+                onSelect={go(`/day/${date}/formula/${id}`)}
+              >
                 {name}
               </Command.Item>
             ))}

@@ -33,7 +33,11 @@ export function ConflictDialog() {
               </tbody>
             </table>
           ) : (
-            <p>{conflict.theirs ? "You removed it here; it was changed there." : "It was removed there; you changed it here."}</p>
+            <p>
+              {conflict.theirs
+                ? "You removed it here; it was changed there."
+                : "It was removed there; you changed it here."}
+            </p>
           )}
           <div className="mt-4 flex flex-wrap gap-2">
             <button type="button" className="btn touch" onClick={() => resolve("theirs")}>

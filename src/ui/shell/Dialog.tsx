@@ -25,7 +25,12 @@ export function Dialog({ open, onClose, title, side = false, children }: Props) 
         <div className={`modal-box ${side ? "w-[min(92vw,26rem)]" : "max-w-xl"}`}>
           <div className="mb-3 flex items-center">
             <h2 className="text-xl">{title}</h2>
-            <button type="button" className="btn btn-ghost touch ml-auto px-2" aria-label="Close" onClick={onClose}>
+            <button
+              type="button"
+              className="btn btn-ghost touch ml-auto px-2"
+              aria-label="Close"
+              onClick={onClose}
+            >
               <X size={22} aria-hidden />
             </button>
           </div>

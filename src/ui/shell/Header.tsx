@@ -39,10 +39,18 @@ export function Header({ onFind, onKeys, onBook }: Props) {
           </IconButton>
         </span>
         <ThemeButton />
-        <button type="button" className="btn btn-ghost touch hidden px-2 font-normal lg:inline-flex" onClick={onFind}>
+        <button
+          type="button"
+          className="btn btn-ghost touch hidden px-2 font-normal lg:inline-flex"
+          onClick={onFind}
+        >
           <kbd className="key">/</kbd> find
         </button>
-        <button type="button" className="btn btn-ghost touch hidden px-2 font-normal lg:inline-flex" onClick={onKeys}>
+        <button
+          type="button"
+          className="btn btn-ghost touch hidden px-2 font-normal lg:inline-flex"
+          onClick={onKeys}
+        >
           <kbd className="key">?</kbd> keys
         </button>
         <button type="button" className="btn btn-ghost touch px-2 font-normal" onClick={onBook}>
@@ -62,7 +70,14 @@ interface IconButtonProps {
 
 function IconButton({ label, onPress, disabled = false, children }: IconButtonProps) {
   return (
-    <button type="button" className="btn btn-ghost touch px-2" aria-label={label} title={label} onClick={onPress} disabled={disabled}>
+    <button
+      type="button"
+      className="btn btn-ghost touch px-2"
+      aria-label={label}
+      title={label}
+      onClick={onPress}
+      disabled={disabled}
+    >
       {children}
     </button>
   );
@@ -73,7 +88,9 @@ const THEME_COOKIE_DAYS = 365;
 function ThemeButton() {
   const toggle = () => {
     const root = document.documentElement;
-    const dark = root.dataset.theme ? root.dataset.theme === "tezgah-night" : matchMedia("(prefers-color-scheme: dark)").matches;
+    const dark = root.dataset.theme
+      ? root.dataset.theme === "tezgah-night"
+      : matchMedia("(prefers-color-scheme: dark)").matches;
     const theme: Theme = dark ? "tezgah" : "tezgah-night";
     root.dataset.theme = theme;
     document.cookie = `${THEME_COOKIE}=${theme};path=/;max-age=${THEME_COOKIE_DAYS * 86_400};samesite=lax`;

@@ -13,17 +13,25 @@ const MAX_DAY_NAME = 80;
 /** A new day, empty or with this day's orders again. */
 export function NewDayForm({ onDone }: { readonly onDone: (date: string) => void }) {
   const { book, records, edit } = useBench((state) => state);
-  const [date, setDate] = useState(format(addDays(parse(book.day.date, "yyyy-MM-dd", new Date(0)), 7), "yyyy-MM-dd"));
+  const [date, setDate] = useState(
+    format(addDays(parse(book.day.date, "yyyy-MM-dd", new Date(0)), 7), "yyyy-MM-dd"),
+  );
   const [name, setName] = useState(book.day.name);
   const [repeat, setRepeat] = useState(true);
   const taken = pickRecords(records, "day").find((day) => day.date === date);
-  const fault = taken ? `${taken.name} has this date already. Choose another.` : name.trim() === "" ? "The day needs a name." : null;
+  const fault = taken
+    ? `${taken.name} has this date already. Choose another.`
+    : name.trim() === ""
+      ? "The day needs a name."
+      : null;
 
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (fault || date === "") return;
     const day = { id: createId("day"), date, name: name.trim(), openMin: book.day.openMin };
-    const orders = repeat ? book.orders.map((order) => ({ ...order, id: createId("order"), dayId: day.id })) : [];
+    const orders = repeat
+      ? book.orders.map((order) => ({ ...order, id: createId("order"), dayId: day.id }))
+      : [];
     const edits: Edit[] = [
       { kind: "day", id: day.id, record: day },
       ...orders.map((order): Edit => ({ kind: "order", id: order.id, record: order })),
@@ -35,14 +43,30 @@ export function NewDayForm({ onDone }: { readonly onDone: (date: string) => void
     <form className="mt-3 flex flex-col gap-2" onSubmit={submit}>
       <label className="flex flex-col gap-1">
         Date
-        <input type="date" className="input w-full" value={date} required onChange={(event) => setDate(event.target.value)} />
+        <input
+          type="date"
+          className="input w-full"
+          value={date}
+          required
+          onChange={(event) => setDate(event.target.value)}
+        />
       </label>
       <label className="flex flex-col gap-1">
         Name
-        <input className="input w-full" value={name} maxLength={MAX_DAY_NAME} onChange={(event) => setName(event.target.value)} />
+        <input
+          className="input w-full"
+          value={name}
+          maxLength={MAX_DAY_NAME}
+          onChange={(event) => setName(event.target.value)}
+        />
       </label>
       <label className="touch flex items-center gap-2">
-        <input type="checkbox" className="checkbox" checked={repeat} onChange={(event) => setRepeat(event.target.checked)} />
+        <input
+          type="checkbox"
+          className="checkbox"
+          checked={repeat}
+          onChange={(event) => setRepeat(event.target.checked)}
+        />
         with the {book.orders.length} orders of {book.day.name}
       </label>
       {fault && (

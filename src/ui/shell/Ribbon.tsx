@@ -39,9 +39,10 @@ export function Ribbon({ flow, pieces, date }: Props) {
     `L${x(5)},${top(used + filling)} C${x(5.4)},${top(used + filling)} ${x(5.6)},${top(doughBaked + fillingBaked)} ${x(6)},${top(doughBaked + fillingBaked)} ` +
     `L${x(7)},${top(doughBaked + fillingBaked)} L${x(7)},${top(doughBaked)} L${x(6)},${top(doughBaked)} ` +
     `C${x(5.6)},${top(doughBaked)} ${x(5.4)},${top(used)} ${x(5)},${top(used)} Z`;
-  const trimPath =
-    `M${x(2)},${top(dough)} C${x(2.4)},${top(dough)} ${x(2.6)},${top(used)} ${x(3)},${top(used)} ` +
-    `L${x(2.96)},${top(used)} C${x(2.7)},${top(Math.max(used, dough * 0.98))} ${x(2.5)},${top(dough + 3)} ${x(2.3)},${top(dough + 3)} Z`;
+  // What leaves is the wedge between the level before and the curve down to the level after.
+  const trimPath = `M${x(2)},${top(dough)} L${x(3)},${top(dough)} L${x(3)},${top(used)} C${x(2.6)},${top(used)} ${x(2.4)},${top(dough)} ${x(2)},${top(dough)} Z`;
+  const [before, after] = [used + filling, doughBaked + fillingBaked];
+  const waterPath = `M${x(5)},${top(before)} L${x(6)},${top(before)} L${x(6)},${top(after)} C${x(5.6)},${top(after)} ${x(5.4)},${top(before)} ${x(5)},${top(before)} Z`;
   const away = flow.trimLeftG + flow.rollingLossG + flow.surplusBlanksG;
   const label =
     `Mass of the day: ${formatMass(flow.doughG)} dough, ${formatMass(flow.blanksG)} in blanks, ` +
@@ -49,9 +50,35 @@ export function Ribbon({ flow, pieces, date }: Props) {
 
   return (
     <div className="relative h-[46px]">
-      <svg viewBox={`0 0 ${7 * COLUMN} ${HEIGHT}`} preserveAspectRatio="none" className="absolute inset-0 h-full w-full" role="img" aria-label={label}>
-        <path d={doughPath} fill="var(--dough-deep)" stroke="var(--dough-line)" vectorEffect="non-scaling-stroke" />
-        {away > 0 && <path d={trimPath} fill="none" stroke="var(--trim-line)" strokeDasharray="3 2" vectorEffect="non-scaling-stroke" />}
+      <svg
+        viewBox={`0 0 ${7 * COLUMN} ${HEIGHT}`}
+        preserveAspectRatio="none"
+        className="absolute inset-0 h-full w-full"
+        role="img"
+        aria-label={label}
+      >
+        <path
+          d={doughPath}
+          fill="var(--dough-deep)"
+          stroke="var(--dough-line)"
+          vectorEffect="non-scaling-stroke"
+        />
+        <defs>
+          <pattern
+            id="ribbon-trim"
+            width="3"
+            height="3"
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
+            <line x1="0" y1="0" x2="0" y2="3" stroke="var(--trim-line)" strokeWidth="1.6" />
+          </pattern>
+          <pattern id="ribbon-water" width="3" height="3" patternUnits="userSpaceOnUse">
+            <circle cx="1.5" cy="1.5" r="0.8" fill="var(--quiet)" />
+          </pattern>
+        </defs>
+        <path d={trimPath} fill="url(#ribbon-trim)" />
+        <path d={waterPath} fill="url(#ribbon-water)" />
         <path d={fillingPath} fill="var(--filling)" />
         {flow.rerolledG > 0 && (
           <path
@@ -78,13 +105,26 @@ export function Ribbon({ flow, pieces, date }: Props) {
   );
 }
 
-function RibbonLabel({ date, station, column, text }: { date: string; station: string; column: number; text: string }) {
+function RibbonLabel({
+  date,
+  station,
+  column,
+  text,
+}: {
+  date: string;
+  station: string;
+  column: number;
+  text: string;
+}) {
   return (
     <Link
       href={`/day/${date}/${station}`}
       tabIndex={-1}
       className="absolute bottom-[11px] rounded-sm px-1 text-[0.82rem] font-semibold whitespace-nowrap text-base-content hover:underline"
-      style={{ left: `calc(${(column / 7) * 100}% + 6px)`, background: "color-mix(in srgb, var(--board) 78%, transparent)" }}
+      style={{
+        left: `calc(${(column / 7) * 100}% + 6px)`,
+        background: "color-mix(in srgb, var(--board) 78%, transparent)",
+      }}
     >
       {text}
     </Link>

@@ -16,7 +16,11 @@ export function Tally() {
       {tally.ordered === 0 ? (
         <span>Nothing ordered yet: the day begins with an order.</span>
       ) : (
-        <p className="flex flex-wrap items-baseline gap-x-2 sm:gap-x-3" aria-live="polite" data-testid="tally">
+        <p
+          className="flex flex-wrap items-baseline gap-x-2 sm:gap-x-3"
+          aria-live="polite"
+          data-testid="tally"
+        >
           <Figure label="dough" value={formatMass(tally.doughG)} />
           <Arrow />
           <Figure label="blanks" value={String(tally.blanks)} />

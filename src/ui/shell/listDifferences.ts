@@ -15,7 +15,10 @@ export function listDifferences(theirs: object | null, mine: object | null): Dif
 
 function toFields(record: object | null): Map<string, string> {
   return new Map(
-    Object.entries(record ?? {}).map(([field, value]) => [field, typeof value === "object" ? JSON.stringify(value) : String(value)]),
+    Object.entries(record ?? {}).map(([field, value]) => [
+      field,
+      typeof value === "object" ? JSON.stringify(value) : String(value),
+    ]),
   );
 }
 

@@ -33,7 +33,13 @@ export function listStationFacts(plan: DayPlan): StationFact[] {
   };
   return (Object.keys(facts) as Station[]).map((id) => {
     const [figure, note] = facts[id];
-    return { id, name: names[id], figure, note, problems: plan.problems.filter(({ station }) => station === id) };
+    return {
+      id,
+      name: names[id],
+      figure,
+      note,
+      problems: plan.problems.filter(({ station }) => station === id),
+    };
   });
 }
 
@@ -42,7 +48,10 @@ const NOTHING = ["–", "nothing ordered"] as const;
 function describeOrders({ tally, lines }: DayPlan) {
   if (tally.ordered === 0) return NOTHING;
   const dues = lines.flatMap(({ orders }) => orders.map(({ dueMin }) => dueMin));
-  return [`${tally.ordered} pieces`, dues.length > 0 ? `first by ${formatClock(Math.min(...dues))}` : ""] as const;
+  return [
+    `${tally.ordered} pieces`,
+    dues.length > 0 ? `first by ${formatClock(Math.min(...dues))}` : "",
+  ] as const;
 }
 
 function describeMix({ tally, doughs }: DayPlan) {
@@ -54,7 +63,10 @@ function describeRoll({ lines }: DayPlan) {
   if (lines.length === 0) return NOTHING;
   const sheets = lines.flatMap(({ cut }) => cut.sheets);
   const rerolled = sheets.filter(({ pass }) => pass > 0).length;
-  return [formatCount(sheets.length, "sheet"), rerolled > 0 ? `${rerolled} from re-rolls` : "no re-roll"] as const;
+  return [
+    formatCount(sheets.length, "sheet"),
+    rerolled > 0 ? `${rerolled} from re-rolls` : "no re-roll",
+  ] as const;
 }
 
 function describeFill({ lines }: DayPlan) {
@@ -68,7 +80,10 @@ function describeSeal({ lines }: DayPlan) {
   const crimps = [...new Set(lines.map(({ seal }) => seal.crimp.name))];
   if (crimps.length === 0) return NOTHING;
   const minutes = lines.reduce((sum, { seal, made }) => sum + (seal.secondsPerPiece * made) / 60, 0);
-  return [crimps.length === 1 ? (crimps[0] ?? "") : formatCount(crimps.length, "crimp"), `${formatDuration(minutes)} by hand`] as const;
+  return [
+    crimps.length === 1 ? (crimps[0] ?? "") : formatCount(crimps.length, "crimp"),
+    `${formatDuration(minutes)} by hand`,
+  ] as const;
 }
 
 function describeBake({ schedule, lines }: DayPlan) {

@@ -20,7 +20,13 @@ export function BakeStation() {
   const line = useSelectedLine();
   const plan = useBench((state) => state.plan);
   if (!line || !plan.schedule) return <EmptyDay station="bake" />;
-  return <StationLayout label="Bake and fry" surface={<Surface plan={plan} line={line} />} side={<BakeDials line={line} />} />;
+  return (
+    <StationLayout
+      label="Bake and fry"
+      surface={<Surface plan={plan} line={line} />}
+      side={<BakeDials line={line} />}
+    />
+  );
 }
 
 function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PiecePlan }) {
@@ -34,7 +40,8 @@ function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PieceP
       <div className="flex flex-wrap items-baseline gap-x-6">
         {light && (
           <p>
-            light {plan.oven?.name.toLowerCase()} at <span className="figure text-4xl">{formatClock(light.lightMin)}</span>
+            light {plan.oven?.name.toLowerCase()} at{" "}
+            <span className="figure text-4xl">{formatClock(light.lightMin)}</span>
           </p>
         )}
         {selected && <SelectedTask task={selected} plan={plan} />}
@@ -67,7 +74,8 @@ function Trays({ line }: { readonly line: PiecePlan }) {
       {loads.map((load, i) => (
         <figure key={i} className="flex flex-col gap-1">
           <figcaption>
-            Load {i + 1}: <span className="figure">{load.pieces}</span> on {formatCount(load.trays.length, "tray")}
+            Load {i + 1}: <span className="figure">{load.pieces}</span> on{" "}
+            {formatCount(load.trays.length, "tray")}
           </figcaption>
           <div className="flex gap-2">
             {load.trays.map((count, tray) => (
@@ -90,16 +98,33 @@ function BakeDials({ line }: { readonly line: PiecePlan }) {
       <header>
         <h2 className="text-xl">{piece.name}</h2>
         <p className="quiet text-sm">
-          {formatCount(line.loading.loads.length, "load")} · {line.loading.perTray} to a tray · {formatMass(line.rawPieceG - line.bakedPieceG)} water out of each
+          {formatCount(line.loading.loads.length, "load")} · {line.loading.perTray} to a tray ·{" "}
+          {formatMass(line.rawPieceG - line.bakedPieceG)} water out of each
         </p>
       </header>
       <Dial limit={pieceLimits.ovenC} value={piece.ovenC} onChange={(ovenC) => editPiece({ ovenC })} />
-      <Dial limit={pieceLimits.bakeMin} value={piece.bakeMin} sliderMax={60} onChange={(bakeMin) => editPiece({ bakeMin })} />
-      <Dial limit={pieceLimits.spacingMm} value={piece.spacingMm} sliderMax={60} hint="crowded pieces steam instead of baking" onChange={(spacingMm) => editPiece({ spacingMm })} />
-      <Dial limit={pieceLimits.chillMin} value={piece.chillMin} sliderMax={120} onChange={(chillMin) => editPiece({ chillMin })} />
+      <Dial
+        limit={pieceLimits.bakeMin}
+        value={piece.bakeMin}
+        sliderMax={60}
+        onChange={(bakeMin) => editPiece({ bakeMin })}
+      />
+      <Dial
+        limit={pieceLimits.spacingMm}
+        value={piece.spacingMm}
+        sliderMax={60}
+        hint="crowded pieces steam instead of baking"
+        onChange={(spacingMm) => editPiece({ spacingMm })}
+      />
+      <Dial
+        limit={pieceLimits.chillMin}
+        value={piece.chillMin}
+        sliderMax={120}
+        onChange={(chillMin) => editPiece({ chillMin })}
+      />
       <p className="rounded-lg border border-base-300 p-3 text-sm">
-        Boiling filling burns: lift trays level and let them stand {formatDuration(piece.coolMin)} before handling. Egg and cheese
-        fillings are cooked through to what your local food code asks.
+        Boiling filling burns: lift trays level and let them stand {formatDuration(piece.coolMin)} before
+        handling. Egg and cheese fillings are cooked through to what your local food code asks.
       </p>
       <Why steps={line.why.load} label="why so many loads?" />
     </>

@@ -28,25 +28,43 @@ export function CoolStation() {
               <caption className="quiet text-left">Each load out of the oven, cooled and set out</caption>
               <thead>
                 <tr className="text-left">
-                  <th scope="col" className="py-1 font-normal">Load</th>
-                  <th scope="col" className="text-right font-normal">Pieces</th>
-                  <th scope="col" className="text-right font-normal">Out</th>
-                  <th scope="col" className="text-right font-normal">Cool by</th>
-                  <th scope="col" className="text-right font-normal">Ready</th>
+                  <th scope="col" className="py-1 font-normal">
+                    Load
+                  </th>
+                  <th scope="col" className="text-right font-normal">
+                    Pieces
+                  </th>
+                  <th scope="col" className="text-right font-normal">
+                    Out
+                  </th>
+                  <th scope="col" className="text-right font-normal">
+                    Cool by
+                  </th>
+                  <th scope="col" className="text-right font-normal">
+                    Ready
+                  </th>
                 </tr>
               </thead>
               <tbody>
                 {finishes.map((task) => {
-                  const bake = plan.tasks.find(({ kind, pieceId, index }) => kind === "bake" && pieceId === task.pieceId && index === task.index);
-                  const coolMin = plan.lines.find(({ piece }) => piece.id === task.pieceId)?.piece.coolMin ?? 0;
+                  const bake = plan.tasks.find(
+                    ({ kind, pieceId, index }) =>
+                      kind === "bake" && pieceId === task.pieceId && index === task.index,
+                  );
+                  const coolMin =
+                    plan.lines.find(({ piece }) => piece.id === task.pieceId)?.piece.coolMin ?? 0;
                   return (
                     <tr key={task.id} className="border-t border-base-300">
                       <th scope="row" className="py-2 text-left font-normal">
                         {task.label.replace(/^Set out /, "")}
                       </th>
                       <td className="figure text-right text-lg">{task.pieces}</td>
-                      <td className="figure text-right text-lg">{bake ? formatClock(bake.placed.endMin) : "–"}</td>
-                      <td className="figure text-right text-lg">{bake ? formatClock(bake.placed.endMin + coolMin) : "–"}</td>
+                      <td className="figure text-right text-lg">
+                        {bake ? formatClock(bake.placed.endMin) : "–"}
+                      </td>
+                      <td className="figure text-right text-lg">
+                        {bake ? formatClock(bake.placed.endMin + coolMin) : "–"}
+                      </td>
                       <td className="figure text-right text-2xl">{formatClock(task.placed.endMin)}</td>
                     </tr>
                   );
@@ -73,10 +91,15 @@ function CoolDials({ line }: { readonly line: PiecePlan }) {
           {formatCount(line.made, "piece")} of {formatMass(line.bakedPieceG)}
         </p>
       </header>
-      <Dial limit={pieceLimits.coolMin} value={piece.coolMin} sliderMax={90} onChange={(coolMin) => editPiece({ coolMin })} />
+      <Dial
+        limit={pieceLimits.coolMin}
+        value={piece.coolMin}
+        sliderMax={90}
+        onChange={(coolMin) => editPiece({ coolMin })}
+      />
       <p className="rounded-lg border border-base-300 p-3 text-sm">
-        Out of the warm zone fast: a usual rule is from 60 to 21 °C within 2 h and to 5 °C within 4 h more, unless sold warm. Your
-        local food code decides. This load stands {formatDuration(piece.coolMin)}.
+        Out of the warm zone fast: a usual rule is from 60 to 21 °C within 2 h and to 5 °C within 4 h more,
+        unless sold warm. Your local food code decides. This load stands {formatDuration(piece.coolMin)}.
       </p>
     </>
   );

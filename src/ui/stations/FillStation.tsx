@@ -63,7 +63,12 @@ function FillDials({ line }: { readonly line: PiecePlan }) {
   const { piece } = line;
   const date = useBench((state) => state.date);
   const { editPiece } = usePieceEdit(piece);
-  const school = piece.plumpness <= LEAN_TO ? "lean: safe for wet, boiling fillings" : piece.plumpness >= PLUMP_FROM ? "plump: for raw fruit that shrinks" : "between lean and plump";
+  const school =
+    piece.plumpness <= LEAN_TO
+      ? "lean: safe for wet, boiling fillings"
+      : piece.plumpness >= PLUMP_FROM
+        ? "plump: for raw fruit that shrinks"
+        : "between lean and plump";
   return (
     <>
       <header>
@@ -72,11 +77,28 @@ function FillDials({ line }: { readonly line: PiecePlan }) {
           {formatMass(line.rawPieceG)} raw · {formatMass(line.bakedPieceG)} baked
         </p>
       </header>
-      <Dial limit={pieceLimits.plumpness} value={piece.plumpness} hint={school} onChange={(plumpness) => editPiece({ plumpness })} />
-      <Dial limit={pieceLimits.marginMm} value={piece.marginMm} sliderMax={30} hint="kept clean of filling and flour" onChange={(marginMm) => editPiece({ marginMm })} />
-      <Dial limit={pieceLimits.bakeLossShare} value={piece.bakeLossShare} sliderMax={0.25} onChange={(bakeLossShare) => editPiece({ bakeLossShare })} />
+      <Dial
+        limit={pieceLimits.plumpness}
+        value={piece.plumpness}
+        hint={school}
+        onChange={(plumpness) => editPiece({ plumpness })}
+      />
+      <Dial
+        limit={pieceLimits.marginMm}
+        value={piece.marginMm}
+        sliderMax={30}
+        hint="kept clean of filling and flour"
+        onChange={(marginMm) => editPiece({ marginMm })}
+      />
+      <Dial
+        limit={pieceLimits.bakeLossShare}
+        value={piece.bakeLossShare}
+        sliderMax={0.25}
+        onChange={(bakeLossShare) => editPiece({ bakeLossShare })}
+      />
       <p className="rounded-lg border border-base-300 p-3 text-sm">
-        Close from the filling outwards and press the air out. Flour or juice on the rim keeps it from sticking.
+        Close from the filling outwards and press the air out. Flour or juice on the rim keeps it from
+        sticking.
       </p>
       <Link href={`/day/${date}/piece/${piece.id}`} className="btn touch">
         The whole piece

@@ -32,14 +32,22 @@ export function MixStation() {
 
 function BatchCard({ batch: { formula, batch, pieceIds } }: { readonly batch: DayBatch }) {
   const { date, book, plan } = useBench((state) => state);
-  const task = plan.tasks.find(({ formulaId, kind }) => formulaId === formula.id && (kind === "mix" || kind === "make"));
+  const task = plan.tasks.find(
+    ({ formulaId, kind }) => formulaId === formula.id && (kind === "mix" || kind === "make"),
+  );
   const names = pieceIds.map((pieceId) => book.pieces.find(({ id }) => id === pieceId)?.name).join(", ");
-  const after = formula.kind === "dough" ? `rests ${formatDuration(formula.restMin)}` : `cools ${formatDuration(formula.coolMin)}`;
+  const after =
+    formula.kind === "dough"
+      ? `rests ${formatDuration(formula.restMin)}`
+      : `cools ${formatDuration(formula.coolMin)}`;
   return (
     <article className="rounded-xl border border-base-300 bg-base-100 p-4">
       <header className="flex items-baseline gap-2">
         <h2 className="text-lg">
-          <Link href={`/day/${date}/formula/${formula.id}`} className="touch inline-flex items-center underline-offset-4 hover:underline">
+          <Link
+            href={`/day/${date}/formula/${formula.id}`}
+            className="touch inline-flex items-center underline-offset-4 hover:underline"
+          >
             {formula.name}
           </Link>
         </h2>

@@ -19,14 +19,24 @@ interface Fields {
 export function NewOrderForm() {
   const { book, edit } = useBench((state) => state);
   const defaults = { pieceId: book.pieces[0]?.id ?? "", count: "", due: "09:00", customer: "" };
-  const { register, handleSubmit, reset, setFocus, formState } = useForm<Fields>({ defaultValues: defaults, mode: "onTouched" });
+  const { register, handleSubmit, reset, setFocus, formState } = useForm<Fields>({
+    defaultValues: defaults,
+    mode: "onTouched",
+  });
   const { errors } = formState;
 
   const take = handleSubmit((fields) => {
     const [count, dueMin] = [parseNumber(fields.count), parseClock(fields.due)];
     if (!count.ok || !dueMin.ok) return;
     const id = createId("order");
-    const record = { id, dayId: book.day.id, pieceId: fields.pieceId, count: count.value, dueMin: dueMin.value, customer: fields.customer.trim() };
+    const record = {
+      id,
+      dayId: book.day.id,
+      pieceId: fields.pieceId,
+      count: count.value,
+      dueMin: dueMin.value,
+      customer: fields.customer.trim(),
+    };
     edit([{ kind: "order", id, record }]);
     reset({ ...fields, count: "", customer: "" });
     setFocus("count");
@@ -42,10 +52,21 @@ export function NewOrderForm() {
       </div>
     );
   }
-  const field = (name: keyof Fields, label: string, options: RegisterOptions<Fields, typeof name>, props: { placeholder?: string; inputMode?: "numeric" }) => (
+  const field = (
+    name: keyof Fields,
+    label: string,
+    options: RegisterOptions<Fields, typeof name>,
+    props: { placeholder?: string; inputMode?: "numeric" },
+  ) => (
     <label className="flex flex-col gap-0.5">
       {label}
-      <input className="input w-full" aria-invalid={errors[name] !== undefined} autoComplete="off" {...props} {...register(name, options)} />
+      <input
+        className="input w-full"
+        aria-invalid={errors[name] !== undefined}
+        autoComplete="off"
+        {...props}
+        {...register(name, options)}
+      />
       {errors[name] && (
         <span className="text-sm text-error" role="alert">
           {errors[name].message}
@@ -67,13 +88,20 @@ export function NewOrderForm() {
         </select>
       </label>
       <div className="grid grid-cols-2 items-start gap-2">
-        {field("count", "How many", { validate: (text) => checkCount(text) ?? true }, { inputMode: "numeric", placeholder: "48" })}
+        {field(
+          "count",
+          "How many",
+          { validate: (text) => checkCount(text) ?? true },
+          { inputMode: "numeric", placeholder: "48" },
+        )}
         {field("due", "By", { validate: (text) => checkClock(text) ?? true }, { placeholder: "09:00" })}
       </div>
       {field(
         "customer",
         "For (may stay empty)",
-        { maxLength: { value: MAX_NAME_CHARACTERS, message: `Use up to ${MAX_NAME_CHARACTERS} characters.` } },
+        {
+          maxLength: { value: MAX_NAME_CHARACTERS, message: `Use up to ${MAX_NAME_CHARACTERS} characters.` },
+        },
         {},
       )}
       <button className="btn btn-primary touch mt-1 text-base">Take the order</button>

@@ -2,13 +2,14 @@
 
 import { Trash2 } from "lucide-react";
 import Link from "next/link";
-import { formatClock, parseClock, parseNumber } from "@/core/units";
+import { formatClock, formatMass, parseClock, parseNumber } from "@/core/units";
 import type { Order } from "@/core/plan";
 import { useBench } from "../bench/BenchProvider";
 import { checkClock, checkCount, checkName } from "../controls/checks";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
 import { TextField } from "../controls/TextField";
+import { FoldPlanDrawing } from "../drawings/FoldPlanDrawing";
 import { NewOrderForm } from "./NewOrderForm";
 
 /** Who wants what by when. */
@@ -22,6 +23,7 @@ export function OrdersStation() {
         <div className="flex flex-col gap-4">
           <ProblemList station="orders" />
           {orders.length > 0 && <OrderTable orders={orders} />}
+          <DayPieces />
           {orders.length === 0 && (
             <div>
               <h2 className="text-2xl">What is wanted, and by when?</h2>
@@ -46,7 +48,8 @@ export function OrdersStation() {
             check={checkClock}
             onCommit={(text) => {
               const openMin = parseClock(text);
-              if (openMin.ok) edit([{ kind: "day", id: book.day.id, record: { ...book.day, openMin: openMin.value } }]);
+              if (openMin.ok)
+                edit([{ kind: "day", id: book.day.id, record: { ...book.day, openMin: openMin.value } }]);
             }}
           />
           <Link href={`/print/${book.day.date}`} className="btn touch">
@@ -58,6 +61,35 @@ export function OrdersStation() {
   );
 }
 
+/** What the day makes, kind by kind: drawn, counted, weighed. */
+function DayPieces() {
+  const { date, plan } = useBench((state) => state);
+  return (
+    <ul className="grid gap-3 sm:grid-cols-2 xl:grid-cols-3" aria-label="Pieces of the day">
+      {plan.lines.map((line) => (
+        <li key={line.piece.id}>
+          <Link
+            href={`/day/${date}/fill?piece=${line.piece.id}`}
+            className="flex h-full flex-col rounded-xl border border-base-300 bg-base-100 p-3 hover:border-primary"
+          >
+            <span className="flex items-baseline gap-2">
+              <span className="figure text-4xl">{line.made}</span>
+              <span className="text-lg">{line.piece.name}</span>
+            </span>
+            <span className="mx-auto my-1 h-28 w-full">
+              <FoldPlanDrawing fold={line.fold} seal={line.seal} name={line.piece.name} />
+            </span>
+            <span className="quiet text-sm">
+              {line.piece.spares} spare · {formatMass(line.bakedPieceG)} each ·{" "}
+              {formatMass(line.portion.massG)} filling
+            </span>
+          </Link>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 function OrderTable({ orders }: { readonly orders: readonly Order[] }) {
   const { book, plan, edit } = useBench((state) => state);
   const save = (order: Order) => edit([{ kind: "order", id: order.id, record: order }]);
@@ -66,11 +98,21 @@ function OrderTable({ orders }: { readonly orders: readonly Order[] }) {
       <caption className="sr-only">Orders of the day, the earliest first</caption>
       <thead>
         <tr className="text-left">
-          <th scope="col" className="w-24 font-normal">Pieces</th>
-          <th scope="col" className="font-normal">Of</th>
-          <th scope="col" className="w-28 font-normal">By</th>
-          <th scope="col" className="hidden font-normal sm:table-cell">For</th>
-          <th scope="col" className="hidden font-normal md:table-cell">Ready</th>
+          <th scope="col" className="w-24 font-normal">
+            Pieces
+          </th>
+          <th scope="col" className="font-normal">
+            Of
+          </th>
+          <th scope="col" className="w-28 font-normal">
+            By
+          </th>
+          <th scope="col" className="hidden font-normal sm:table-cell">
+            For
+          </th>
+          <th scope="col" className="hidden font-normal md:table-cell">
+            Ready
+          </th>
           <th scope="col" className="w-12">
             <span className="sr-only">Take off</span>
           </th>
@@ -79,14 +121,15 @@ function OrderTable({ orders }: { readonly orders: readonly Order[] }) {
       <tbody>
         {orders.map((order) => {
           const piece = book.pieces.find(({ id }) => id === order.pieceId);
-          const ready = plan.lines.find(({ piece: made }) => made.id === order.pieceId)?.readyMin[order.id] ?? null;
+          const ready =
+            plan.lines.find(({ piece: made }) => made.id === order.pieceId)?.readyMin[order.id] ?? null;
           return (
             <tr key={order.id} className="align-top">
               <td className="pr-2">
                 <TextField
                   hideLabel
                   label={`Pieces of ${piece?.name ?? ""} for ${order.customer || "no name"}`}
-                  className="figure text-xl"
+                  inputClassName="figure text-xl"
                   value={String(order.count)}
                   check={checkCount}
                   onCommit={(text) => {
@@ -96,7 +139,10 @@ function OrderTable({ orders }: { readonly orders: readonly Order[] }) {
                 />
               </td>
               <td className="pr-2">
-                <Link href={`/day/${book.day.date}/piece/${order.pieceId}`} className="touch inline-flex items-center text-lg underline-offset-4 hover:underline">
+                <Link
+                  href={`/day/${book.day.date}/piece/${order.pieceId}`}
+                  className="touch inline-flex items-center text-lg underline-offset-4 hover:underline"
+                >
                   {piece?.name}
                 </Link>
               </td>
@@ -104,6 +150,7 @@ function OrderTable({ orders }: { readonly orders: readonly Order[] }) {
                 <TextField
                   hideLabel
                   label={`Promised time of ${piece?.name ?? ""} for ${order.customer || "no name"}`}
+                  inputClassName="figure text-lg"
                   value={formatClock(order.dueMin)}
                   check={checkClock}
                   onCommit={(text) => {
@@ -116,12 +163,15 @@ function OrderTable({ orders }: { readonly orders: readonly Order[] }) {
                 <TextField
                   hideLabel
                   label={`Customer of ${order.count} ${piece?.name ?? ""}`}
+                  inputClassName="text-base"
                   value={order.customer}
                   check={(text) => (text.trim() === "" ? null : checkName(text))}
                   onCommit={(customer) => save({ ...order, customer })}
                 />
               </td>
-              <td className="figure hidden pt-2 text-lg md:table-cell">{ready === null ? "–" : formatClock(ready)}</td>
+              <td className="figure hidden pt-2 text-lg md:table-cell">
+                {ready === null ? "–" : formatClock(ready)}
+              </td>
               <td>
                 <button
                   type="button"

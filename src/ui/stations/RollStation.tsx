@@ -24,7 +24,13 @@ import { pieceLimits } from "@/schemas/limits";
 export function RollStation() {
   const line = useSelectedLine();
   if (!line) return <EmptyDay station="roll" />;
-  return <StationLayout label="Roll and cut" surface={<Surface key={line.piece.id} line={line} />} side={<RollDials line={line} />} />;
+  return (
+    <StationLayout
+      label="Roll and cut"
+      surface={<Surface key={line.piece.id} line={line} />}
+      side={<RollDials line={line} />}
+    />
+  );
 }
 
 function Surface({ line }: { readonly line: PiecePlan }) {
@@ -69,7 +75,15 @@ function Surface({ line }: { readonly line: PiecePlan }) {
   );
 }
 
-function SheetFacts({ line, sheet, index }: { readonly line: PiecePlan; readonly sheet: CutSheet; readonly index: number }) {
+function SheetFacts({
+  line,
+  sheet,
+  index,
+}: {
+  readonly line: PiecePlan;
+  readonly sheet: CutSheet;
+  readonly index: number;
+}) {
   const { layout } = sheet;
   const reroll = line.cut.rerolls.find(({ pass }) => pass === sheet.pass);
   return (
@@ -79,14 +93,17 @@ function SheetFacts({ line, sheet, index }: { readonly line: PiecePlan; readonly
           Sheet {index + 1} of {line.cut.sheets.length}
         </h2>
         <p className="quiet">
-          {sheet.pass === 0 ? "first rolling" : `re-roll ${sheet.pass}, from ${formatMass(reroll?.trimG ?? 0)} of trim`} · {formatLength(line.piece.thicknessMm)}
+          {sheet.pass === 0
+            ? "first rolling"
+            : `re-roll ${sheet.pass}, from ${formatMass(reroll?.trimG ?? 0)} of trim`}{" "}
+          · {formatLength(line.piece.thicknessMm)}
         </p>
       </div>
       <p className="flex items-baseline gap-2">
         <span className="figure text-5xl" data-testid="sheet-count">
           {layout.count}
         </span>
-        <span>of {describeOutline(line.piece.cut)}</span>
+        <span>cuts, {describeOutline(line.piece.cut)}</span>
       </p>
       <p className="quiet text-sm">
         no way to cut more than {layout.upperBound} · {formatNumber(layout.usedShare * 100)} % used
@@ -114,11 +131,20 @@ function describeRows({ pattern }: Layout): string[] {
   if (!first) return [];
   const along = pattern.rowsRunDown ? "down the sheet" : "along the sheet";
   const counts = [...new Set(pattern.rows.map(({ count }) => count))].join(" and ");
-  const texts = [`${formatCount(pattern.rows.length, "row")} of ${counts}, ${along}`, `cuts ${formatNumber(first.pitchMm)} mm apart`];
+  const texts = [
+    `${formatCount(pattern.rows.length, "row")} of ${counts}, ${along}`,
+    `cuts ${formatNumber(first.pitchMm)} mm apart`,
+  ];
   if (!second) return texts;
-  const steps = [...new Set(pattern.rows.slice(1).map((row, i) => formatNumber(row.acrossMm - (pattern.rows[i]?.acrossMm ?? 0))))];
+  const steps = [
+    ...new Set(
+      pattern.rows.slice(1).map((row, i) => formatNumber(row.acrossMm - (pattern.rows[i]?.acrossMm ?? 0))),
+    ),
+  ];
   texts.push(`rows ${steps.join(" and ")} mm apart`);
-  const shifted = pattern.rows.find(({ startMm, turned }) => startMm > first.startMm + 0.5 && turned === first.turned);
+  const shifted = pattern.rows.find(
+    ({ startMm, turned }) => startMm > first.startMm + 0.5 && turned === first.turned,
+  );
   if (shifted) texts.push(`shifted rows in by ${formatNumber(shifted.startMm - first.startMm)} mm`);
   if (pattern.style === "blocks") texts.push("then rows of turned pieces");
   return texts;
@@ -126,7 +152,7 @@ function describeRows({ pattern }: Layout): string[] {
 
 const aimTitles: Record<CutAim, string> = {
   leastDough: "least dough",
-  fewestRerolls: "fewest re-rolls",
+  fewestRerolls: "no re-roll",
   leastTime: "least time",
   pinned: "my sheet",
 };
@@ -142,11 +168,25 @@ function RollDials({ line }: { readonly line: PiecePlan }) {
           {line.ordered} ordered · {line.cut.count} cut · {describeSurplus(line)}
         </p>
       </header>
-      <Dial limit={pieceLimits.thicknessMm} value={piece.thicknessMm} sliderMax={8} onChange={(thicknessMm) => editPiece({ thicknessMm })} />
+      <Dial
+        limit={pieceLimits.thicknessMm}
+        value={piece.thicknessMm}
+        sliderMax={8}
+        onChange={(thicknessMm) => editPiece({ thicknessMm })}
+      />
       <CutSizeDials piece={piece} />
-      <Dial limit={pieceLimits.raggedMm} value={piece.raggedMm} sliderMax={30} onChange={(raggedMm) => editPiece({ raggedMm })} />
-      <Dial limit={pieceLimits.webMm} value={piece.webMm} sliderMax={10} onChange={(webMm) => editPiece({ webMm })} />
-      <Dial limit={pieceLimits.spares} value={piece.spares} sliderMax={20} onChange={(spares) => editPiece({ spares })} />
+      <Dial
+        limit={pieceLimits.raggedMm}
+        value={piece.raggedMm}
+        sliderMax={30}
+        onChange={(raggedMm) => editPiece({ raggedMm })}
+      />
+      <Dial
+        limit={pieceLimits.webMm}
+        value={piece.webMm}
+        sliderMax={10}
+        onChange={(webMm) => editPiece({ webMm })}
+      />
       <Choice
         legend="Best for"
         value={piece.cutAim}
@@ -159,6 +199,12 @@ function RollDials({ line }: { readonly line: PiecePlan }) {
         }))}
       />
       <Why steps={line.why.cut} label="why so much dough?" />
+      <Dial
+        limit={pieceLimits.spares}
+        value={piece.spares}
+        sliderMax={20}
+        onChange={(spares) => editPiece({ spares })}
+      />
     </>
   );
 }

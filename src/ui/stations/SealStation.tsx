@@ -59,7 +59,12 @@ function SealDials({ line }: { readonly line: PiecePlan }) {
   return (
     <>
       <h2 className="text-xl">{piece.name}</h2>
-      <Choice legend="Crimp" value={piece.crimp} onChange={(crimp) => editPiece({ crimp })} options={crimps.map(({ id, name }) => ({ id, title: name }))} />
+      <Choice
+        legend="Crimp"
+        value={piece.crimp}
+        onChange={(crimp) => editPiece({ crimp })}
+        options={crimps.map(({ id, name }) => ({ id, title: name }))}
+      />
       <Dial
         limit={pieceLimits.marginMm}
         value={piece.marginMm}
@@ -75,7 +80,8 @@ function SealDials({ line }: { readonly line: PiecePlan }) {
         onChange={(chillMin) => editPiece({ chillMin })}
       />
       <p className="rounded-lg border border-base-300 p-3 text-sm">
-        Raw egg and raw flour are not for tasting. A brush that touched egg leaves egg: mind allergens, and follow your local food code.
+        Raw egg and raw flour are not for tasting. A brush that touched egg leaves egg: mind allergens, and
+        follow your local food code.
       </p>
     </>
   );

@@ -41,7 +41,14 @@ export function Welcome({ starters, tomorrow, begin }: Props) {
     setFault(problem);
     if (problem) return;
     setBusy(true);
-    setFault(await begin({ starterId, date, count: pieces.ok ? pieces.value : 0, dueMin: dueMin.ok ? dueMin.value : 0 }));
+    setFault(
+      await begin({
+        starterId,
+        date,
+        count: pieces.ok ? pieces.value : 0,
+        dueMin: dueMin.ok ? dueMin.value : 0,
+      }),
+    );
     setBusy(false);
   };
   const card = (id: string | null, title: string, blurb: string) => (
@@ -49,24 +56,40 @@ export function Welcome({ starters, tomorrow, begin }: Props) {
       key={title}
       className="touch flex cursor-pointer flex-col gap-1 rounded-xl border-2 border-base-300 bg-base-100 p-4 has-checked:border-primary has-checked:bg-base-200 has-focus-visible:outline-3 has-focus-visible:outline-primary"
     >
-      <input type="radio" name="starter" className="sr-only" checked={id === starterId} onChange={() => setStarterId(id)} />
+      <input
+        type="radio"
+        name="starter"
+        className="sr-only"
+        checked={id === starterId}
+        onChange={() => setStarterId(id)}
+      />
       <span className="figure text-xl">{title}</span>
       <span className="quiet">{blurb}</span>
     </label>
   );
   return (
     <main className="board min-h-dvh p-6">
-      <form onSubmit={(event) => void submit(event)} className="mx-auto flex max-w-4xl flex-col gap-6" noValidate>
+      <form
+        onSubmit={(event) => void submit(event)}
+        className="mx-auto flex max-w-4xl flex-col gap-6"
+        noValidate
+      >
         <header>
           <p className="figure text-3xl">tezgah</p>
           <h1 className="mt-4 text-4xl">What is on the bench first?</h1>
-          <p className="quiet mt-1 text-lg">Take one of these and change it, or begin with your own. Sheets, portions, loads and times follow.</p>
+          <p className="quiet mt-1 text-lg">
+            Take one of these and change it, or begin with your own. Sheets, portions, loads and times follow.
+          </p>
         </header>
         <fieldset>
           <legend className="sr-only">Begin with</legend>
           <div className="grid gap-3 sm:grid-cols-2">
             {starters.map(({ id, title, blurb }) => card(id, title, blurb))}
-            {card(null, "My own, from nothing", "An empty book: write the dough, the filling and the piece yourself.")}
+            {card(
+              null,
+              "My own, from nothing",
+              "An empty book: write the dough, the filling and the piece yourself.",
+            )}
           </div>
         </fieldset>
         <div className="flex flex-wrap items-end gap-4">
@@ -74,17 +97,32 @@ export function Welcome({ starters, tomorrow, begin }: Props) {
             <>
               <label className="flex flex-col gap-1">
                 How many
-                <input className="input figure w-28 text-xl" inputMode="numeric" value={count} onChange={(event) => setCount(event.target.value)} />
+                <input
+                  className="input figure w-28 text-xl"
+                  inputMode="numeric"
+                  value={count}
+                  onChange={(event) => setCount(event.target.value)}
+                />
               </label>
               <label className="flex flex-col gap-1">
                 By
-                <input className="input figure w-28 text-xl" value={due} onChange={(event) => setDue(event.target.value)} />
+                <input
+                  className="input figure w-28 text-xl"
+                  value={due}
+                  onChange={(event) => setDue(event.target.value)}
+                />
               </label>
             </>
           )}
           <label className="flex flex-col gap-1">
             Day
-            <input type="date" className="input w-44" value={date} required onChange={(event) => setDate(event.target.value)} />
+            <input
+              type="date"
+              className="input w-44"
+              value={date}
+              required
+              onChange={(event) => setDate(event.target.value)}
+            />
           </label>
           <button className="btn btn-primary touch px-8 text-lg" disabled={busy || date === ""}>
             {starterId === null ? "Open the bench" : "Plan it"}

@@ -20,7 +20,14 @@ export default async function DayLayout({ params, children }: Props) {
   const { records, book, plan } = loaded;
   const dates = pickRecords(records, "day").map((day) => ({ date: day.date, name: day.name }));
   return (
-    <BenchProvider key={date} date={date} records={records} plan={plan} nowMin={book.nowMin} saveChanges={saveChanges}>
+    <BenchProvider
+      key={date}
+      date={date}
+      records={records}
+      plan={plan}
+      nowMin={book.nowMin}
+      saveChanges={saveChanges}
+    >
       <BenchShell dates={dates.toSorted((a, b) => (a.date < b.date ? 1 : -1))}>{children}</BenchShell>
     </BenchProvider>
   );

@@ -9,5 +9,7 @@ export async function POST(request: Request): Promise<Response> {
   const document = validateLayout(body.value);
   if (!document.ok) return refuse(document.failure);
   const layout = layOutRows(document.value);
-  return layout.ok ? Response.json(layout.value) : refuse([{ path: "sheet", message: layout.failure.message }]);
+  return layout.ok
+    ? Response.json(layout.value)
+    : refuse([{ path: "sheet", message: layout.failure.message }]);
 }

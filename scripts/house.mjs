@@ -1,0 +1,87 @@
+// What the other scripts share: running commands, installing, building. Node's own modules only, since these
+// run before anything is installed.
+import { spawn, spawnSync } from "node:child_process";
+import { existsSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { createHash } from "node:crypto";
+
+process.env.NEXT_TELEMETRY_DISABLED = "1";
+
+/** Runs a command with our own output; ends the script with its exit code if it fails. */
+export function run(command, args, env = {}) {
+  const done = spawnSync(command, args, { stdio: "inherit", env: { ...process.env, ...env } });
+  if (done.status !== 0) {
+    console.error(`\n${command} ${args.join(" ")} failed.`);
+    process.exit(done.status ?? 1);
+  }
+}
+
+/** Runs a command and gives its exit code and all it printed, which is shown as it comes. */
+export function runAndRead(command, args, env = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, {
+      stdio: ["ignore", "pipe", "pipe"],
+      env: { ...process.env, ...env },
+    });
+    let output = "";
+    for (const stream of [child.stdout, child.stderr]) {
+      stream.on("data", (chunk) => {
+        output += chunk;
+        process.stdout.write(chunk);
+      });
+    }
+    child.on("close", (code) => resolve({ code: code ?? 1, output }));
+  });
+}
+
+/** Installs exactly what the lockfile says, unless that has been done. */
+export function installPackages() {
+  const wanted = createHash("sha256").update(readFileSync("package-lock.json")).digest("hex");
+  const mark = "node_modules/.tezgah-installed";
+  if (existsSync(mark) && readFileSync(mark, "utf8") === wanted) return;
+  run("npm", ["ci", "--no-audit", "--no-fund"]);
+  writeFileSync(mark, wanted);
+}
+
+/** Builds the application, unless the build is newer than every source. */
+export function buildApplication() {
+  const built = ".next/BUILD_ID";
+  if (existsSync(built)) {
+    const newest = spawnSync("find", ["src", "next.config.ts", "package-lock.json", "-newer", built], {
+      encoding: "utf8",
+    });
+    if (newest.status === 0 && newest.stdout.trim() === "") return;
+  }
+  run("npx", ["next", "build"]);
+}
+
+/** Starts the built application on `port` of this machine only, with its own data file. */
+export function startApplication(dataFile, port) {
+  console.log(`\nTezgah is at http://127.0.0.1:${port}  (data: ${dataFile}; stop with Ctrl C)\n`);
+  const child = spawn(
+    "npx",
+    ["next", "start", "--hostname", process.env.HOST ?? "127.0.0.1", "--port", String(port)],
+    {
+      stdio: "inherit",
+      env: { ...process.env, TEZGAH_DATA: dataFile },
+    },
+  );
+  for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => child.kill(signal));
+  child.on("close", (code) => process.exit(code ?? 0));
+}
+
+const CHROMIUM = "/usr/bin/chromium";
+
+/** Makes sure that Chromium is there for the tests, through apt where that is allowed. */
+export function installChromium() {
+  if (existsSync(CHROMIUM) && statSync(CHROMIUM).isFile()) return;
+  const isRoot = process.getuid?.() === 0;
+  const hasApt = spawnSync("apt-get", ["--version"]).status === 0;
+  if (!isRoot || !hasApt) {
+    console.error(
+      `The end-to-end tests need Chromium at ${CHROMIUM}. Install it (Debian: apt-get install chromium) and run again.`,
+    );
+    process.exit(1);
+  }
+  run("apt-get", ["update", "-qq"]);
+  run("apt-get", ["install", "-y", "-qq", "--no-install-recommends", "chromium"]);
+}
