@@ -52,7 +52,7 @@ const dayBookSchema = Joi.object({
   formulas: listOf(recordSchemas.formula),
   bench: recordSchemas.bench.required(),
   ovens: listOf(recordSchemas.oven),
-  cutters: listOf(recordSchemas.cutter).default([]),
+  cutters: listOf(recordSchemas.cutter).optional().default([]),
   nowMin: Joi.number().integer().allow(null).default(null),
 }).required();
 

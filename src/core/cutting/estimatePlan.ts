@@ -37,9 +37,10 @@ export function estimatePlan(
 ): PlanSketch {
   const blankMm2 = computeAreaMm2(request.outline);
   const times = request.handTimes;
-  let { count, areaMm2, handMin } = sumRuns(request, firstRolling);
-  const doughMm2 = areaMm2;
-  let trimMm2 = areaMm2 - count * blankMm2;
+  const first = sumRuns(request, firstRolling);
+  const doughMm2 = first.areaMm2;
+  let { count, handMin } = first;
+  let trimMm2 = doughMm2 - count * blankMm2;
   const rerollSketches: RerollSketch[] = [];
   while (count < request.demand && rerollSketches.length < request.rerollLimit) {
     const usableMm2 = trimMm2 * (1 - request.rerollLossShare);

@@ -155,8 +155,8 @@ function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[
   return schedule.placed.flatMap((placed) => {
     const draft = byId.get(placed.taskId);
     if (!draft) return [];
-    const { schedule: _problem, ...facts } = draft;
-    return [{ ...facts, placed }];
+    const { id, kind, station, pieceId, formulaId, index, pieces, label, handsMin } = draft;
+    return [{ id, kind, station, pieceId, formulaId, index, pieces, label, handsMin, placed }];
   });
 }
 

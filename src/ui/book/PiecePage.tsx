@@ -135,14 +135,19 @@ function PieceDials({ piece }: { readonly piece: Piece }) {
     router.push(`/day/${date}/book`);
   };
   const formulaSelect = (kind: "dough" | "filling", value: string, choose: (id: string) => void) => (
-    <label className="flex flex-col gap-0.5">
-      <span className="flex justify-between">
-        {kind === "dough" ? "Dough" : "Filling"}
+    <div className="flex flex-col gap-0.5">
+      <div className="flex justify-between">
+        <label htmlFor={`piece-${kind}`}>{kind === "dough" ? "Dough" : "Filling"}</label>
         <Link className="why-link text-sm" href={`/day/${date}/formula/${value}`}>
-          open
+          open its formula
         </Link>
-      </span>
-      <select className="select w-full" value={value} onChange={(event) => choose(event.target.value)}>
+      </div>
+      <select
+        id={`piece-${kind}`}
+        className="select w-full"
+        value={value}
+        onChange={(event) => choose(event.target.value)}
+      >
         {book.formulas
           .filter((formula) => formula.kind === kind)
           .map(({ id, name }) => (
@@ -151,7 +156,7 @@ function PieceDials({ piece }: { readonly piece: Piece }) {
             </option>
           ))}
       </select>
-    </label>
+    </div>
   );
   return (
     <>

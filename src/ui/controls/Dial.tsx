@@ -2,6 +2,7 @@
 
 import { useId, useState, type KeyboardEvent } from "react";
 import { parseAmount, parseNumber } from "@/core/units";
+import { PASSED_ON } from "../shell/useBenchKeys";
 import { describeLimitFault } from "@/schemas/checkValue";
 import type { Limit } from "@/schemas/limits";
 
@@ -51,6 +52,7 @@ export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Pro
           className="dial-figure figure ml-auto text-xl leading-7"
           inputMode="decimal"
           value={shown}
+          {...(typed === null ? PASSED_ON : {})}
           aria-invalid={fault !== null}
           aria-describedby={fault ? `${id}-fault` : undefined}
           onChange={(event) => setTyped(event.target.value)}

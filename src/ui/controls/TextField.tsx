@@ -1,6 +1,7 @@
 "use client";
 
 import { useId, useState } from "react";
+import { PASSED_ON } from "../shell/useBenchKeys";
 
 interface Props {
   readonly label: string;
@@ -40,6 +41,7 @@ export function TextField({
         id={id}
         className={`input w-full ${inputClassName}`}
         value={typed ?? value}
+        {...(typed === null ? PASSED_ON : {})}
         aria-invalid={fault !== null}
         aria-describedby={fault ? `${id}-fault` : undefined}
         onChange={(event) => setTyped(event.target.value)}

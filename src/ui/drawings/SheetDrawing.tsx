@@ -35,7 +35,7 @@ export function SheetDrawing({ layout, outline, raggedMm, title, rerolled, limit
     <svg
       viewBox={`${-ROOM_MM} ${-ROOM_MM} ${frame.widthMm + ROOM_MM * 1.6} ${frame.heightMm + ROOM_MM * 1.6}`}
       className="h-full max-h-[62dvh] w-full touch-pan-y lg:max-h-full"
-      role="img"
+      role={onResize ? "group" : "img"}
       aria-label={title}
     >
       <defs>

@@ -39,7 +39,7 @@ export function DaySheet({ book, plan }: Props) {
       {plan.lines.length === 0 && (
         <p className="my-4">Nothing is planned for this day yet: take an order first.</p>
       )}
-      <div className="mt-2 grid grid-cols-2 gap-x-6 gap-y-2">
+      <div className="mt-2 grid gap-x-6 sm:grid-cols-2 print:grid-cols-2 gap-y-2">
         {[...plan.doughs, ...plan.fillings].map(({ formula, batch }) => (
           <section key={formula.id} className="break-inside-avoid">
             <h2 className="flex justify-between border-b border-black text-base">
@@ -75,7 +75,7 @@ function PieceBlock({ line }: { readonly line: PiecePlan }) {
           {line.made} = {line.ordered} ordered + {piece.spares} spare
         </span>
       </h2>
-      <div className="grid grid-cols-[1fr_62mm] gap-4">
+      <div className="grid gap-4 sm:grid-cols-[1fr_62mm] print:grid-cols-[1fr_62mm]">
         <div>
           <table className="w-full">
             <caption className="text-left">

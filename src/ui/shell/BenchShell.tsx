@@ -2,8 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { Suspense, useState, type ReactNode } from "react";
-import { useHotkeys } from "react-hotkeys-hook";
-import { stations } from "@/core/plan";
+import { stations, type Station } from "@/core/plan";
 import { useBench } from "../bench/BenchProvider";
 import { BenchStrip } from "./BenchStrip";
 import { BookDrawer } from "./BookDrawer";
@@ -12,6 +11,7 @@ import { ConflictDialog } from "./ConflictDialog";
 import { Header } from "./Header";
 import { KeysDialog } from "./KeysDialog";
 import { Tally } from "./Tally";
+import { useBenchKeys } from "./useBenchKeys";
 
 type Panel = "find" | "keys" | "book" | null;
 
@@ -29,15 +29,18 @@ export function BenchShell({
   const { undo, redo } = useBench((state) => state);
   const close = () => setPanel(null);
 
-  useHotkeys("1,2,3,4,5,6,7", (_, { keys }) => {
-    const station = stations[Number(keys?.[0]) - 1];
-    if (station) router.push(`/day/${date}/${station}${window.location.search}`);
+  const goTo = (station: Station) => () => router.push(`/day/${date}/${station}${window.location.search}`);
+  useBenchKeys({
+    signs: {
+      ...Object.fromEntries(stations.map((station, i) => [String(i + 1), goTo(station)])),
+      "/": () => setPanel("find"),
+      "?": () => setPanel("keys"),
+      b: () => setPanel("book"),
+    },
+    undo,
+    redo,
+    find: () => setPanel("find"),
   });
-  useHotkeys("slash,mod+k", () => setPanel("find"), { preventDefault: true });
-  useHotkeys("shift+slash,?", () => setPanel("keys"), { useKey: true });
-  useHotkeys("b", () => setPanel("book"));
-  useHotkeys("mod+z", undo, { preventDefault: true });
-  useHotkeys("mod+shift+z,mod+y", redo, { preventDefault: true });
 
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">

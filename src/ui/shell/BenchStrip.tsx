@@ -16,7 +16,10 @@ export function BenchStrip() {
   const query = useSearchParams().toString();
   const current = useRef<HTMLAnchorElement>(null);
 
-  useEffect(() => current.current?.scrollIntoView({ block: "nearest", inline: "nearest" }), [pathname]);
+  useEffect(() => {
+    // In braces: newer browsers give a promise back, which is no clean-up.
+    void current.current?.scrollIntoView({ block: "nearest", inline: "nearest" });
+  }, [pathname]);
 
   return (
     <nav aria-label="Stations" className="overflow-x-auto bg-(--steel)">

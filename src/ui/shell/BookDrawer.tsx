@@ -24,10 +24,11 @@ export function BookDrawer({ open, onClose, dates }: Props) {
     onClose();
     router.push(path);
   };
-  // Another day is another set of records: leave by a full load once everything is saved.
+  // Another day loads its records from the server: what was changed here must be there first.
   const goToDay = async (other: string) => {
     await flush();
-    window.location.assign(`/day/${other}/orders`);
+    onClose();
+    router.push(`/day/${other}/orders`);
   };
   const row = "btn btn-ghost touch w-full justify-start text-base font-normal";
   return (

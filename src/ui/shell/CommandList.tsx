@@ -20,7 +20,7 @@ export function CommandList({ open, onClose }: { readonly open: boolean; readonl
     <Dialog open={open} onClose={onClose} title="Find">
       <Command label="Find" loop>
         <Command.Input
-          autoFocus
+          data-first
           placeholder="A piece, a formula, a station, a command"
           className="input w-full"
         />

@@ -16,7 +16,11 @@ interface Props {
 export function Dialog({ open, onClose, title, side = false, children }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {
-    if (open && !dialog.current?.open) dialog.current?.showModal();
+    if (open && !dialog.current?.open) {
+      dialog.current?.showModal();
+      // The browser would give the focus to the cross that closes.
+      dialog.current?.querySelector<HTMLElement>("[data-first]")?.focus();
+    }
     if (!open && dialog.current?.open) dialog.current.close();
   }, [open]);
   return (

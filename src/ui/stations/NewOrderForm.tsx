@@ -58,21 +58,23 @@ export function NewOrderForm() {
     options: RegisterOptions<Fields, typeof name>,
     props: { placeholder?: string; inputMode?: "numeric" },
   ) => (
-    <label className="flex flex-col gap-0.5">
-      {label}
+    <div className="flex flex-col gap-0.5">
+      <label htmlFor={`order-${name}`}>{label}</label>
       <input
+        id={`order-${name}`}
         className="input w-full"
         aria-invalid={errors[name] !== undefined}
+        aria-describedby={errors[name] ? `order-${name}-fault` : undefined}
         autoComplete="off"
         {...props}
         {...register(name, options)}
       />
       {errors[name] && (
-        <span className="text-sm text-error" role="alert">
+        <span id={`order-${name}-fault`} className="text-sm text-error" role="alert">
           {errors[name].message}
         </span>
       )}
-    </label>
+    </div>
   );
   return (
     <form className="flex flex-col gap-2" onSubmit={(event) => void take(event)} noValidate>

@@ -1,0 +1,119 @@
+// npm run bench: how long the engines take, in figures. Times are medians over repeated warm runs.
+import { craftHandTimes, layOutRows, planCuts } from "@/core/cutting";
+import { computeFold } from "@/core/forming";
+import { planDay, type DayBook } from "@/core/plan";
+import { scheduleDay, type ScheduleTask } from "@/core/schedule";
+import { listDemoChanges } from "@/demo";
+import type { StoredRecord } from "@/schemas/recordKinds";
+import { toDayBook } from "@/schemas/toDayBook";
+
+const records = listDemoChanges().map(({ kind, record }) => ({ kind, record, version: 1 }) as StoredRecord);
+const demo = toDayBook(records, "2026-11-28", null);
+if (!demo) throw new Error("The demo world has no Saturday.");
+const book: DayBook = demo;
+
+/** So many orders over the demo's pieces, ten each, promised through the day. */
+function withOrders(count: number): DayBook {
+  const orders = Array.from({ length: count }, (_, i) => ({
+    id: `o${i}`,
+    dayId: book.day.id,
+    pieceId: book.pieces[i % book.pieces.length]?.id ?? "",
+    count: 10,
+    dueMin: 600 + (i % 8) * 60,
+    customer: "",
+  }));
+  return { ...book, orders };
+}
+
+function report(name: string, run: () => unknown, repeats = 30): void {
+  const times = Array.from({ length: repeats }, () => {
+    const start = performance.now();
+    run();
+    return performance.now() - start;
+  }).sort((a, b) => a - b);
+  const at = (share: number) =>
+    (times[Math.min(Math.floor(times.length * share), times.length - 1)] ?? 0).toFixed(2);
+  console.log(`${name.padEnd(52)} median ${at(0.5).padStart(8)} ms   worst tenth ${at(0.9).padStart(8)} ms`);
+}
+
+const sheet = { widthMm: 620, heightMm: 430 };
+const disc = { kind: "disc", diameterMm: 90 } as const;
+report(
+  "rows layout, 90 mm rounds on 620 × 430 mm",
+  () => layOutRows({ outline: disc, sheet, webMm: 0, marginMm: 8 }),
+  300,
+);
+report("rows layout, 30 mm rounds on 1400 × 700 mm", () =>
+  layOutRows({
+    outline: { kind: "disc", diameterMm: 30 },
+    sheet: { widthMm: 1400, heightMm: 700 },
+    webMm: 1,
+    marginMm: 8,
+  }),
+);
+report("cut plan, 96 rounds, three answers", () =>
+  planCuts({
+    outline: disc,
+    demand: 96,
+    thicknessMm: 3.5,
+    densityGPerMl: 1.2,
+    webMm: 2,
+    marginMm: 8,
+    sheetLimit: sheet,
+    rerollLimit: 2,
+    rerollLossShare: 0.02,
+    handTimes: craftHandTimes,
+    pinnedSheet: null,
+  }),
+);
+report("capacity of a half-moon", () =>
+  computeFold({
+    form: "halfMoon",
+    cut: disc,
+    thicknessMm: 3,
+    springBackShare: 0.03,
+    marginMm: 12,
+    plumpness: 0.5,
+  }),
+);
+report("schedule of 60 tasks in chains of 3", () => scheduleDay(chains(20)), 10);
+report("schedule of 300 tasks in chains of 3", () => scheduleDay(chains(100)), 5);
+report("day plan, demo Saturday", () => planDay(book));
+for (const count of [1, 10, 100])
+  report(`day plan, ${count} orders of 10 pieces`, () => planDay(withOrders(count)), count > 10 ? 8 : 30);
+
+function chains(count: number) {
+  const hand = (
+    id: string,
+    durationMin: number,
+    after: ScheduleTask["after"],
+    dueMin: number | null,
+  ): ScheduleTask => ({
+    id,
+    durationMin,
+    uses: [{ resourceId: "hands", fromMin: 0, toMin: durationMin }],
+    after,
+    dueMin,
+    heatC: null,
+  });
+  const tasks = Array.from({ length: count }, (_, i) => [
+    hand(`work${i}`, 4, [], null),
+    {
+      id: `bake${i}`,
+      durationMin: 12,
+      uses: [{ resourceId: "oven", fromMin: 0, toMin: 12 }],
+      after: [{ taskId: `work${i}`, minWaitMin: 20, maxWaitMin: null }],
+      dueMin: null,
+      heatC: 180 + (i % 3) * 10,
+    },
+    hand(`finish${i}`, 2, [{ taskId: `bake${i}`, minWaitMin: 10, maxWaitMin: null }], 1400),
+  ]).flat();
+  return {
+    tasks,
+    resources: [
+      { id: "hands", heater: null },
+      { id: "oven", heater: { restC: 20, heatUpCPerMin: 10, coolDownCPerMin: 4 } },
+    ],
+    openMin: 0,
+  };
+}

@@ -1,0 +1,35 @@
+// npm test: installs what it needs, then lint, format, types, unit and end-to-end tests. Everything runs even if
+// something fails; the last line is the true sum.
+import { buildApplication, installChromium, installPackages, runAndRead } from "./house.mjs";
+
+installPackages();
+installChromium();
+
+let passed = 0;
+let failed = 0;
+const count = (ok) => (ok ? passed++ : failed++);
+
+for (const script of ["lint", "format:check", "types"]) {
+  const { code } = await runAndRead("npm", ["run", "--silent", script]);
+  count(code === 0);
+}
+
+// Jest's and Playwright's own sums, read off their last lines; a suite that broke counts as one failure.
+const unit = await runAndRead("npx", ["jest", "--ci"]);
+addSum(unit, /^Tests:.*$/m);
+
+buildApplication();
+const endToEnd = await runAndRead("npx", ["playwright", "test"]);
+addSum(endToEnd, /^\s*\d+ (passed|failed|did not run|flaky|interrupted)[\s\S]*$/m);
+
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);
+
+function addSum({ code, output }, where) {
+  const plain = output.replace(/\u001b\[[0-9;]*m/g, "");
+  const sum = where.exec(plain)?.[0] ?? "";
+  const read = (word) => Number(new RegExp(`(\\d+) ${word}`).exec(sum)?.[1] ?? 0);
+  const bad = read("failed") + read("did not run") + read("interrupted") + read("flaky");
+  passed += read("passed");
+  failed += bad > 0 ? bad : code === 0 ? 0 : 1;
+}

@@ -1,0 +1,41 @@
+import fc from "fast-check";
+import { loadTrays, type TrayRequest } from ".";
+
+const request: TrayRequest = {
+  pieces: 50,
+  footprint: { widthMm: 100, heightMm: 50 },
+  spacingMm: 20,
+  tray: { widthMm: 600, heightMm: 400 },
+  traysPerLoad: 2,
+};
+
+test("fifty pieces of 100 × 50 mm: 28 to a tray, two trays, one load", () => {
+  // Inside a 10 mm rim: four rows of five (4·70 mm) and one of eight turned (120 mm) fill 400 mm with their gaps.
+  const loading = loadTrays(request);
+  expect(loading).toMatchObject({
+    ok: true,
+    value: { perTray: 28, loads: [{ pieces: 50, trays: [28, 22] }] },
+  });
+});
+
+test("no piece is lost or baked twice, no tray or load is overfull", () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 900 }), fc.integer({ min: 1, max: 6 }), (pieces, traysPerLoad) => {
+      const loading = loadTrays({ ...request, pieces, traysPerLoad });
+      if (!loading.ok) throw new Error(loading.failure.message);
+      const { loads, perTray } = loading.value;
+      const trays = loads.flatMap((load) => load.trays);
+      expect(trays.reduce((sum, n) => sum + n, 0)).toBe(pieces);
+      expect(loads.reduce((sum, load) => sum + load.pieces, 0)).toBe(pieces);
+      expect(Math.max(...trays)).toBeLessThanOrEqual(perTray);
+      expect(loads.every((load) => load.trays.length <= traysPerLoad)).toBe(true);
+    }),
+  );
+});
+
+test("a piece larger than the tray is refused", () => {
+  expect(loadTrays({ ...request, footprint: { widthMm: 700, heightMm: 500 } })).toMatchObject({
+    ok: false,
+    failure: { kind: "tooLargeForTray" },
+  });
+});

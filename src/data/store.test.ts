@@ -1,0 +1,89 @@
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { listDemoChanges } from "@/demo";
+import type { Piece } from "@/schemas/model";
+import { pickRecords } from "@/schemas/toDayBook";
+import { openDatabase } from "./openDatabase";
+import { createStore, type Store } from "./store";
+
+const MIGRATIONS = path.join(__dirname, "migrations");
+const open = (file = ":memory:") => createStore(openDatabase(file, MIGRATIONS));
+
+function openDemo(): Store {
+  const store = open();
+  expect(store.applyChanges(listDemoChanges()).ok).toBe(true);
+  return store;
+}
+const firstPiece = (store: Store): Piece => pickRecords(store.listRecords(), "piece")[0]!;
+
+test("everything that is stored comes back as it was", () => {
+  const stored = openDemo().listRecords();
+  expect(stored).toHaveLength(listDemoChanges().length);
+  for (const { kind, record } of listDemoChanges()) {
+    expect(stored).toContainEqual({ kind, record, version: 1 });
+  }
+});
+
+test("a pinned sheet and a rectangle come back too", () => {
+  const store = openDemo();
+  const piece: Piece = { ...firstPiece(store), cut: { kind: "rectangle", widthMm: 80, heightMm: 140 }, cutAim: "pinned", pinnedSheet: { widthMm: 400, heightMm: 300 } };
+  expect(store.applyChanges([{ kind: "piece", id: piece.id, expectedVersion: 1, record: piece }])).toEqual({ ok: true, value: [2] });
+  expect(firstPiece(store)).toEqual(piece);
+});
+
+test("a stale edit is refused with what stands there now, and nothing of its list is written", () => {
+  const store = openDemo();
+  const piece = firstPiece(store);
+  const theirs = { ...piece, marginMm: 15 };
+  store.applyChanges([{ kind: "piece", id: piece.id, expectedVersion: 1, record: theirs }]);
+  const bench = pickRecords(store.listRecords(), "bench")[0]!;
+  const refused = store.applyChanges([
+    { kind: "bench", id: bench.id, expectedVersion: 1, record: { ...bench, widthMm: 999 } },
+    { kind: "piece", id: piece.id, expectedVersion: 1, record: { ...piece, marginMm: 20 } },
+  ]);
+  expect(refused).toEqual({
+    ok: false,
+    failure: { kind: "stale", changed: "piece", id: piece.id, current: { kind: "piece", record: theirs, version: 2 } },
+  });
+  expect(pickRecords(store.listRecords(), "bench")[0]).toEqual(bench);
+});
+
+test("what is still used is not removed, and a date belongs to one day", () => {
+  const store = openDemo();
+  const piece = firstPiece(store);
+  expect(store.applyChanges([{ kind: "formula", id: piece.doughId, expectedVersion: 1, record: null }])).toMatchObject({ ok: false, failure: { kind: "inUse" } });
+  const day = { ...pickRecords(store.listRecords(), "day")[0]!, id: "another" };
+  expect(store.applyChanges([{ kind: "day", id: day.id, expectedVersion: 0, record: day }])).toMatchObject({ ok: false, failure: { kind: "dateTaken" } });
+  expect(store.listRecords()).toHaveLength(listDemoChanges().length);
+});
+
+test("a removed day takes its orders along", () => {
+  const store = openDemo();
+  const [day] = pickRecords(store.listRecords(), "day");
+  expect(store.applyChanges([{ kind: "day", id: day!.id, expectedVersion: 1, record: null }]).ok).toBe(true);
+  expect(pickRecords(store.listRecords(), "order")).toEqual([]);
+});
+
+test("a file that needs a migration is copied first; one from a newer programme is refused", () => {
+  const folder = mkdtempSync(path.join(tmpdir(), "tezgah-"));
+  try {
+    const file = path.join(folder, "baker.db");
+    const store = open(file);
+    store.applyChanges(listDemoChanges());
+    store.close();
+    const migrations = mkdtempSync(path.join(folder, "migrations-"));
+    for (const [name, sql] of [
+      ["0001_first.sql", "SELECT 1"],
+      ["0002_next.sql", "CREATE TABLE later (id TEXT PRIMARY KEY) STRICT"],
+    ] as const) {
+      writeFileSync(path.join(migrations, name), sql);
+    }
+    openDatabase(file, migrations).close();
+    expect(readdirSync(folder)).toContain("baker.db.before-0002");
+    expect(open(`${file}.before-0002`).listRecords()).toHaveLength(listDemoChanges().length);
+    expect(() => open(file)).toThrow("version 2; this Tezgah knows 1");
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+});

@@ -1,0 +1,48 @@
+import { execFileSync } from "node:child_process";
+import { readFileSync } from "node:fs";
+import { expect, test } from "@playwright/test";
+
+/** Every command in docs/api.md, run as it stands but for the address. */
+const commands = [...readFileSync("docs/api.md", "utf8").matchAll(/```sh\n(curl [\s\S]*?)```/g)].map(
+  ([, command = ""]) => command.trim(),
+);
+
+test("every curl line of the handbook answers with what it says", ({ baseURL }) => {
+  expect(commands.length).toBeGreaterThanOrEqual(3);
+  const answers = commands.map((command) =>
+    JSON.parse(
+      execFileSync("bash", ["-c", command.replaceAll("http://127.0.0.1:3000", baseURL!)], {
+        encoding: "utf8",
+      }),
+    ),
+  );
+  // Five staggered rows of six: 5.5 · 90 ≤ 530 and 4 · 77.9 ≤ 340. Oler: 25.7 + 9.7 + 1 = 36.
+  expect(answers).toContainEqual(expect.objectContaining({ count: 30, upperBound: 36 }));
+  expect(answers).toContainEqual(expect.objectContaining({ tally: expect.objectContaining({ ready: 26 }) }));
+  expect(answers).toContainEqual({ faults: [expect.objectContaining({ path: "outline.diameterMm" })] });
+});
+
+test("malformed, unknown and oversized documents are refused precisely", async ({ request }) => {
+  const post = (path: string, data: string) =>
+    request.post(path, { data: Buffer.from(data), headers: { "content-type": "application/json" } });
+  const broken = await post("/api/v1/plan", "{");
+  expect([broken.status(), (await broken.json()).faults[0].message]).toEqual([
+    400,
+    expect.stringContaining("no JSON"),
+  ]);
+  const empty = await post("/api/v1/plan", "{}");
+  expect(empty.status()).toBe(400);
+  expect((await empty.json()).faults.map(({ path }: { path: string }) => path)).toEqual(
+    expect.arrayContaining(["day", "orders", "bench"]),
+  );
+  const small = await post(
+    "/api/v1/cut/layout",
+    JSON.stringify({ outline: { kind: "disc", diameterMm: 200 }, sheet: { widthMm: 150, heightMm: 300 } }),
+  );
+  expect([small.status(), (await small.json()).faults[0].message]).toEqual([
+    400,
+    expect.stringContaining("50 mm too narrow"),
+  ]);
+  const huge = await post("/api/v1/plan", JSON.stringify({ day: "x".repeat(1_100_000) }));
+  expect(huge.status()).toBe(413);
+});

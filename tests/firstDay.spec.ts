@@ -1,0 +1,92 @@
+import { expect, test } from "./silentTest";
+
+// One file, in order: the data file begins empty and stays with what the tests before have made.
+test.describe.configure({ mode: "serial" });
+
+test("from an empty data file to a day sheet, by keyboard alone, with a reload in the middle", async ({
+  page,
+}) => {
+  const began = Date.now();
+  await page.goto("/");
+  await expect(page.getByRole("heading", { name: "What is on the bench first?" })).toBeVisible();
+  // Starter, count, time, day, in the order of the tab key.
+  await page.keyboard.press("Tab");
+  await expect(page.getByRole("radio", { name: /Half-moons/ })).toBeFocused();
+  await page.keyboard.press("Tab");
+  await page.keyboard.press("ControlOrMeta+a");
+  await page.keyboard.type("48");
+  await page.keyboard.press("Tab");
+  await page.keyboard.press("ControlOrMeta+a");
+  await page.keyboard.type("09:00");
+  await page.keyboard.press("Enter");
+  await expect(page.getByTestId("tally")).toContainText("ready 50");
+  expect(Date.now() - began).toBeLessThan(120_000);
+
+  await page.keyboard.press("3");
+  await expect(page).toHaveURL(/\/roll$/);
+  const dough = await page.getByTestId("tally").textContent();
+  const thickness = page.getByLabel("Rolled to", { exact: true });
+  while (!(await thickness.evaluate((input) => input === document.activeElement)))
+    await page.keyboard.press("Tab");
+  await page.keyboard.press("ArrowUp");
+  await expect(page.getByTestId("tally")).not.toHaveText(dough ?? "");
+  const changed = await page.getByTestId("tally").textContent();
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+  await page.reload();
+  await expect(page.getByTestId("tally")).toHaveText(changed ?? "");
+  await expect(page.getByLabel("Rolled to", { exact: true })).toHaveValue("4");
+
+  await page.keyboard.press("ControlOrMeta+k");
+  await page.keyboard.type("day sheet");
+  await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(/\/print\//);
+  await expect(page.getByRole("heading", { name: "First day" })).toBeVisible();
+  await expect(page.getByText("50 = 48 ordered + 2 spare")).toBeVisible();
+});
+
+test("a book of one's own: dough, filling and piece written from nothing, then ordered", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Book" }).click();
+  await page.getByRole("button", { name: "Pieces and formulas" }).click();
+
+  await page.getByRole("button", { name: "New dough" }).click();
+  await page.getByLabel("Name", { exact: true }).fill("Rye paste");
+  await page.getByLabel("Name", { exact: true }).press("Enter");
+  for (const [amount, name] of [
+    ["1 1/2 lb", "rye flour"],
+    ["½ kg", "butter"],
+    ["250", "water"],
+  ] as const) {
+    await page.getByLabel("Amount of the new ingredient").fill(amount);
+    await page.getByLabel("Name of the new ingredient").fill(name);
+    await page.getByRole("button", { name: "Add" }).click();
+  }
+  await expect(page.getByRole("heading", { name: /Rye paste/ })).toContainText("1.43 kg");
+  await expect(page.getByLabel("Amount of rye flour")).toHaveValue("1 1/2 lb");
+
+  await page.getByLabel("Amount of the new ingredient").fill("2 cups");
+  await page.getByLabel("Name of the new ingredient").fill("milk");
+  await page.getByRole("button", { name: "Add" }).click();
+  await expect(
+    page.getByRole("alert").filter({ hasText: "cup measures volume; a mass is needed" }),
+  ).toBeVisible();
+
+  await page.getByRole("button", { name: "Book" }).click();
+  await page.getByRole("button", { name: "Pieces and formulas" }).click();
+  await page.getByRole("button", { name: "New piece" }).click();
+  await page.getByLabel("Name", { exact: true }).fill("Rye pocket");
+  await page.getByLabel("Name", { exact: true }).press("Enter");
+  await page.getByText("rectangle", { exact: true }).click();
+  await page.getByLabel("Dough", { exact: true }).selectOption({ label: "Rye paste" });
+  await expect(page.getByRole("img", { name: /Rye pocket in section/ })).toBeVisible();
+
+  await page.getByRole("link", { name: /1 Orders/ }).click();
+  await page.getByLabel("Piece", { exact: true }).selectOption({ label: "Rye pocket" });
+  await page.getByLabel("How many").fill("12");
+  await page.getByLabel("By", { exact: true }).fill("11.30");
+  await page.getByRole("button", { name: "Take the order" }).click();
+  await expect(page.getByTestId("tally")).toContainText("ready 62");
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+  await page.reload();
+  await expect(page.getByTestId("tally")).toContainText("ready 62");
+});

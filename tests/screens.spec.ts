@@ -1,0 +1,67 @@
+import AxeBuilder from "@axe-core/playwright";
+import { DEMO_DAY, expect, test } from "./silentTest";
+
+const screens = [
+  ...[
+    "orders",
+    "mix",
+    "roll",
+    "fill",
+    "seal",
+    "bake",
+    "cool",
+    "book",
+    "kit",
+    "piece/leek-triangle",
+    "formula/quince-and-bay",
+  ].map((path) => `${DEMO_DAY}/${path}`),
+  "/print/2026-11-28",
+];
+
+for (const theme of ["tezgah", "tezgah-night"]) {
+  for (const path of screens) {
+    test(`${path} in ${theme}: axe finds nothing serious`, async ({ page, context, baseURL }) => {
+      await context.addCookies([{ name: "tezgah-theme", value: theme, url: baseURL! }]);
+      await page.goto(path);
+      await expect(page.locator("main")).toBeVisible();
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
+      expect(serious.map(({ id, nodes }) => [id, nodes.map(({ html }) => html.slice(0, 160))])).toEqual([]);
+    });
+  }
+}
+
+test("in the hand, at 390 px, no screen is wider than the screen", async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const path of screens) {
+    await page.goto(path);
+    const over = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    expect([path, over]).toEqual([path, 0]);
+  }
+});
+
+test("an address that leads nowhere says so and leads back", async ({ page, expectConsole }) => {
+  expectConsole("404");
+  await page.goto("/day/1999-01-01/orders");
+  await page.getByRole("link", { name: "To the bench" }).click();
+  await expect(page).toHaveURL(/orders$/);
+});
+
+test("the dialogs answer to axe as well", async ({ page }) => {
+  await page.goto(`${DEMO_DAY}/orders`);
+  for (const key of ["b", "?", "/"]) {
+    // The first key may come before the page listens.
+    await expect(async () => {
+      await page.keyboard.press(key);
+      await expect(page.getByRole("dialog")).toBeVisible({ timeout: 500 });
+    }).toPass();
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(
+      violations.filter(({ impact }) => impact === "serious" || impact === "critical").map(({ id }) => id),
+    ).toEqual([]);
+    await page.keyboard.press("Escape");
+    await expect(page.getByRole("dialog")).toBeHidden();
+  }
+});

@@ -1,0 +1,23 @@
+import { test as base, expect } from "@playwright/test";
+
+/** A test whose pages must say nothing in the console, unless it announces what they will say. */
+export const test = base.extend<{ expectConsole: (words: string) => void }>({
+  expectConsole: [
+    async ({ context }, use) => {
+      const said: string[] = [];
+      const expected: string[] = [];
+      context.on("console", (message) => {
+        if (message.type() === "error" || message.type() === "warning") said.push(message.text());
+      });
+      context.on("weberror", (error) => said.push(String(error.error())));
+      await use((words) => expected.push(words));
+      expect(said.filter((text) => !expected.some((words) => text.includes(words)))).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+/** The day of the demo world. */
+export const DEMO_DAY = "/day/2026-11-28";
