@@ -4,10 +4,13 @@ import { defineConfig } from "@playwright/test";
 const EMPTY_PORT = 3411;
 const DEMO_PORT = 3412;
 
+/** The moment the tests take place, whenever they are run. */
+const TESTED_AT = "2026-11-24T10:00:00";
+
 const serve = (data: string, port: number, seed: string) => ({
   command: `rm -f ${data} ${data}-wal ${data}-shm; ${seed} npx next start --hostname 127.0.0.1 --port ${port}`,
   port,
-  env: { TEZGAH_DATA: data, NEXT_TELEMETRY_DISABLED: "1" },
+  env: { TEZGAH_DATA: data, TEZGAH_NOW: TESTED_AT, NEXT_TELEMETRY_DISABLED: "1" },
   reuseExistingServer: false,
 });
 

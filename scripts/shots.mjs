@@ -36,7 +36,7 @@ const server = spawn(
   ["node_modules/next/dist/bin/next", "start", "--hostname", "127.0.0.1", "--port", String(PORT)],
   {
     stdio: "ignore",
-    env: { ...process.env, TEZGAH_DATA: DATA },
+    env: { ...process.env, TEZGAH_DATA: DATA, TEZGAH_NOW: "2026-11-27T18:00:00" },
   },
 );
 try {

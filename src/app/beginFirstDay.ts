@@ -4,21 +4,22 @@ import { redirect } from "next/navigation";
 import { firstBench, firstOven, starters } from "@/demo";
 import { getStore } from "@/data/getStore";
 import type { RecordChange } from "@/schemas/recordKinds";
-import { validateChanges } from "@/schemas/validate";
-import type { FirstDay } from "@/ui/welcome/Welcome";
+import { validateChanges, validateFirstDay, type FirstDay } from "@/schemas/validate";
 
 /** When a bakery opens that has not said so, min after midnight. */
 const FIRST_OPEN_MIN = 4 * 60;
 
 /** Sets up bench, oven and the first day, with a starter and its order if one was taken. */
-export async function beginFirstDay(day: FirstDay): Promise<string> {
-  const valid = validateChanges(listFirstChanges(day));
-  if (!valid.ok) return valid.failure[0]?.message ?? "Check what you entered.";
+export async function beginFirstDay(answer: unknown): Promise<string> {
+  const day = validateFirstDay(answer);
+  const valid = day.ok ? validateChanges(listFirstChanges(day.value)) : day;
+  if (!day.ok || !valid.ok)
+    return (valid.ok ? undefined : valid.failure[0]?.message) ?? "Check what you entered.";
   const applied = getStore().applyChanges(valid.value);
   if (!applied.ok && applied.failure.kind !== "stale")
     return "There is a day with this date already. Choose another date.";
   // Stale means that another screen set the bakery up meanwhile: go and look at that.
-  redirect(applied.ok ? `/day/${day.date}/orders` : "/");
+  redirect(applied.ok ? `/day/${day.value.date}/orders` : "/");
 }
 
 function listFirstChanges({ starterId, date, count, dueMin }: FirstDay): RecordChange[] {

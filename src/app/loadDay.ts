@@ -1,7 +1,9 @@
+import { differenceInMinutes, parse } from "date-fns";
 import { planDay, type DayBook, type DayPlan } from "@/core/plan";
 import { getStore } from "@/data/getStore";
 import { pickRecords, toDayBook } from "@/schemas/toDayBook";
 import type { StoredRecord } from "@/schemas/recordKinds";
+import { readClock } from "./clock";
 
 export interface LoadedDay {
   readonly records: readonly StoredRecord[];
@@ -9,26 +11,28 @@ export interface LoadedDay {
   readonly plan: DayPlan;
 }
 
+const MINUTES_PER_DAY = 24 * 60;
+
 /** A stored day with its plan, or null if the date has none. */
 export function loadDay(date: string): LoadedDay | null {
   const records = getStore().listRecords();
-  const book = toDayBook(records, date, findNowMin(date, new Date()));
+  const minutes = countMinutesSince(date, readClock());
+  // A day to come is planned from its opening, and so is one that is over: it is looked back on as it was.
+  const nowMin = minutes >= 0 && minutes < MINUTES_PER_DAY ? minutes : null;
+  const book = toDayBook(records, date, nowMin);
   return book && { records, book, plan: planDay(book) };
 }
 
-/** Minutes after the date's midnight it is now: null before that day, past the last minute after it. */
-export function findNowMin(date: string, now: Date): number | null {
-  const [year = 0, month = 1, day = 1] = date.split("-").map(Number);
-  const minutes = Math.floor((now.getTime() - new Date(year, month - 1, day).getTime()) / 60_000);
-  return minutes < 0 ? null : minutes;
-}
-
 /** The day to open first: the next one from today on, else the last there was; null if there is none. */
-export function findDayToOpen(now: Date): string | null {
+export function findDayToOpen(): string | null {
+  const now = readClock();
   const dates = pickRecords(getStore().listRecords(), "day")
     .map(({ date }) => date)
     .sort();
-  return dates.find((date) => (findNowMin(date, now) ?? 0) < MINUTES_PER_DAY) ?? dates.at(-1) ?? null;
+  return dates.find((date) => countMinutesSince(date, now) < MINUTES_PER_DAY) ?? dates.at(-1) ?? null;
 }
 
-const MINUTES_PER_DAY = 24 * 60;
+/** Minutes from the local midnight a date begins with; negative before it. */
+function countMinutesSince(date: string, now: Date): number {
+  return differenceInMinutes(now, parse(date, "yyyy-MM-dd", now));
+}

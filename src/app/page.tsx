@@ -4,6 +4,6 @@ import { findDayToOpen } from "./loadDay";
 export const dynamic = "force-dynamic";
 
 export default function Home() {
-  const date = findDayToOpen(new Date());
+  const date = findDayToOpen();
   redirect(date ? `/day/${date}/orders` : "/welcome");
 }

@@ -1,3 +1,4 @@
+import { isValid, parseISO } from "date-fns";
 import Joi from "joi";
 import type { Bench, Cutter, Day, Formula, Order, Oven, Piece } from "./model";
 import { describeLimitFault } from "./checkValue";
@@ -106,6 +107,15 @@ const sheetWithinBench = (limit: Limit, ref: string) =>
       "number.max": `${limit.label} is larger than the bench itself. Make it smaller, or correct the bench.`,
     });
 
+/** A date that the calendar has, as YYYY-MM-DD. */
+export const calendarDate = Joi.string()
+  .custom((text: string, helpers) =>
+    /^\d{4}-\d{2}-\d{2}$/.test(text) && isValid(parseISO(text))
+      ? text
+      : helpers.message({ custom: `“${text.slice(0, 12)}” is no date: write it like 2026-11-28.` }),
+  )
+  .required();
+
 /** One schema for every kind of record that is stored, sent or planned with. */
 export const recordSchemas = {
   formula: Joi.alternatives().conditional(".kind", {
@@ -156,10 +166,7 @@ export const recordSchemas = {
   cutter: Joi.object<Cutter>({ id, name: name("The cutter"), outline: outlineSchema }),
   day: Joi.object<Day>({
     id,
-    date: Joi.string()
-      .pattern(/^\d{4}-\d{2}-\d{2}$/)
-      .required()
-      .messages({ "string.pattern.base": "A date is written 2026-11-28." }),
+    date: calendarDate,
     name: name("The day"),
     openMin: whole(dayLimits.openMin),
   }),

@@ -1,7 +1,7 @@
 import { listDemoChanges } from "@/demo";
 import type { StoredRecord } from "./recordKinds";
 import { toDayBook } from "./toDayBook";
-import { validateChanges, validateDayBook, validateLayout } from "./validate";
+import { validateChanges, validateDayBook, validateFirstDay, validateLayout } from "./validate";
 
 const records = listDemoChanges().map(({ kind, record }) => ({ kind, record, version: 1 }) as StoredRecord);
 const book = toDayBook(records, "2026-11-28", null)!;
@@ -44,6 +44,16 @@ test("faults name their place in the document", () => {
     ok: false,
     failure: [{ path: "outline.diameterMm" }],
   });
+});
+
+test("a date the calendar does not have is refused, also on the first screen", () => {
+  const day = { ...book.day, date: "2026-02-30" };
+  expect(validateDayBook({ ...book, day })).toEqual({
+    ok: false,
+    failure: [{ path: "day.date", message: expect.stringContaining("“2026-02-30” is no date") }],
+  });
+  expect(validateFirstDay({ starterId: null, date: "tomorrow", count: 1, dueMin: 1 }).ok).toBe(false);
+  expect(validateFirstDay(null).ok).toBe(false);
 });
 
 test("a sheet larger than its bench is refused", () => {

@@ -3,7 +3,7 @@ import { fail, ok, type Result } from "@/core/result";
 import type { DayBook } from "./model";
 import { MAX_RECORDS } from "./limits";
 import { recordKinds, type RecordChange } from "./recordKinds";
-import { boxSchema, outlineSchema, recordSchemas } from "./records";
+import { boxSchema, calendarDate, outlineSchema, recordSchemas } from "./records";
 import type { BoxMm, Outline } from "@/core/shape";
 
 /** One thing wrong in a document: where (`pieces.0.marginMm`), what, and what would do. */
@@ -41,6 +41,26 @@ const changeSchema = Joi.object({
 /** Changes sent by a screen. */
 export function validateChanges(value: unknown): Result<RecordChange[], Fault[]> {
   return validate(Joi.array().items(changeSchema).min(1).max(MAX_RECORDS).required(), value);
+}
+
+/** What the first screen asks: what to begin with (null: nothing), for which day, how many by when. */
+export interface FirstDay {
+  readonly starterId: string | null;
+  readonly date: string;
+  readonly count: number;
+  readonly dueMin: number;
+}
+
+const firstDaySchema = Joi.object({
+  starterId: Joi.string().allow(null).required(),
+  date: calendarDate,
+  count: Joi.number().required(),
+  dueMin: Joi.number().required(),
+}).required();
+
+/** The first screen's answer; its count and time are checked with the order they make. */
+export function validateFirstDay(value: unknown): Result<FirstDay, Fault[]> {
+  return validate(firstDaySchema, value);
 }
 
 const listOf = (schema: Joi.Schema) => Joi.array().items(schema).max(MAX_RECORDS).unique("id").required();

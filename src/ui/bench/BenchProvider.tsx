@@ -43,9 +43,13 @@ export function BenchProvider({ children, ...input }: Props) {
         event.preventDefault();
       }
     };
+    // A page brought back by the browser's memory shows what was then: load it anew.
+    const reloadIfRestored = (event: PageTransitionEvent) => event.persisted && window.location.reload();
+    window.addEventListener("pageshow", reloadIfRestored);
     document.addEventListener("visibilitychange", saveNow);
     window.addEventListener("beforeunload", warn);
     return () => {
+      window.removeEventListener("pageshow", reloadIfRestored);
       document.removeEventListener("visibilitychange", saveNow);
       window.removeEventListener("beforeunload", warn);
     };

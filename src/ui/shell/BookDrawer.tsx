@@ -24,11 +24,11 @@ export function BookDrawer({ open, onClose, dates }: Props) {
     onClose();
     router.push(path);
   };
-  // Another day loads its records from the server: what was changed here must be there first.
+  // A day is opened by loading the page, never from the router's memory, which may hold its older records.
   const goToDay = async (other: string) => {
     await flush();
-    onClose();
-    router.push(`/day/${other}/orders`);
+    const url = new URL(`/day/${other}/orders`, window.location.origin);
+    window.location.assign(url);
   };
   const row = "btn btn-ghost touch w-full justify-start text-base font-normal";
   return (

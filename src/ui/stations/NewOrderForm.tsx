@@ -79,16 +79,16 @@ export function NewOrderForm() {
   return (
     <form className="flex flex-col gap-2" onSubmit={(event) => void take(event)} noValidate>
       <h2 className="text-xl">Take an order</h2>
-      <label className="flex flex-col gap-0.5">
-        Piece
-        <select className="select w-full" {...register("pieceId")}>
+      <div className="flex flex-col gap-0.5">
+        <label htmlFor="order-pieceId">Piece</label>
+        <select id="order-pieceId" className="select w-full" {...register("pieceId")}>
           {book.pieces.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
             </option>
           ))}
         </select>
-      </label>
+      </div>
       <div className="grid grid-cols-2 items-start gap-2">
         {field(
           "count",

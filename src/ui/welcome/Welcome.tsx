@@ -2,20 +2,13 @@
 
 import { useState, type FormEvent } from "react";
 import { parseClock, parseNumber } from "@/core/units";
+import type { FirstDay } from "@/schemas/validate";
 import { checkClock, checkCount } from "../controls/checks";
 
 export interface StarterCard {
   readonly id: string;
   readonly title: string;
   readonly blurb: string;
-}
-
-export interface FirstDay {
-  /** A starter's id, or null for an empty book. */
-  readonly starterId: string | null;
-  readonly date: string;
-  readonly count: number;
-  readonly dueMin: number;
 }
 
 interface Props {
