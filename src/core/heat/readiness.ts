@@ -1,0 +1,129 @@
+import { chill, findCrossingMin, type ChillRequest, type Stay } from "./chill";
+import type { Moment } from "./conduct";
+import type { Body } from "./grid";
+import type { Composition } from "./material";
+import type { Place } from "./places";
+
+/** When a dough can be rolled: below it cracks, above it smears. °C. */
+export interface WorkingWindow {
+  readonly lowC: number;
+  readonly highC: number;
+}
+
+export interface ReadinessRequest {
+  readonly body: Body;
+  readonly composition: Composition;
+  readonly densityGPerMl: number;
+  readonly window: WorkingWindow;
+  /** As it comes from mixing. */
+  readonly mixedC: number;
+  readonly wrapped: boolean;
+  /** Turned over half way through a rest in the cold. */
+  readonly turned: boolean;
+  readonly fridgeC: number;
+  readonly freezerC: number;
+  readonly roomC: number;
+  /** The sheet this piece will be rolled to. */
+  readonly sheetThicknessMm: number;
+}
+
+/** Minutes in one cold place until the core can be rolled, and until the outside is too cold to be. */
+export interface ColdRest {
+  readonly place: Place;
+  /** Null: not within the longest rest looked at. */
+  readonly coreReadyMin: number | null;
+  readonly outsideTooColdMin: number | null;
+  readonly moments: readonly Moment[];
+}
+
+export interface Readiness {
+  readonly fridge: ColdRest;
+  readonly freezer: ColdRest;
+  /** From fridge-cold: minutes on the bench until the core is warm enough to roll; 0 if it always is. */
+  readonly temperMin: number | null;
+  /** From fridge-cold: minutes on the bench until the outside is too warm; null if the room never gets there. */
+  readonly benchLimitMin: number | null;
+  readonly bench: readonly Moment[];
+  /** Once rolled from the middle of the window: minutes until the sheet is too warm, null if never. */
+  readonly sheetLimitMin: number | null;
+}
+
+/** Longest stay that is looked at, min: overnight in the cold, a shift on the bench. */
+const LONGEST_REST_MIN = 12 * 60;
+const LONGEST_BENCH_MIN = 8 * 60;
+/** The curve goes on a little after the last thing that matters in it. */
+const SHOWN_BEYOND = 1.6;
+/** A stay in which little happens is still shown as long, min. */
+const SHORTEST_SHOWN_MIN = 20;
+
+/** When one piece of dough can be rolled, and for how long. All by conduction. */
+export function computeReadiness(request: ReadinessRequest): Readiness {
+  const { window, fridgeC, freezerC, roomC } = request;
+  const bench = restOnBench(request);
+  const sheet = run(
+    request,
+    { kind: "slab", thicknessMm: request.sheetThicknessMm },
+    (window.lowC + window.highC) / 2,
+    [{ place: "bench", airC: roomC, minutes: LONGEST_BENCH_MIN, turnOver: false }],
+    false,
+  );
+  return {
+    fridge: restCold(request, "fridge", fridgeC),
+    freezer: restCold(request, "freezer", freezerC),
+    temperMin: findCrossingMin(bench, "coreC", window.lowC, "rising"),
+    benchLimitMin: findCrossingMin(bench, "surfaceC", window.highC, "rising"),
+    bench,
+    sheetLimitMin: findCrossingMin(sheet, "meanC", window.highC, "rising"),
+  };
+}
+
+function restCold(request: ReadinessRequest, place: Place, airC: number): ColdRest {
+  const { window, mixedC, turned } = request;
+  const over = (turnAtMin: number) => {
+    const stay = (minutes: number, turnOver: boolean): Stay => ({ place, airC, minutes, turnOver });
+    const stays = [stay(turnAtMin, true), stay(LONGEST_REST_MIN - turnAtMin, false)];
+    return run(request, request.body, mixedC, stays, request.wrapped);
+  };
+  const coreAt = (moments: readonly Moment[]) => findCrossingMin(moments, "coreC", window.highC, "falling");
+  const lying = over(0);
+  const lyingReadyMin = coreAt(lying);
+  const moments = turned && lyingReadyMin !== null && lyingReadyMin > 0 ? over(lyingReadyMin / 2) : lying;
+  const coreReadyMin = coreAt(moments);
+  const outsideTooColdMin = findCrossingMin(moments, "surfaceC", window.lowC, "falling");
+  return {
+    place,
+    coreReadyMin,
+    outsideTooColdMin,
+    moments: cutOff(moments, coreReadyMin, outsideTooColdMin),
+  };
+}
+
+/** Fridge-cold all through, then on the bench. */
+function restOnBench(request: ReadinessRequest): Moment[] {
+  const stay: Stay = { place: "bench", airC: request.roomC, minutes: LONGEST_BENCH_MIN, turnOver: false };
+  const moments = run(request, request.body, request.fridgeC, [stay], request.wrapped);
+  const { lowC, highC } = request.window;
+  return cutOff(
+    moments,
+    findCrossingMin(moments, "coreC", lowC, "rising"),
+    findCrossingMin(moments, "surfaceC", highC, "rising"),
+  );
+}
+
+/** The moments up to a little after the later of two minutes; all if either never comes. */
+function cutOff(moments: readonly Moment[], first: number | null, second: number | null): Moment[] {
+  if (first === null || second === null) return [...moments];
+  const untilMin = Math.max(first, second, SHORTEST_SHOWN_MIN) * SHOWN_BEYOND;
+  const end = moments.findIndex(({ atMin }) => atMin > untilMin);
+  return end < 0 ? [...moments] : moments.slice(0, end + 1);
+}
+
+function run(
+  { composition, densityGPerMl }: ReadinessRequest,
+  body: ChillRequest["body"],
+  startC: number,
+  stays: readonly Stay[],
+  wrapped: boolean,
+): Moment[] {
+  return chill({ body, composition, densityGPerMl, startC, wrapped, stays });
+}
