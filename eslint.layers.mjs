@@ -10,7 +10,7 @@ const houseLayers = {
   data: ["core", "schemas"],
   demo: ["core", "schemas"],
   workers: ["core", "schemas", "formats"],
-  ui: ["core", "schemas", "workers"],
+  ui: ["core", "schemas", "workers", "formats"],
   app: ["core", "schemas", "formats", "data", "demo", "workers", "ui"],
 };
 

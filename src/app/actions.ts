@@ -5,6 +5,7 @@ import { getStore } from "@/data/getStore";
 import type { ChangeFault } from "@/data/store";
 import type { RecordKind, StoredRecord } from "@/schemas/recordKinds";
 import { validateChanges } from "@/schemas/validate";
+import { readClock } from "./clock";
 
 type SaveFault =
   | {
@@ -23,7 +24,7 @@ export async function saveChanges(changes: unknown): Promise<Result<readonly num
       kind: "refused",
       message: `Not saved. ${valid.failure[0]?.message ?? "Check what you entered."}`,
     });
-  const applied = getStore().applyChanges(valid.value);
+  const applied = getStore().applyChanges(valid.value, readClock().toISOString());
   return applied.ok ? ok(applied.value) : fail(toSaveFault(applied.failure));
 }
 

@@ -4,6 +4,7 @@ import { redirect } from "next/navigation";
 import { firstBench, firstOven, starters } from "@/demo";
 import { getStore } from "@/data/getStore";
 import type { RecordChange } from "@/schemas/recordKinds";
+import { readClock } from "./clock";
 import { validateChanges, validateFirstDay, type FirstDay } from "@/schemas/validate";
 
 /** When a bakery opens that has not said so, min after midnight. */
@@ -15,7 +16,7 @@ export async function beginFirstDay(answer: unknown): Promise<string> {
   const valid = day.ok ? validateChanges(listFirstChanges(day.value)) : day;
   if (!day.ok || !valid.ok)
     return (valid.ok ? undefined : valid.failure[0]?.message) ?? "Check what you entered.";
-  const applied = getStore().applyChanges(valid.value);
+  const applied = getStore().applyChanges(valid.value, readClock().toISOString());
   if (!applied.ok && applied.failure.kind !== "stale")
     return "There is a day with this date already. Choose another date.";
   // Stale means that another screen set the bakery up meanwhile: go and look at that.

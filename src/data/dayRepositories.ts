@@ -14,7 +14,14 @@ export function createDayRepository(db: Database.Database): Repository<Day> {
   });
 }
 
-type OrderRow = { id: string; day_id: string; piece_id: string; count: number; due_min: number; customer: string };
+type OrderRow = {
+  id: string;
+  day_id: string;
+  piece_id: string;
+  count: number;
+  due_min: number;
+  customer: string;
+};
 
 /** All SQL about orders. */
 export function createOrderRepository(db: Database.Database): Repository<Order> {

@@ -1,88 +1,182 @@
 import type Database from "better-sqlite3";
-import type { Formula, IngredientLine } from "@/schemas/model";
+import type { Dough, Filling, Formula, IngredientLine } from "@/schemas/model";
 import { createVersionedTable, type Repository } from "./versionedTable";
 
 type FormulaRow = {
   id: string;
   kind: Formula["kind"];
   name: string;
+  steps: string;
   density_g_per_ml: number;
   mix_min: number;
+  keeps_days: number;
+  method: Dough["method"];
+  fat_particle: Dough["fatParticle"];
+  liquid_school: Dough["liquidSchool"];
+  window_low_c: number;
+  window_high_c: number;
+  rest_way: Dough["restWay"];
+  divided_into: Dough["dividedInto"];
+  bought_width_mm: number | null;
+  bought_height_mm: number | null;
+  bought_thickness_mm: number | null;
   spring_back_share: number | null;
   reroll_limit: number | null;
   reroll_loss_share: number | null;
   rest_min: number | null;
   reroll_rest_min: number | null;
   bench_limit_min: number | null;
+  family: Filling["family"];
   making_loss_share: number | null;
   cool_min: number | null;
 };
-type LineRow = { id: string; name: string; amount_text: string; mass_g: number };
+type LineRow = {
+  id: string;
+  name: string;
+  amount_text: string;
+  mass_g: number;
+  most_g: number | null;
+  ingredient_id: string | null;
+};
 
-/** All SQL about doughs and fillings. */
+const columns: readonly (keyof FormulaRow)[] = [
+  "id",
+  "kind",
+  "name",
+  "steps",
+  "density_g_per_ml",
+  "mix_min",
+  "keeps_days",
+  "method",
+  "fat_particle",
+  "liquid_school",
+  "window_low_c",
+  "window_high_c",
+  "rest_way",
+  "divided_into",
+  "bought_width_mm",
+  "bought_height_mm",
+  "bought_thickness_mm",
+  "spring_back_share",
+  "reroll_limit",
+  "reroll_loss_share",
+  "rest_min",
+  "reroll_rest_min",
+  "bench_limit_min",
+  "family",
+  "making_loss_share",
+  "cool_min",
+];
+
+/** All SQL about doughs and fillings as they stand now. */
 export function createFormulaRepository(db: Database.Database): Repository<Formula> {
   const selectLines = db.prepare<[string], LineRow>(
-    "SELECT id, name, amount_text, mass_g FROM formula_line WHERE formula_id = ? ORDER BY position",
+    "SELECT id, name, amount_text, mass_g, most_g, ingredient_id FROM formula_line WHERE formula_id = ? ORDER BY position",
   );
   const deleteLines = db.prepare<[string]>("DELETE FROM formula_line WHERE formula_id = ?");
-  const insertLine = db.prepare<[string, number, string, string, string, number]>(
-    "INSERT INTO formula_line (formula_id, position, id, name, amount_text, mass_g) VALUES (?, ?, ?, ?, ?, ?)",
+  const insertLine = db.prepare<[LineRow & { formula_id: string; position: number }]>(
+    `INSERT INTO formula_line (formula_id, position, id, name, amount_text, mass_g, most_g, ingredient_id)
+     VALUES (@formula_id, @position, @id, @name, @amount_text, @mass_g, @most_g, @ingredient_id)`,
   );
   const readLines = (formulaId: string): IngredientLine[] =>
-    selectLines.all(formulaId).map(({ id, name, amount_text, mass_g }) => ({ id, name, amountText: amount_text, massG: mass_g }));
-
+    selectLines.all(formulaId).map((row) => ({
+      id: row.id,
+      name: row.name,
+      amountText: row.amount_text,
+      massG: row.mass_g,
+      mostG: row.most_g,
+      ingredientId: row.ingredient_id,
+    }));
   return createVersionedTable<Formula, FormulaRow>(db, {
     table: "formula",
-    columns: [
-      "id",
-      "kind",
-      "name",
-      "density_g_per_ml",
-      "mix_min",
-      "spring_back_share",
-      "reroll_limit",
-      "reroll_loss_share",
-      "rest_min",
-      "reroll_rest_min",
-      "bench_limit_min",
-      "making_loss_share",
-      "cool_min",
-    ],
+    columns,
     toRow,
     fromRow: (row) => fromRow(row, readLines(row.id)),
     afterPut({ id, lines }) {
       deleteLines.run(id);
-      lines.forEach((line, i) => insertLine.run(id, i, line.id, line.name, line.amountText, line.massG));
+      lines.forEach((line, position) =>
+        insertLine.run({
+          formula_id: id,
+          position,
+          id: line.id,
+          name: line.name,
+          amount_text: line.amountText,
+          mass_g: line.massG,
+          most_g: line.mostG,
+          ingredient_id: line.ingredientId,
+        }),
+      );
     },
   });
 }
 
 function toRow(formula: Formula): FormulaRow {
-  const { id, kind, name, densityGPerMl, mixMin } = formula;
-  const shared = { id, kind, name, density_g_per_ml: densityGPerMl, mix_min: mixMin };
+  const { id, kind, name, steps, densityGPerMl, mixMin, keepsDays } = formula;
   const dough = formula.kind === "dough" ? formula : null;
   const filling = formula.kind === "filling" ? formula : null;
   return {
-    ...shared,
+    id,
+    kind,
+    name,
+    steps: JSON.stringify(steps),
+    density_g_per_ml: densityGPerMl,
+    mix_min: mixMin,
+    keeps_days: keepsDays,
+    method: dough?.method ?? "rubbed",
+    fat_particle: dough?.fatParticle ?? "none",
+    liquid_school: dough?.liquidSchool ?? "justHolds",
+    window_low_c: dough?.window.lowC ?? 0,
+    window_high_c: dough?.window.highC ?? 0,
+    rest_way: dough?.restWay ?? "minutes",
+    divided_into: dough?.dividedInto ?? "disc",
+    bought_width_mm: dough?.boughtSheet?.widthMm ?? null,
+    bought_height_mm: dough?.boughtSheet?.heightMm ?? null,
+    bought_thickness_mm: dough?.boughtSheet?.thicknessMm ?? null,
     spring_back_share: dough?.springBackShare ?? null,
     reroll_limit: dough?.rerollLimit ?? null,
     reroll_loss_share: dough?.rerollLossShare ?? null,
     rest_min: dough?.restMin ?? null,
     reroll_rest_min: dough?.rerollRestMin ?? null,
     bench_limit_min: dough?.benchLimitMin ?? null,
+    family: filling?.family ?? "filling",
     making_loss_share: filling?.makingLossShare ?? null,
     cool_min: filling?.coolMin ?? null,
   };
 }
 
 function fromRow(row: FormulaRow, lines: IngredientLine[]): Formula {
-  const shared = { id: row.id, name: row.name, lines, densityGPerMl: row.density_g_per_ml, mixMin: row.mix_min };
+  const shared = {
+    id: row.id,
+    name: row.name,
+    lines,
+    steps: JSON.parse(row.steps) as string[],
+    densityGPerMl: row.density_g_per_ml,
+    mixMin: row.mix_min,
+    keepsDays: row.keeps_days,
+  };
   if (row.kind === "filling") {
-    return { ...shared, kind: "filling", makingLossShare: row.making_loss_share ?? 0, coolMin: row.cool_min ?? 0 };
+    return {
+      ...shared,
+      kind: "filling",
+      family: row.family,
+      makingLossShare: row.making_loss_share ?? 0,
+      coolMin: row.cool_min ?? 0,
+    };
   }
+  const { bought_width_mm: widthMm, bought_height_mm: heightMm, bought_thickness_mm: thicknessMm } = row;
   return {
     ...shared,
     kind: "dough",
+    method: row.method,
+    fatParticle: row.fat_particle,
+    liquidSchool: row.liquid_school,
+    window: { lowC: row.window_low_c, highC: row.window_high_c },
+    restWay: row.rest_way,
+    dividedInto: row.divided_into,
+    boughtSheet:
+      widthMm !== null && heightMm !== null && thicknessMm !== null
+        ? { widthMm, heightMm, thicknessMm }
+        : null,
     springBackShare: row.spring_back_share ?? 0,
     rerollLimit: row.reroll_limit ?? 0,
     rerollLossShare: row.reroll_loss_share ?? 0,

@@ -9,6 +9,8 @@ const holder = globalThis as { tezgahStore?: Store };
 
 /** The store of the data file named by TEZGAH_DATA, or the baker's own. */
 export function getStore(): Store {
-  holder.tezgahStore ??= createStore(openDatabase(process.env.TEZGAH_DATA ?? "data/tezgah.db", MIGRATIONS_FOLDER));
+  holder.tezgahStore ??= createStore(
+    openDatabase(process.env.TEZGAH_DATA ?? "data/tezgah.db", MIGRATIONS_FOLDER),
+  );
   return holder.tezgahStore;
 }

@@ -3,7 +3,13 @@ import type { Bench, Cutter, Oven } from "@/schemas/model";
 import { fromOutlineColumns, toOutlineColumns, type OutlineKind } from "./outlineColumns";
 import { createVersionedTable, type Repository } from "./versionedTable";
 
-type BenchRow = { id: string; width_mm: number; depth_mm: number; sheet_max_width_mm: number; sheet_max_depth_mm: number };
+type BenchRow = {
+  id: string;
+  width_mm: number;
+  depth_mm: number;
+  sheet_max_width_mm: number;
+  sheet_max_depth_mm: number;
+};
 
 /** All SQL about the bench. */
 export function createBenchRepository(db: Database.Database): Repository<Bench> {
@@ -42,7 +48,16 @@ type OvenRow = {
 export function createOvenRepository(db: Database.Database): Repository<Oven> {
   return createVersionedTable<Oven, OvenRow>(db, {
     table: "oven",
-    columns: ["id", "name", "trays_at_once", "tray_width_mm", "tray_depth_mm", "heat_up_c_per_min", "cool_down_c_per_min", "max_c"],
+    columns: [
+      "id",
+      "name",
+      "trays_at_once",
+      "tray_width_mm",
+      "tray_depth_mm",
+      "heat_up_c_per_min",
+      "cool_down_c_per_min",
+      "max_c",
+    ],
     toRow: (oven) => ({
       id: oven.id,
       name: oven.name,
@@ -77,6 +92,10 @@ export function createCutterRepository(db: Database.Database): Repository<Cutter
       const { kind, widthMm, heightMm } = toOutlineColumns(outline);
       return { id, name, outline_kind: kind, width_mm: widthMm, height_mm: heightMm };
     },
-    fromRow: (row) => ({ id: row.id, name: row.name, outline: fromOutlineColumns(row.outline_kind, row.width_mm, row.height_mm) }),
+    fromRow: (row) => ({
+      id: row.id,
+      name: row.name,
+      outline: fromOutlineColumns(row.outline_kind, row.width_mm, row.height_mm),
+    }),
   });
 }

@@ -28,15 +28,21 @@ function migrate(db: Database.Database, file: string | null, folder: string): vo
   const migrations = readdirSync(folder)
     .filter((name) => /^\d{4}_.*\.sql$/.test(name))
     .sort()
-    .map((name) => ({ number: Number(name.slice(0, 4)), sql: readFileSync(path.join(folder, name), "utf8") }));
+    .map((name) => ({
+      number: Number(name.slice(0, 4)),
+      sql: readFileSync(path.join(folder, name), "utf8"),
+    }));
   const current = Number(db.pragma("user_version", { simple: true }));
   const newest = migrations.at(-1)?.number ?? 0;
   if (current > newest) {
-    throw new Error(`The data file is at version ${current}; this Tezgah knows ${newest}. Start the newer Tezgah.`);
+    throw new Error(
+      `The data file is at version ${current}; this Tezgah knows ${newest}. Start the newer Tezgah.`,
+    );
   }
   const pending = migrations.filter(({ number }) => number > current);
   if (pending.length === 0) return;
-  if (file && current > 0) db.prepare("VACUUM INTO ?").run(`${file}.before-${String(newest).padStart(4, "0")}`);
+  if (file && current > 0)
+    db.prepare("VACUUM INTO ?").run(`${file}.before-${String(newest).padStart(4, "0")}`);
   db.transaction(() => {
     for (const { number, sql } of pending) {
       db.exec(sql);

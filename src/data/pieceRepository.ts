@@ -112,7 +112,9 @@ function fromRow(row: PieceRow): Piece {
     raggedMm: row.ragged_mm,
     cutAim: row.cut_aim,
     pinnedSheet:
-      pinnedWidthMm !== null && pinnedHeightMm !== null ? { widthMm: pinnedWidthMm, heightMm: pinnedHeightMm } : null,
+      pinnedWidthMm !== null && pinnedHeightMm !== null
+        ? { widthMm: pinnedWidthMm, heightMm: pinnedHeightMm }
+        : null,
     spares: row.spares,
     chillMin: row.chill_min,
     ovenC: row.oven_c,

@@ -8,11 +8,13 @@ import { openDatabase } from "./openDatabase";
 import { createStore, type Store } from "./store";
 
 const MIGRATIONS = path.join(__dirname, "migrations");
+/** When the tests write. */
+const NOON = "2026-11-20T12:00:00.000Z";
 const open = (file = ":memory:") => createStore(openDatabase(file, MIGRATIONS));
 
 function openDemo(): Store {
   const store = open();
-  expect(store.applyChanges(listDemoChanges()).ok).toBe(true);
+  expect(store.applyChanges(listDemoChanges(), NOON).ok).toBe(true);
   return store;
 }
 const firstPiece = (store: Store): Piece => pickRecords(store.listRecords(), "piece")[0]!;
@@ -27,8 +29,18 @@ test("everything that is stored comes back as it was", () => {
 
 test("a pinned sheet and a rectangle come back too", () => {
   const store = openDemo();
-  const piece: Piece = { ...firstPiece(store), cut: { kind: "rectangle", widthMm: 80, heightMm: 140 }, cutAim: "pinned", pinnedSheet: { widthMm: 400, heightMm: 300 } };
-  expect(store.applyChanges([{ kind: "piece", id: piece.id, expectedVersion: 1, record: piece }])).toEqual({ ok: true, value: [2] });
+  const piece: Piece = {
+    ...firstPiece(store),
+    cut: { kind: "rectangle", widthMm: 80, heightMm: 140 },
+    cutAim: "pinned",
+    pinnedSheet: { widthMm: 400, heightMm: 300 },
+  };
+  expect(
+    store.applyChanges([{ kind: "piece", id: piece.id, expectedVersion: 1, record: piece }], NOON),
+  ).toEqual({
+    ok: true,
+    value: [2],
+  });
   expect(firstPiece(store)).toEqual(piece);
 });
 
@@ -36,15 +48,23 @@ test("a stale edit is refused with what stands there now, and nothing of its lis
   const store = openDemo();
   const piece = firstPiece(store);
   const theirs = { ...piece, marginMm: 15 };
-  store.applyChanges([{ kind: "piece", id: piece.id, expectedVersion: 1, record: theirs }]);
+  store.applyChanges([{ kind: "piece", id: piece.id, expectedVersion: 1, record: theirs }], NOON);
   const bench = pickRecords(store.listRecords(), "bench")[0]!;
-  const refused = store.applyChanges([
-    { kind: "bench", id: bench.id, expectedVersion: 1, record: { ...bench, widthMm: 999 } },
-    { kind: "piece", id: piece.id, expectedVersion: 1, record: { ...piece, marginMm: 20 } },
-  ]);
+  const refused = store.applyChanges(
+    [
+      { kind: "bench", id: bench.id, expectedVersion: 1, record: { ...bench, widthMm: 999 } },
+      { kind: "piece", id: piece.id, expectedVersion: 1, record: { ...piece, marginMm: 20 } },
+    ],
+    NOON,
+  );
   expect(refused).toEqual({
     ok: false,
-    failure: { kind: "stale", changed: "piece", id: piece.id, current: { kind: "piece", record: theirs, version: 2 } },
+    failure: {
+      kind: "stale",
+      changed: "piece",
+      id: piece.id,
+      current: { kind: "piece", record: theirs, version: 2 },
+    },
   });
   expect(pickRecords(store.listRecords(), "bench")[0]).toEqual(bench);
 });
@@ -52,17 +72,26 @@ test("a stale edit is refused with what stands there now, and nothing of its lis
 test("what is still used is not removed, and a date belongs to one day", () => {
   const store = openDemo();
   const piece = firstPiece(store);
-  expect(store.applyChanges([{ kind: "formula", id: piece.doughId, expectedVersion: 1, record: null }])).toMatchObject({ ok: false, failure: { kind: "inUse" } });
+  expect(
+    store.applyChanges([{ kind: "formula", id: piece.doughId, expectedVersion: 1, record: null }], NOON),
+  ).toMatchObject({ ok: false, failure: { kind: "inUse" } });
   const day = { ...pickRecords(store.listRecords(), "day")[0]!, id: "another" };
-  expect(store.applyChanges([{ kind: "day", id: day.id, expectedVersion: 0, record: day }])).toMatchObject({ ok: false, failure: { kind: "dateTaken" } });
+  expect(
+    store.applyChanges([{ kind: "day", id: day.id, expectedVersion: 0, record: day }], NOON),
+  ).toMatchObject({
+    ok: false,
+    failure: { kind: "dateTaken" },
+  });
   expect(store.listRecords()).toHaveLength(listDemoChanges().length);
 });
 
 test("a removed day takes its orders along", () => {
   const store = openDemo();
   const [day] = pickRecords(store.listRecords(), "day");
-  expect(store.applyChanges([{ kind: "day", id: day!.id, expectedVersion: 1, record: null }]).ok).toBe(true);
-  expect(pickRecords(store.listRecords(), "order")).toEqual([]);
+  expect(store.applyChanges([{ kind: "day", id: day!.id, expectedVersion: 1, record: null }], NOON).ok).toBe(
+    true,
+  );
+  expect(pickRecords(store.listRecords(), "order").filter(({ dayId }) => dayId === day!.id)).toEqual([]);
 });
 
 test("a file that needs a migration is copied first; one from a newer programme is refused", () => {
@@ -70,20 +99,43 @@ test("a file that needs a migration is copied first; one from a newer programme 
   try {
     const file = path.join(folder, "baker.db");
     const store = open(file);
-    store.applyChanges(listDemoChanges());
+    store.applyChanges(listDemoChanges(), NOON);
     store.close();
     const migrations = mkdtempSync(path.join(folder, "migrations-"));
     for (const [name, sql] of [
       ["0001_first.sql", "SELECT 1"],
-      ["0002_next.sql", "CREATE TABLE later (id TEXT PRIMARY KEY) STRICT"],
+      ["0002_same.sql", "SELECT 1"],
+      ["0003_next.sql", "CREATE TABLE later (id TEXT PRIMARY KEY) STRICT"],
     ] as const) {
       writeFileSync(path.join(migrations, name), sql);
     }
     openDatabase(file, migrations).close();
-    expect(readdirSync(folder)).toContain("baker.db.before-0002");
-    expect(open(`${file}.before-0002`).listRecords()).toHaveLength(listDemoChanges().length);
-    expect(() => open(file)).toThrow("version 2; this Tezgah knows 1");
+    expect(readdirSync(folder)).toContain("baker.db.before-0003");
+    expect(open(`${file}.before-0003`).listRecords()).toHaveLength(listDemoChanges().length);
+    expect(() => open(file)).toThrow("version 3; this Tezgah knows 2");
   } finally {
     rmSync(folder, { recursive: true });
   }
+});
+
+test("a change in another sitting is a new edition, and a past instant keeps the formula of then", () => {
+  const store = openDemo();
+  const write = (densityGPerMl: number, atIso: string) => {
+    const stored = store
+      .listRecords()
+      .find((each) => each.kind === "formula" && each.record.id === "bay-shortcrust");
+    if (stored?.kind !== "formula") throw new Error("the demo has no shortcrust");
+    const record = { ...stored.record, densityGPerMl };
+    const change = { kind: "formula", id: record.id, expectedVersion: stored.version, record } as const;
+    expect(store.applyChanges([change], atIso).ok).toBe(true);
+  };
+  write(1.21, "2026-11-20T12:05:00.000Z");
+  write(1.25, "2026-11-22T09:00:00.000Z");
+  write(1.26, "2026-11-22T09:04:00.000Z");
+  const densities = store.listEditions("bay-shortcrust").map(({ formula }) => formula.densityGPerMl);
+  expect(densities).toEqual([1.21, 1.26]);
+  const then = (iso: string) =>
+    store.listFormulasAsOf(iso).find(({ id }) => id === "bay-shortcrust")!.densityGPerMl;
+  expect([then("2026-11-21T23:59:59.999Z"), then("2026-11-23T00:00:00.000Z")]).toEqual([1.21, 1.26]);
+  expect(then("2020-01-01T00:00:00.000Z")).toBe(1.21);
 });

@@ -1,23 +1,49 @@
 import type Database from "better-sqlite3";
+import type { Formula } from "@/schemas/model";
 import { fail, ok, type Result } from "@/core/result";
-import { recordKinds, type RecordChange, type RecordKind, type RecordTypes, type StoredRecord } from "@/schemas/recordKinds";
+import {
+  recordKinds,
+  type RecordChange,
+  type RecordKind,
+  type RecordTypes,
+  type StoredRecord,
+} from "@/schemas/recordKinds";
 import { createDayRepository, createOrderRepository } from "./dayRepositories";
+import { createFormulaEditions, type FormulaEdition } from "./formulaEditions";
 import { createFormulaRepository } from "./formulaRepository";
 import { createBenchRepository, createCutterRepository, createOvenRepository } from "./kitRepositories";
+import {
+  createIngredientRepository,
+  createKitchenRepository,
+  createLarderRepository,
+  createWeighingRepository,
+} from "./larderRepositories";
 import { createPieceRepository } from "./pieceRepository";
 import type { Repository } from "./versionedTable";
 
 /** Why a list of changes was refused as a whole. */
 export type ChangeFault =
-  | { readonly kind: "stale"; readonly changed: RecordKind; readonly id: string; readonly current: StoredRecord | null }
+  | {
+      readonly kind: "stale";
+      readonly changed: RecordKind;
+      readonly id: string;
+      readonly current: StoredRecord | null;
+    }
   | { readonly kind: "inUse"; readonly changed: RecordKind; readonly id: string }
   | { readonly kind: "dateTaken"; readonly changed: RecordKind; readonly id: string };
 
 export interface Store {
   /** Every record of every kind. */
   listRecords(): StoredRecord[];
-  /** Makes all the changes or none, and gives the new versions in the same order (0 for a removal). */
-  applyChanges(changes: readonly RecordChange[]): Result<number[], ChangeFault>;
+  /**
+   * Makes all the changes or none, and gives the new versions in the same order (0 for a removal).
+   * @param writtenAtIso - Now, UTC, ISO 8601: formulas keep their editions by it.
+   */
+  applyChanges(changes: readonly RecordChange[], writtenAtIso: string): Result<number[], ChangeFault>;
+  /** Every edition of a formula, oldest first. */
+  listEditions(formulaId: string): FormulaEdition[];
+  /** Every formula as it stood at an instant, UTC, ISO 8601. */
+  listFormulasAsOf(untilIso: string): Formula[];
   close(): void;
 }
 
@@ -38,8 +64,18 @@ export function createStore(db: Database.Database): Store {
     cutter: createCutterRepository(db),
     day: createDayRepository(db),
     order: createOrderRepository(db),
+    kitchen: createKitchenRepository(db),
+    ingredient: createIngredientRepository(db),
+    larder: createLarderRepository(db),
+    weighing: createWeighingRepository(db),
   };
-  const apply = <K extends RecordKind>(kind: K, id: string, record: RecordTypes[K] | null, expectedVersion: number): number => {
+  const editions = createFormulaEditions(db);
+  const apply = <K extends RecordKind>(
+    kind: K,
+    id: string,
+    record: RecordTypes[K] | null,
+    expectedVersion: number,
+  ): number => {
     const repository: Repository<RecordTypes[K]> = repositories[kind];
     const done = record ? repository.put(record, expectedVersion) : repository.remove(id, expectedVersion);
     if (done.ok) return done.value ?? 0;
@@ -47,8 +83,13 @@ export function createStore(db: Database.Database): Store {
     const current = done.failure.current ? ({ kind, ...done.failure.current } as StoredRecord) : null;
     throw new Refusal({ kind: "stale", changed: kind, id, current });
   };
-  const applyAll = db.transaction((changes: readonly RecordChange[]) =>
-    changes.map(({ kind, id, record, expectedVersion }) => {
+  const applyAll = db.transaction((changes: readonly RecordChange[], writtenAtIso: string) =>
+    changes.map((change) => {
+      const { kind, id, record, expectedVersion } = change;
+      if (change.kind === "formula" && change.record) {
+        const before = repositories.formula.find(id);
+        editions.note(change.record, writtenAtIso, before?.record ?? null);
+      }
       try {
         return apply(kind, id, record, expectedVersion);
       } catch (error) {
@@ -59,10 +100,14 @@ export function createStore(db: Database.Database): Store {
   );
   return {
     listRecords: () =>
-      recordKinds.flatMap((kind) => repositories[kind].list().map((stored) => ({ kind, ...stored }) as StoredRecord)),
-    applyChanges(changes) {
+      recordKinds.flatMap((kind) =>
+        repositories[kind].list().map((stored) => ({ kind, ...stored }) as StoredRecord),
+      ),
+    listEditions: (formulaId) => editions.list(formulaId),
+    listFormulasAsOf: (untilIso) => editions.listAsOf(untilIso),
+    applyChanges(changes, writtenAtIso) {
       try {
-        return ok(applyAll.immediate(changes));
+        return ok(applyAll.immediate(changes, writtenAtIso));
       } catch (error) {
         if (error instanceof Refusal) return fail(error.fault);
         throw error;

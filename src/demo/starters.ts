@@ -1,4 +1,5 @@
 import type { Cutter, Dough, Filling, Piece } from "@/schemas/model";
+import { lardCrust, leek, quince, rhubarb, shortcrust, yoghurtCrust } from "./formulas";
 
 /** A dough, a filling, a piece and its cutter, ready to be taken and changed. */
 export interface Starter {
@@ -10,123 +11,6 @@ export interface Starter {
   readonly piece: Piece;
   readonly cutter: Cutter;
 }
-
-type Line = readonly [name: string, massG: number];
-
-const lines = (prefix: string, list: readonly Line[]) =>
-  list.map(([name, massG], i) => ({ id: `${prefix}-${i + 1}`, name, amountText: `${massG} g`, massG }));
-
-const shortcrust: Dough = {
-  kind: "dough",
-  id: "bay-shortcrust",
-  name: "Bay shortcrust",
-  lines: lines("bay-shortcrust", [
-    ["plain flour", 500],
-    ["cold butter", 255],
-    ["bay-leaf water, iced", 135],
-    ["fine salt", 8],
-  ]),
-  densityGPerMl: 1.2,
-  mixMin: 14,
-  springBackShare: 0.03,
-  rerollLimit: 2,
-  rerollLossShare: 0.02,
-  restMin: 45,
-  rerollRestMin: 20,
-  benchLimitMin: 75,
-};
-
-const yoghurtCrust: Dough = {
-  kind: "dough",
-  id: "yoghurt-crust",
-  name: "Yoghurt crust",
-  lines: lines("yoghurt-crust", [
-    ["plain flour", 480],
-    ["cold butter", 190],
-    ["thick yoghurt", 165],
-    ["egg, beaten", 52],
-    ["fine salt", 9],
-  ]),
-  densityGPerMl: 1.18,
-  mixMin: 12,
-  springBackShare: 0.04,
-  rerollLimit: 2,
-  rerollLossShare: 0.02,
-  restMin: 40,
-  rerollRestMin: 20,
-  benchLimitMin: 60,
-};
-
-const lardCrust: Dough = {
-  kind: "dough",
-  id: "pier-lard-crust",
-  name: "Pier lard crust",
-  lines: lines("pier-lard-crust", [
-    ["plain flour", 520],
-    ["leaf lard", 205],
-    ["iced water", 128],
-    ["cider vinegar", 12],
-    ["fine salt", 8],
-  ]),
-  densityGPerMl: 1.22,
-  mixMin: 10,
-  springBackShare: 0.05,
-  rerollLimit: 2,
-  rerollLossShare: 0.025,
-  restMin: 30,
-  rerollRestMin: 15,
-  benchLimitMin: 80,
-};
-
-const quince: Filling = {
-  kind: "filling",
-  id: "quince-and-bay",
-  name: "Quince and bay",
-  lines: lines("quince-and-bay", [
-    ["quince, cored and diced", 1000],
-    ["sugar", 190],
-    ["water", 160],
-    ["lemon juice", 35],
-    ["bay leaves", 3],
-  ]),
-  densityGPerMl: 1.08,
-  mixMin: 18,
-  makingLossShare: 0.24,
-  coolMin: 60,
-};
-
-const leek: Filling = {
-  kind: "filling",
-  id: "leek-and-white-cheese",
-  name: "Leek and white cheese",
-  lines: lines("leek-and-white-cheese", [
-    ["leeks, sliced 2 mm", 820],
-    ["white brined cheese", 460],
-    ["egg", 104],
-    ["olive oil", 30],
-    ["black pepper", 3],
-  ]),
-  densityGPerMl: 1.02,
-  mixMin: 20,
-  makingLossShare: 0.19,
-  coolMin: 45,
-};
-
-const rhubarb: Filling = {
-  kind: "filling",
-  id: "rhubarb-and-orange",
-  name: "Rhubarb and orange",
-  lines: lines("rhubarb-and-orange", [
-    ["rhubarb, cut 10 mm", 900],
-    ["sugar", 230],
-    ["potato starch", 32],
-    ["orange zest", 6],
-  ]),
-  densityGPerMl: 1.06,
-  mixMin: 14,
-  makingLossShare: 0.14,
-  coolMin: 40,
-};
 
 const halfMoon: Piece = {
   id: "quince-half-moon",

@@ -1,5 +1,7 @@
-import type { Bench, Day, Order, Oven } from "@/schemas/model";
+import { firstKitchen } from "@/schemas/firstKitchen";
+import type { Bench, Day, Kitchen, LarderItem, Order, Oven, Weighing } from "@/schemas/model";
 import type { RecordChange, RecordKind, RecordTypes } from "@/schemas/recordKinds";
+import { furtherFormulas } from "./formulas";
 import { starters } from "./starters";
 
 /** The demo world: an invented hatch bakery on an invented pier. */
@@ -35,16 +37,69 @@ const orders: readonly Order[] = [
   order("order-4", "rhubarb-crescent", 40, at(11, 30), "Net-menders’ breakfast"),
 ];
 
+const kitchen: Kitchen = { ...firstKitchen, roomC: 19, mixedC: 17 };
+
+const friday: Day = { id: "day-2026-11-27", date: "2026-11-27", name: "Quiet Friday", openMin: 5 * 60 };
+const fridayOrder: Order = {
+  id: "order-friday",
+  dayId: friday.id,
+  pieceId: "quince-half-moon",
+  count: 20,
+  dueMin: at(10),
+  customer: "The hatch",
+};
+
+/** Friday's crust took a little less water than the middle of its range. */
+const fridayWeighing: Weighing = {
+  id: "weigh-2026-11-27-bay-shortcrust",
+  dayId: friday.id,
+  date: friday.date,
+  formulaId: "bay-shortcrust",
+  tickedLineIds: ["bay-shortcrust-1", "bay-shortcrust-2", "bay-shortcrust-3", "bay-shortcrust-4"],
+  took: { massG: 132, scale: 1 },
+  mixG: null,
+};
+
+const stored = (
+  id: string,
+  kind: LarderItem["kind"],
+  refId: string,
+  amount: { massG?: number; count?: number },
+  madeOn: string,
+  useBy: string,
+): LarderItem => ({
+  id,
+  kind,
+  refId,
+  massG: amount.massG ?? 0,
+  count: amount.count ?? 0,
+  madeOn,
+  useBy,
+  fromDayId: null,
+  takenByDayId: null,
+});
+const larder: readonly LarderItem[] = [
+  stored("larder-1", "dough", "bay-shortcrust", { massG: 430 }, "2026-11-26", "2026-11-29"),
+  stored("larder-2", "filling", "rhubarb-and-orange", { massG: 260 }, "2026-11-26", "2026-11-29"),
+  stored("larder-3", "frozenPieces", "rhubarb-crescent", { count: 8 }, "2026-11-15", "2026-12-20"),
+  stored("larder-4", "filling", "cardamom-syrup", { massG: 340 }, "2026-11-20", "2026-12-04"),
+];
+
 /** Everything that seeds an empty data file with the demo world, in an order that can be written. */
 export function listDemoChanges(): RecordChange[] {
   return [
     ...starters.flatMap(({ dough, filling }) => [add("formula", dough), add("formula", filling)]),
+    ...furtherFormulas.map((formula) => add("formula", formula)),
     ...starters.map(({ piece }) => add("piece", piece)),
     add("bench", bench),
     add("oven", twoDeckOven),
     ...starters.map(({ cutter }) => add("cutter", cutter)),
     add("day", day),
-    ...orders.map((entry) => add("order", entry)),
+    add("day", friday),
+    ...[...orders, fridayOrder].map((entry) => add("order", entry)),
+    add("kitchen", kitchen),
+    ...larder.map((item) => add("larder", item)),
+    add("weighing", fridayWeighing),
   ];
 }
 

@@ -49,6 +49,12 @@ export const formulaLimits = {
   mixMin: limit("Hands to make it", "min", 1, 240, 1),
   makingLossShare: limit("Lost in the pan", "", 0, 0.8, 0.01),
   coolMin: limit("Cool before use", "min", 0, 1440, 5),
+  keepsDays: limit("Keeps in the fridge", "days", 0, 365, 1),
+  windowLowC: limit("Cracks below", "°C", -5, 25, 1),
+  windowHighC: limit("Smears above", "°C", 0, 35, 1),
+  sheetWidthMm: limit("Bought sheet, long side", "mm", 50, 2000, 5),
+  sheetHeightMm: limit("Bought sheet, short side", "mm", 50, 2000, 5),
+  sheetThicknessMm: limit("Bought sheet, thick", "mm", 0.5, 20, 0.1),
   lineMassG: limit("Amount", "g", 0.01, 100_000, 1),
 } as const;
 
@@ -68,6 +74,32 @@ export const ovenLimits = {
   maxC: limit("Hottest", "°C", 100, 500, 5),
 } as const;
 
+export const kitchenLimits = {
+  roomC: limit("Room today", "°C", 5, 45, 1),
+  fridgeC: limit("Fridge", "°C", 0, 12, 0.5),
+  freezerC: limit("Freezer", "°C", -40, -5, 1),
+  mixedC: limit("Dough after mixing", "°C", 5, 35, 1),
+} as const;
+
+export const ingredientLimits = {
+  gPerMl: limit("Density", "g/ml", 0.05, 3, 0.01),
+  pieceG: limit("One piece", "g", 0.01, 20_000, 1),
+  share: limit("Share", "", 0, 1, 0.01),
+  packG: limit("Pack", "g", 0.1, 100_000, 1),
+  packPriceMinor: limit("Price of a pack", "", 0, 10_000_000, 1),
+} as const;
+
+export const larderLimits = {
+  massG: limit("Amount", "g", 0, 1_000_000, 1),
+  count: limit("Pieces", "", 0, 100_000, 1),
+} as const;
+
+export const weighingLimits = {
+  tookG: limit("Liquid taken", "g", 0, 100_000, 1),
+  scale: limit("Multiple of the formula", "", 0.0001, 10_000, 0.01),
+  mixG: limit("Batch", "g", 1, 1_000_000, 1),
+} as const;
+
 export const orderLimits = {
   count: limit("Pieces", "", 1, 10_000, 1),
   dueMin: limit("Promised for", "", 0, 1439, 1),
@@ -79,4 +111,8 @@ export const dayLimits = { openMin: limit("Opens", "", 0, 1439, 1) } as const;
 export const MAX_NAME_CHARACTERS = 80;
 /** Most lines in one formula and most records of a kind in one document: far above a small bakery's. */
 export const MAX_FORMULA_LINES = 60;
+export const MAX_FORMULA_STEPS = 60;
+/** Longest step of a formula, and longest text pasted. */
+export const MAX_STEP_CHARACTERS = 600;
+export const MAX_PASTE_CHARACTERS = 100_000;
 export const MAX_RECORDS = 500;

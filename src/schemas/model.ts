@@ -1,3 +1,14 @@
 /** The records that are stored and planned with, under one roof. */
-export type { Formula, Dough, Filling, IngredientLine } from "@/core/formula";
-export type { Bench, Cutter, Day, DayBook, Order, Oven, Piece } from "@/core/plan";
+export type { Dough, Filling, Formula, Ingredient, IngredientLine } from "@/core/formula";
+export type {
+  Bench,
+  Cutter,
+  Day,
+  DayBook,
+  Kitchen,
+  LarderItem,
+  Order,
+  Oven,
+  Piece,
+  Weighing,
+} from "@/core/plan";

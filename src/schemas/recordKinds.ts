@@ -12,6 +12,10 @@ export const recordKinds: readonly RecordKind[] = [
   "cutter",
   "day",
   "order",
+  "kitchen",
+  "ingredient",
+  "larder",
+  "weighing",
 ];
 
 /** A record of some kind with the version it was read at. */

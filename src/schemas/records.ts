@@ -1,20 +1,50 @@
 import { isValid, parseISO } from "date-fns";
 import Joi from "joi";
-import type { Bench, Cutter, Day, Formula, Order, Oven, Piece } from "./model";
+import {
+  allergens,
+  dividedShapes,
+  doughMethods,
+  fatParticles,
+  fillingFamilies,
+  ingredientGroups,
+  liquidSchools,
+  measureStates,
+  restWays,
+} from "@/core/formula";
+import { larderKinds } from "@/core/plan";
+import type {
+  Bench,
+  Cutter,
+  Day,
+  Formula,
+  Ingredient,
+  Kitchen,
+  LarderItem,
+  Order,
+  Oven,
+  Piece,
+  Weighing,
+} from "./model";
 import { describeLimitFault } from "./checkValue";
 import {
   benchLimits,
   dayLimits,
   formulaLimits,
+  ingredientLimits,
+  kitchenLimits,
+  larderLimits,
   MAX_FORMULA_LINES,
+  MAX_FORMULA_STEPS,
+  MAX_STEP_CHARACTERS,
   MAX_NAME_CHARACTERS,
   orderLimits,
   ovenLimits,
   pieceLimits,
+  weighingLimits,
   type Limit,
 } from "./limits";
 
-const quantity = (limit: Limit) =>
+export const quantity = (limit: Limit) =>
   Joi.number()
     .required()
     .strict()
@@ -22,7 +52,7 @@ const quantity = (limit: Limit) =>
       const fault = describeLimitFault(value, limit);
       return fault ? helpers.message({ custom: fault }) : value;
     });
-const whole = (limit: Limit) =>
+export const whole = (limit: Limit) =>
   quantity(limit)
     .integer()
     .messages({ "number.integer": `${limit.label} must be a whole number.` });
@@ -30,6 +60,9 @@ const id = Joi.string()
   .pattern(/^[a-z0-9-]{1,64}$/)
   .required()
   .messages({ "string.pattern.base": "An id is 1 to 64 small letters, digits and dashes." });
+/** Left out by documents older than the ingredient book: then the entry is not known. */
+const optionalId = id.allow(null).default(null).optional();
+
 const name = (label: string) =>
   Joi.string()
     .trim()
@@ -72,6 +105,13 @@ const lineSchema = Joi.object({
   name: name("An ingredient"),
   amountText: Joi.string().trim().min(1).max(40).required(),
   massG: quantity(formulaLimits.lineMassG),
+  mostG: quantity(formulaLimits.lineMassG)
+    .greater(Joi.ref("massG"))
+    .messages({ "number.greater": "The most of a range must be above its least." })
+    .allow(null)
+    .default(null)
+    .optional(),
+  ingredientId: optionalId,
 });
 
 const formulaBase = {
@@ -80,11 +120,34 @@ const formulaBase = {
   lines: Joi.array().items(lineSchema).max(MAX_FORMULA_LINES).required(),
   densityGPerMl: quantity(formulaLimits.densityGPerMl),
   mixMin: quantity(formulaLimits.mixMin),
+  steps: Joi.array()
+    .items(Joi.string().trim().min(1).max(MAX_STEP_CHARACTERS))
+    .max(MAX_FORMULA_STEPS)
+    .default([]),
+  keepsDays: whole(formulaLimits.keepsDays).default(2).optional(),
 };
 
 const doughSchema = Joi.object({
   ...formulaBase,
   kind: Joi.valid("dough").required(),
+  method: Joi.valid(...doughMethods).default("rubbed"),
+  fatParticle: Joi.valid(...fatParticles).default("pea"),
+  liquidSchool: Joi.valid(...liquidSchools).default("justHolds"),
+  window: Joi.object({
+    lowC: quantity(formulaLimits.windowLowC),
+    highC: quantity(formulaLimits.windowHighC)
+      .greater(Joi.ref("lowC"))
+      .messages({ "number.greater": "It must smear at a higher temperature than it cracks at." }),
+  }).default({ lowC: 10, highC: 16 }),
+  restWay: Joi.valid(...restWays).default("minutes"),
+  dividedInto: Joi.valid(...dividedShapes).default("disc"),
+  boughtSheet: Joi.object({
+    widthMm: quantity(formulaLimits.sheetWidthMm),
+    heightMm: quantity(formulaLimits.sheetHeightMm),
+    thicknessMm: quantity(formulaLimits.sheetThicknessMm),
+  })
+    .allow(null)
+    .default(null),
   springBackShare: quantity(formulaLimits.springBackShare),
   rerollLimit: whole(formulaLimits.rerollLimit),
   rerollLossShare: quantity(formulaLimits.rerollLossShare),
@@ -96,6 +159,7 @@ const doughSchema = Joi.object({
 const fillingSchema = Joi.object({
   ...formulaBase,
   kind: Joi.valid("filling").required(),
+  family: Joi.valid(...fillingFamilies).default("filling"),
   makingLossShare: quantity(formulaLimits.makingLossShare),
   coolMin: quantity(formulaLimits.coolMin),
 });
@@ -178,6 +242,84 @@ export const recordSchemas = {
     dueMin: whole(orderLimits.dueMin),
     customer: Joi.string().trim().allow("").max(MAX_NAME_CHARACTERS).required(),
   }),
+  kitchen: Joi.object<Kitchen>({
+    id,
+    system: Joi.valid("metric", "us", "imperial").required(),
+    eggSize: Joi.valid("small", "medium", "large", "extraLarge").required(),
+    roomC: quantity(kitchenLimits.roomC),
+    fridgeC: quantity(kitchenLimits.fridgeC),
+    freezerC: quantity(kitchenLimits.freezerC),
+    mixedC: quantity(kitchenLimits.mixedC),
+  }),
+  ingredient: Joi.object<Ingredient>({
+    id,
+    name: name("The ingredient"),
+    otherNames: Joi.array().items(Joi.string().trim().min(1).max(MAX_NAME_CHARACTERS)).max(30).required(),
+    group: Joi.valid(...ingredientGroups).required(),
+    densities: Joi.array()
+      .items(
+        Joi.object({
+          state: Joi.valid(...measureStates).required(),
+          gPerMl: quantity(ingredientLimits.gPerMl),
+        }),
+      )
+      .unique("state")
+      .max(measureStates.length)
+      .required(),
+    pieceG: quantity(ingredientLimits.pieceG).allow(null),
+    waterShare: quantity(ingredientLimits.share),
+    fatShare: quantity(ingredientLimits.share),
+    sugarShare: quantity(ingredientLimits.share),
+    starchShare: quantity(ingredientLimits.share),
+    allergens: Joi.array()
+      .items(Joi.valid(...allergens))
+      .unique()
+      .required(),
+    pack: Joi.object({
+      massG: quantity(ingredientLimits.packG),
+      priceMinor: whole(ingredientLimits.packPriceMinor),
+    })
+      .allow(null)
+      .required(),
+    source: Joi.string().trim().max(200).allow("").required(),
+  }).custom((ingredient: Ingredient, helpers) => {
+    const { waterShare, fatShare, sugarShare, starchShare } = ingredient;
+    const overShare = waterShare + fatShare + sugarShare + starchShare - 1;
+    // Two decimals of a percent: figures that were rounded apart may add to a hair above the whole.
+    return overShare > 1e-4
+      ? helpers.message({
+          custom: `${ingredient.name}: water, fat, sugar and starch come to ${Math.round(overShare * 1000) / 10} % more than the whole. Lower one of them.`,
+        })
+      : ingredient;
+  }),
+  larder: Joi.object<LarderItem>({
+    id,
+    kind: Joi.valid(...larderKinds).required(),
+    refId: id,
+    massG: quantity(larderLimits.massG),
+    count: whole(larderLimits.count),
+    madeOn: calendarDate,
+    useBy: calendarDate,
+    fromDayId: id.allow(null),
+    takenByDayId: id.allow(null),
+  }).custom((item: LarderItem, helpers) =>
+    item.useBy < item.madeOn
+      ? helpers.message({
+          custom: `Use by ${item.useBy} is before it was made, ${item.madeOn}. Correct one of them.`,
+        })
+      : item,
+  ),
+  weighing: Joi.object<Weighing>({
+    id,
+    dayId: id,
+    date: calendarDate,
+    formulaId: id,
+    tickedLineIds: Joi.array().items(id).max(MAX_FORMULA_LINES).required(),
+    took: Joi.object({ massG: quantity(weighingLimits.tookG), scale: quantity(weighingLimits.scale) })
+      .allow(null)
+      .required(),
+    mixG: quantity(weighingLimits.mixG).allow(null),
+  }),
 } as const;
 
 /** What each kind of record holds. */
@@ -189,4 +331,8 @@ export interface RecordTypes {
   cutter: Cutter;
   day: Day;
   order: Order;
+  kitchen: Kitchen;
+  ingredient: Ingredient;
+  larder: LarderItem;
+  weighing: Weighing;
 }

@@ -1,4 +1,5 @@
-import type { DayBook } from "./model";
+import { firstKitchen } from "./firstKitchen";
+import type { DayBook, Formula } from "./model";
 import type { RecordKind, RecordTypes, StoredRecord } from "./recordKinds";
 
 /** Records of one kind, in the order given. */
@@ -12,12 +13,14 @@ export function pickRecords<K extends RecordKind>(
 /**
  * The document a day is planned from.
  * @param date - YYYY-MM-DD. @param nowMin - Minutes after that date's midnight, null when planning ahead.
+ * @param formulasThen - For a day that is over, the formulas as they stood then; they stand before today's.
  * @returns null if the date has no day or no bench is set up.
  */
 export function toDayBook(
   records: readonly StoredRecord[],
   date: string,
   nowMin: number | null,
+  formulasThen: readonly Formula[] = [],
 ): DayBook | null {
   const day = pickRecords(records, "day").find((candidate) => candidate.date === date);
   const [bench] = pickRecords(records, "bench");
@@ -26,10 +29,16 @@ export function toDayBook(
     day,
     orders: pickRecords(records, "order").filter(({ dayId }) => dayId === day.id),
     pieces: pickRecords(records, "piece"),
-    formulas: pickRecords(records, "formula"),
+    formulas: pickRecords(records, "formula").map(
+      (formula) => formulasThen.find(({ id }) => id === formula.id) ?? formula,
+    ),
     bench,
     ovens: pickRecords(records, "oven"),
     cutters: pickRecords(records, "cutter"),
+    kitchen: pickRecords(records, "kitchen")[0] ?? firstKitchen,
+    ingredients: pickRecords(records, "ingredient"),
+    larder: pickRecords(records, "larder"),
+    weighings: pickRecords(records, "weighing"),
     nowMin,
   };
 }

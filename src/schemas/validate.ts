@@ -1,6 +1,7 @@
 import Joi from "joi";
 import { fail, ok, type Result } from "@/core/result";
-import type { DayBook } from "./model";
+import { firstKitchen } from "./firstKitchen";
+import type { DayBook, Formula } from "./model";
 import { MAX_RECORDS } from "./limits";
 import { recordKinds, type RecordChange } from "./recordKinds";
 import { boxSchema, calendarDate, outlineSchema, recordSchemas } from "./records";
@@ -16,7 +17,7 @@ export interface Fault {
 const MAX_FAULTS = 20;
 
 /** Checks `value` against `schema`; unknown fields are faults, all faults are gathered. */
-function validate<V>(schema: Joi.Schema, value: unknown): Result<V, Fault[]> {
+export function validate<V>(schema: Joi.Schema, value: unknown): Result<V, Fault[]> {
   const checked = schema.validate(value, {
     abortEarly: false,
     convert: true,
@@ -41,6 +42,11 @@ const changeSchema = Joi.object({
 /** Changes sent by a screen. */
 export function validateChanges(value: unknown): Result<RecordChange[], Fault[]> {
   return validate(Joi.array().items(changeSchema).min(1).max(MAX_RECORDS).required(), value);
+}
+
+/** One formula, as a file or a document holds it. */
+export function validateFormula(value: unknown): Result<Formula, Fault[]> {
+  return validate(recordSchemas.formula.required(), value);
 }
 
 /** What the first screen asks: what to begin with (null: nothing), for which day, how many by when. */
@@ -73,6 +79,10 @@ const dayBookSchema = Joi.object({
   bench: recordSchemas.bench.required(),
   ovens: listOf(recordSchemas.oven),
   cutters: listOf(recordSchemas.cutter).optional().default([]),
+  kitchen: recordSchemas.kitchen.default(firstKitchen),
+  ingredients: listOf(recordSchemas.ingredient).optional().default([]),
+  larder: listOf(recordSchemas.larder).optional().default([]),
+  weighings: listOf(recordSchemas.weighing).optional().default([]),
   nowMin: Joi.number().integer().allow(null).default(null),
 }).required();
 

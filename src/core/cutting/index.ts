@@ -1,4 +1,5 @@
 export { planCuts, type CutAnswers } from "./planCuts";
+export { noCuts } from "./realizePlan";
 export type { CutAim, CutFault, CutPlan, CutRequest, CutSheet, Reroll } from "./cutPlan";
 export { craftHandTimes, type CuttingHandTimes } from "./handTimes";
 export { boundCount, layOutRows, type Layout, type LayoutFault, type LayoutRequest } from "./layout";

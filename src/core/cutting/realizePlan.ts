@@ -59,3 +59,20 @@ export function realizePlan(request: CutRequest, sketch: PlanSketch): CutPlan {
     leastDoughG: request.demand * blankMm2 * gPerMm2,
   };
 }
+
+/** The plan of a piece whose blanks are all there already: nothing rolled, nothing cut. */
+export function noCuts(request: CutRequest): CutPlan {
+  const blankG = (computeAreaMm2(request.outline) * request.thicknessMm * request.densityGPerMl) / 1000;
+  return {
+    sheets: [],
+    rerolls: [],
+    count: 0,
+    blankG,
+    doughG: 0,
+    blanksG: 0,
+    trimLeftG: 0,
+    lossG: 0,
+    handMin: 0,
+    leastDoughG: 0,
+  };
+}

@@ -1,93 +1,134 @@
+import type { WorkingWindow } from "../heat";
+
 /** One line of a formula: what was typed for the amount is kept beside its grams. */
 export interface IngredientLine {
   readonly id: string;
   readonly name: string;
   readonly amountText: string;
+  /** For a range, the least. */
   readonly massG: number;
+  /** For a range such as `6–8 tbsp`, the most; null otherwise. */
+  readonly mostG: number | null;
+  /** Its entry in the ingredient book; null if the book has none. */
+  readonly ingredientId: string | null;
 }
 
 interface FormulaBase {
   readonly id: string;
   readonly name: string;
   readonly lines: readonly IngredientLine[];
+  /** How it is made, in order. */
+  readonly steps: readonly string[];
   /** Raw, as it is rolled or spooned. */
   readonly densityGPerMl: number;
+  /** Hands-on minutes to make one batch, whatever its size. */
+  readonly mixMin: number;
+}
+
+export const doughMethods = [
+  "rubbed",
+  "sweetCreamed",
+  "sweetRubbed",
+  "enrichedLard",
+  "cheese",
+  "oilAndButter",
+  "roughPuff",
+  "bought",
+] as const;
+export type DoughMethod = (typeof doughMethods)[number];
+
+/** How far the fat is worked in: the size at which to stop. */
+export const fatParticles = ["none", "sand", "seed", "pea", "coin"] as const;
+export type FatParticle = (typeof fatParticles)[number];
+
+/** Two schools of liquid: as dry as it just holds, for tenderness; or a little moist, so that it rolls uncracked. */
+export const liquidSchools = ["justHolds", "littleMoist"] as const;
+export type LiquidSchool = (typeof liquidSchools)[number];
+
+/** Where the rest's minutes come from: the baker's own figure, or the conduction model. */
+export const restWays = ["minutes", "fridge", "freezer", "rolledInFridge"] as const;
+export type RestWay = (typeof restWays)[number];
+
+/** What the mixed dough is divided into. */
+export const dividedShapes = ["disc", "log", "ball", "brick"] as const;
+export type DividedShape = (typeof dividedShapes)[number];
+
+/** A sheet as it comes from the shop. */
+export interface BoughtSheet {
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly thicknessMm: number;
 }
 
 /** What is rolled. Shares are fractions of 1. */
 export interface Dough extends FormulaBase {
   readonly kind: "dough";
+  readonly method: DoughMethod;
+  readonly fatParticle: FatParticle;
+  readonly liquidSchool: LiquidSchool;
+  /** Between these it rolls: below it cracks, above it smears. */
+  readonly window: WorkingWindow;
+  readonly restWay: RestWay;
+  readonly dividedInto: DividedShape;
+  /** Null unless it is bought in sheets. */
+  readonly boughtSheet: BoughtSheet | null;
   /** Share of every length a blank loses as it relaxes after cutting. */
   readonly springBackShare: number;
   /** How many times the trim may be rolled again. */
   readonly rerollLimit: number;
   /** Share of the trim lost to flour, pin and bench at each re-roll. */
   readonly rerollLossShare: number;
-  /** Rest in the cold between mixing and the first rolling. */
+  /** Rest in the cold between mixing and the first rolling, where the baker gives it. */
   readonly restMin: number;
   /** Rest of the stacked trim before it is rolled again. */
   readonly rerollRestMin: number;
   /** Longest a cut blank may wait on the bench before it is filled. */
   readonly benchLimitMin: number;
-  /** Hands-on minutes to mix one batch, whatever its size. */
-  readonly mixMin: number;
+  /** Days it keeps in the fridge. */
+  readonly keepsDays: number;
 }
 
-/** What goes inside. */
+export const fillingFamilies = ["filling", "custard", "wash", "syrup", "glaze"] as const;
+export type FillingFamily = (typeof fillingFamilies)[number];
+
+/** What goes inside, or on it. */
 export interface Filling extends FormulaBase {
   readonly kind: "filling";
+  readonly family: FillingFamily;
   /** Share of the weighed ingredients that boils away or stays in the pan. */
   readonly makingLossShare: number;
-  readonly mixMin: number;
   /** Cooling between making the filling and its first use: it meets the dough cold. */
   readonly coolMin: number;
+  readonly keepsDays: number;
 }
 
 export type Formula = Dough | Filling;
 
-/** Grams weighed for the formula as written. */
-export function computeTotalG(formula: Formula): number {
-  return formula.lines.reduce((sum, { massG }) => sum + massG, 0);
+/** How far into the liquid's range each school aims. */
+const SCHOOL_SHARE: Record<LiquidSchool, number> = { justHolds: 0.25, littleMoist: 0.75 };
+
+/**
+ * Grams of a line to aim at: as written; for a range, what it took last time, else the school's point in it.
+ * @param tookG - What the range took last time, for the formula as written; null if never recorded.
+ */
+export function computeTargetG(formula: Formula, line: IngredientLine, tookG: number | null): number {
+  if (line.mostG === null) return line.massG;
+  if (tookG !== null) return tookG;
+  const share = formula.kind === "dough" ? SCHOOL_SHARE[formula.liquidSchool] : SCHOOL_SHARE.justHolds;
+  return line.massG + share * (line.mostG - line.massG);
+}
+
+/** The line whose amount is a range, added by degrees; null if there is none. */
+export function findLiquidLine({ lines }: Formula): IngredientLine | null {
+  return lines.find(({ mostG }) => mostG !== null) ?? null;
+}
+
+/** Grams weighed for the formula as written, ranges at their target. */
+export function computeTotalG(formula: Formula, tookG: number | null = null): number {
+  return formula.lines.reduce((sum, line) => sum + computeTargetG(formula, line, tookG), 0);
 }
 
 /** Share of the weighed mass that can be used: 1 for dough, less the making loss for a filling. */
 export function computeYieldShare(formula: Formula): number {
   return formula.kind === "filling" ? 1 - formula.makingLossShare : 1;
-}
-
-export interface WeighedLine {
-  readonly lineId: string;
-  readonly name: string;
-  readonly massG: number;
-}
-
-/** A formula scaled so that `usableG` can be used of it. */
-export interface Batch {
-  readonly formulaId: string;
-  readonly usableG: number;
-  readonly weighedG: number;
-  /** Multiple of the formula as written. */
-  readonly scale: number;
-  readonly lines: readonly WeighedLine[];
-}
-
-/**
- * Scales a formula to a usable mass.
- * @param usableG - Grams wanted after any making loss, ≥ 0.
- * @throws {RangeError} If the formula weighs nothing: the caller checks that it has lines.
- */
-export function scaleFormula(formula: Formula, usableG: number): Batch {
-  const totalG = computeTotalG(formula);
-  const weighedG = usableG / computeYieldShare(formula);
-  if (!(totalG > 0) || !Number.isFinite(weighedG)) {
-    throw new RangeError(`scaleFormula: ${formula.id} weighs ${totalG} g, cannot give ${usableG} g`);
-  }
-  const scale = weighedG / totalG;
-  return {
-    formulaId: formula.id,
-    usableG,
-    weighedG,
-    scale,
-    lines: formula.lines.map(({ id, name, massG }) => ({ lineId: id, name, massG: massG * scale })),
-  };
 }

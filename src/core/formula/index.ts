@@ -1,11 +1,58 @@
 export {
+  computeTargetG,
   computeTotalG,
   computeYieldShare,
-  scaleFormula,
-  type Batch,
+  dividedShapes,
+  doughMethods,
+  fatParticles,
+  fillingFamilies,
+  findLiquidLine,
+  liquidSchools,
+  restWays,
+  type BoughtSheet,
+  type DividedShape,
   type Dough,
+  type DoughMethod,
+  type FatParticle,
   type Filling,
+  type FillingFamily,
   type Formula,
   type IngredientLine,
-  type WeighedLine,
+  type LiquidSchool,
+  type RestWay,
 } from "./formula";
+export {
+  isEgg,
+  scaleBy,
+  scaleFormula,
+  type Batch,
+  type ScaleBy,
+  type ScaledBatch,
+  type WeighedLine,
+} from "./scaleFormula";
+export { analyseFormula, compareFormulas, type FormulaAnalysis, type LineComparison } from "./analyseFormula";
+export { balanceEggs, type EggBalance } from "./eggBalance";
+export { divideDough, shapeDoughPiece, type DividedPiece } from "./divideDough";
+export { listWeighSteps, type WeighStep } from "./weighOut";
+export {
+  allergens,
+  ingredientGroups,
+  measureStates,
+  mergeIngredients,
+  type Allergen,
+  type Ingredient,
+  type IngredientGroup,
+  type MeasureState,
+  type StateDensity,
+} from "./ingredient";
+export { standardIngredients } from "./ingredientTable";
+export { matchIngredient, type IngredientMatch } from "./matchIngredient";
+export {
+  parseLine,
+  SURE,
+  weighAmount,
+  type KitchenRule,
+  type ParsedLine,
+  type WeighedAmount,
+} from "./parseLine";
+export { parseFormulaText, type ParsedFormula } from "./parseFormulaText";

@@ -77,7 +77,12 @@ export function computeReadiness(request: ReadinessRequest): Readiness {
   };
 }
 
-function restCold(request: ReadinessRequest, place: Place, airC: number): ColdRest {
+/** Minutes in the cold until the core can be rolled, or null if that takes longer than overnight. */
+export function findRestMin(request: ReadinessRequest, place: "fridge" | "freezer"): number | null {
+  return restCold(request, place, place === "fridge" ? request.fridgeC : request.freezerC).coreReadyMin;
+}
+
+function restCold(request: ReadinessRequest, place: "fridge" | "freezer", airC: number): ColdRest {
   const { window, mixedC, turned } = request;
   const over = (turnAtMin: number) => {
     const stay = (minutes: number, turnOver: boolean): Stay => ({ place, airC, minutes, turnOver });

@@ -1,8 +1,9 @@
 import type { CutAim } from "../cutting";
 import type { FoldForm } from "../forming";
-import type { Formula } from "../formula";
+import type { Formula, Ingredient } from "../formula";
 import type { CrimpId } from "../sealing";
 import type { BoxMm, Outline } from "../shape";
+import type { EggSize, MeasureSystem } from "../units";
 
 /** One kind of pastry, as the baker makes it. */
 export interface Piece {
@@ -84,6 +85,54 @@ export interface Order {
   readonly customer: string;
 }
 
+/** How the kitchen measures, and how warm its places are. */
+export interface Kitchen {
+  readonly id: string;
+  readonly system: MeasureSystem;
+  readonly eggSize: EggSize;
+  readonly roomC: number;
+  readonly fridgeC: number;
+  readonly freezerC: number;
+  /** Dough as it comes from mixing. */
+  readonly mixedC: number;
+}
+
+export const larderKinds = ["dough", "filling", "blanks", "shells", "frozenPieces"] as const;
+/** Dough and filling are kept by mass; cut blanks, baked shells and frozen unbaked pieces by count. */
+export type LarderKind = (typeof larderKinds)[number];
+
+/** A portion in the larder, labelled. */
+export interface LarderItem {
+  readonly id: string;
+  readonly kind: LarderKind;
+  /** The formula of a dough or filling; the piece that blanks, shells or frozen pieces belong to. */
+  readonly refId: string;
+  /** Grams, for dough and filling; 0 otherwise. */
+  readonly massG: number;
+  /** Pieces, for what is counted; 0 otherwise. */
+  readonly count: number;
+  /** Local dates, YYYY-MM-DD. The use-by date is the last day it may be used. */
+  readonly madeOn: string;
+  readonly useBy: string;
+  /** The day it was left over from; null if it was put in by hand. */
+  readonly fromDayId: string | null;
+  /** The day that has used it up; null while it is there. */
+  readonly takenByDayId: string | null;
+}
+
+/** What was done about one batch of a day: lines weighed, liquid taken, a size of the baker's own. */
+export interface Weighing {
+  readonly id: string;
+  readonly dayId: string;
+  readonly date: string;
+  readonly formulaId: string;
+  readonly tickedLineIds: readonly string[];
+  /** Grams of liquid that this batch took, and its multiple of the formula as written; null until recorded. */
+  readonly took: { readonly massG: number; readonly scale: number } | null;
+  /** Grams the baker mixes instead of what the plan asks for; null to follow the plan. */
+  readonly mixG: number | null;
+}
+
 /** Everything a day's plan is made of: one self-contained document. */
 export interface DayBook {
   readonly day: Day;
@@ -93,6 +142,11 @@ export interface DayBook {
   readonly bench: Bench;
   readonly ovens: readonly Oven[];
   readonly cutters: readonly Cutter[];
+  readonly kitchen: Kitchen;
+  /** The baker's own entries; they stand before the ones that ship. */
+  readonly ingredients: readonly Ingredient[];
+  readonly larder: readonly LarderItem[];
+  readonly weighings: readonly Weighing[];
   /** Minutes after the day's midnight it is now, or null if the day is planned ahead. */
   readonly nowMin: number | null;
 }

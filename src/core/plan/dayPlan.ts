@@ -1,8 +1,8 @@
 import type { CutAim, CutPlan } from "../cutting";
-import type { Batch, Formula } from "../formula";
+import type { Batch, DividedPiece, EggBalance, Formula, FormulaAnalysis, WeighStep } from "../formula";
 import type { TrayLoading } from "../loading";
 import type { PlacedTask, Schedule } from "../schedule";
-import type { Order, Oven, Piece } from "./book";
+import type { LarderItem, LarderKind, Order, Oven, Piece } from "./book";
 import type { ShapedPiece } from "./shapePiece";
 
 /** The stations of a day in working order. */
@@ -37,8 +37,14 @@ export interface PiecePlan extends ShapedPiece {
   readonly piece: Piece;
   readonly orders: readonly Order[];
   readonly ordered: number;
-  /** Ordered and spare: what is filled and baked. */
+  /** Ordered and spare: what is baked. */
   readonly made: number;
+  /** Of these, taken from the larder as frozen pieces; baked, not filled. */
+  readonly frozenTaken: number;
+  /** Taken from the larder as cut blanks or baked shells; filled, not cut. */
+  readonly blanksTaken: number;
+  /** What is filled and closed today: made less the frozen ones. */
+  readonly toFill: number;
   readonly cut: CutPlan;
   readonly prices: readonly CutPrice[];
   readonly fillingG: number;
@@ -48,11 +54,50 @@ export interface PiecePlan extends ShapedPiece {
   readonly why: Readonly<Record<"cut" | "portion" | "load", readonly WhyStep[]>>;
 }
 
-/** A formula scaled for the day, and what it is for. */
+/** So much of a larder item is used today. */
+export interface LarderUse {
+  readonly item: LarderItem;
+  readonly massG: number;
+  readonly count: number;
+}
+
+/** How long a dough rests before it is rolled, and why. */
+export interface DoughRest {
+  /** Null: the model finds that it never gets there; the baker's minutes are planned instead. */
+  readonly modelMin: number | null;
+  readonly minutes: number;
+  readonly why: readonly WhyStep[];
+}
+
+/** A formula's part in the day: what is needed of it, where it comes from, and what to weigh. */
 export interface DayBatch {
   readonly formula: Formula;
-  readonly batch: Batch;
   readonly pieceIds: readonly string[];
+  readonly neededG: number;
+  readonly uses: readonly LarderUse[];
+  readonly fromLarderG: number;
+  /** What is mixed today; null if the larder holds enough. */
+  readonly batch: Batch | null;
+  readonly steps: readonly WeighStep[];
+  /** Mixed and taken beyond the need; below 0 it is short. */
+  readonly overG: number;
+  /** Where it is short: how many of the day's pieces it is enough for. */
+  readonly enoughForPieces: number | null;
+  /** What its liquid took last time, for the formula as written. */
+  readonly tookLastG: number | null;
+  /** Doughs only. */
+  readonly rest: DoughRest | null;
+  readonly divided: readonly DividedPiece[];
+}
+
+/** What the day leaves that keeps: to be put in the larder. */
+export interface Leftover {
+  readonly kind: LarderKind;
+  readonly refId: string;
+  readonly label: string;
+  readonly massG: number;
+  readonly count: number;
+  readonly keepsDays: number;
 }
 
 export type TaskKind = "mix" | "make" | "roll" | "fill" | "seal" | "bake" | "finish";
@@ -71,7 +116,7 @@ export interface DayTask {
   readonly placed: PlacedTask;
 }
 
-/** The day's mass from dough to pieces, g. Everything in equals everything out. */
+/** The day's mass from dough to pieces, g. Dough, filling and stored in; all the others out. */
 export interface MassFlow {
   readonly doughG: number;
   readonly blanksG: number;
@@ -82,6 +127,8 @@ export interface MassFlow {
   /** Blanks cut beyond what is filled. */
   readonly surplusBlanksG: number;
   readonly fillingG: number;
+  /** Raw mass of frozen pieces and blanks taken from the larder. */
+  readonly storedG: number;
   readonly waterG: number;
   readonly piecesG: number;
 }
@@ -101,7 +148,14 @@ export interface Tally {
 export interface DayPlan {
   /** Every piece of the book by its id, ordered or not; null where it cannot be made as described. */
   readonly shaped: Readonly<Record<string, ShapedPiece | null>>;
+  /** Every formula of the book by its id. */
+  readonly analyses: Readonly<Record<string, FormulaAnalysis>>;
   readonly lines: readonly PiecePlan[];
+  readonly eggs: EggBalance;
+  readonly leftovers: readonly Leftover[];
+  readonly larderUses: readonly LarderUse[];
+  /** Larder items that the day does not use although they are there: past their use-by date. */
+  readonly expired: readonly LarderItem[];
   readonly doughs: readonly DayBatch[];
   readonly fillings: readonly DayBatch[];
   readonly oven: Oven | null;

@@ -1,11 +1,31 @@
 export { planDay } from "./planDay";
-export type { Bench, Cutter, Day, DayBook, Order, Oven, Piece } from "./book";
+export {
+  larderKinds,
+  type Bench,
+  type Cutter,
+  type Day,
+  type DayBook,
+  type Kitchen,
+  type LarderItem,
+  type LarderKind,
+  type Order,
+  type Oven,
+  type Piece,
+  type Weighing,
+} from "./book";
+export { addDays } from "./calendar";
+export { toReadinessRequest } from "./restDough";
+export { closeLarder } from "./leftovers";
+export { listShopping, type ShoppingLine } from "./shopping";
 export {
   stations,
   type CutPrice,
   type DayBatch,
   type DayPlan,
   type DayTask,
+  type DoughRest,
+  type LarderUse,
+  type Leftover,
   type MassFlow,
   type PiecePlan,
   type Problem,

@@ -1,7 +1,7 @@
 import type { MassFlow, PiecePlan } from "./dayPlan";
 
 /**
- * The day's mass as it flows. Dough + filling = pieces + water + trim left + rolling loss + surplus blanks,
+ * The day's mass as it flows. Dough + filling + stored = pieces + water + trim left + rolling loss + surplus blanks,
  * to rounding.
  */
 export function computeMassFlow(lines: readonly PiecePlan[]): MassFlow {
@@ -14,8 +14,11 @@ export function computeMassFlow(lines: readonly PiecePlan[]): MassFlow {
     ),
     trimLeftG: sum(({ cut }) => cut.trimLeftG),
     rollingLossG: sum(({ cut }) => cut.lossG),
-    surplusBlanksG: sum(({ cut, made }) => (cut.count - made) * cut.blankG),
+    surplusBlanksG: sum(({ cut, blanksTaken, toFill }) => (cut.count + blanksTaken - toFill) * cut.blankG),
     fillingG: sum(({ fillingG }) => fillingG),
+    storedG: sum(
+      ({ frozenTaken, blanksTaken, rawPieceG, cut }) => frozenTaken * rawPieceG + blanksTaken * cut.blankG,
+    ),
     waterG: sum(({ made, rawPieceG, bakedPieceG }) => made * (rawPieceG - bakedPieceG)),
     piecesG: sum(({ made, bakedPieceG }) => made * bakedPieceG),
   };

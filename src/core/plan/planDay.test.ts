@@ -2,13 +2,21 @@ import fc from "fast-check";
 import { listDemoChanges } from "@/demo";
 import type { StoredRecord } from "@/schemas/recordKinds";
 import { toDayBook } from "@/schemas/toDayBook";
-import { planDay, type DayBook } from ".";
+import { closeLarder, listShopping, planDay, type DayBook, type LarderItem } from ".";
 
 const records = listDemoChanges().map(({ kind, record }) => ({ kind, record, version: 1 }) as StoredRecord);
 const demo = toDayBook(records, "2026-11-28", null)!;
 
-const withOrders = (counts: readonly number[], dueMin = 720): DayBook => ({
+/** The demo day with rests by the baker's minutes: where many days are planned, conduction would only take time. */
+const byMinutes: DayBook = {
   ...demo,
+  formulas: demo.formulas.map((formula) =>
+    formula.kind === "dough" ? { ...formula, restWay: "minutes" as const } : formula,
+  ),
+};
+
+const withOrders = (counts: readonly number[], dueMin = 720): DayBook => ({
+  ...byMinutes,
   orders: counts.map((count, i) => ({
     id: `o${i}`,
     dayId: demo.day.id,
@@ -33,14 +41,16 @@ test("whatever is ordered: mass in is mass out, blanks cover pieces, batches wei
     fc.property(fc.array(fc.integer({ min: 1, max: 160 }), { minLength: 1, maxLength: 5 }), (counts) => {
       const plan = planDay(withOrders(counts));
       const { flow } = plan;
-      const inG = flow.doughG + flow.fillingG;
+      const inG = flow.doughG + flow.fillingG + flow.storedG;
       const outG = flow.piecesG + flow.waterG + flow.trimLeftG + flow.rollingLossG + flow.surplusBlanksG;
       expect(Math.abs(inG - outG) / inG).toBeLessThan(1e-9);
       for (const line of plan.lines)
-        expect(line.cut.count).toBeGreaterThanOrEqual(line.ordered + line.piece.spares);
+        expect(line.cut.count + line.blanksTaken + line.frozenTaken).toBeGreaterThanOrEqual(
+          line.ordered + line.piece.spares,
+        );
       const weighedG = plan.doughs
-        .flatMap(({ batch }) => batch.lines)
-        .reduce((sum, { massG }) => sum + massG, 0);
+        .flatMap(({ batch, fromLarderG }) => [fromLarderG, ...(batch?.lines.map(({ massG }) => massG) ?? [])])
+        .reduce((sum, massG) => sum + massG, 0);
       expect(weighedG).toBeCloseTo(flow.doughG, 6);
       expect(plan.tally.ready).toBe(plan.lines.reduce((sum, { made }) => sum + made, 0));
     }),
@@ -51,7 +61,7 @@ test("whatever is ordered: mass in is mass out, blanks cover pieces, batches wei
 test("every task of a load comes after what it needs, and blanks are cut before they are filled", () => {
   const { tasks, lines } = planDay(demo);
   const at = (id: string) => tasks.find((task) => task.id === id)!.placed;
-  for (const { piece, loading, cut } of lines) {
+  for (const { piece, loading, cut, frozenTaken } of lines) {
     loading.loads.forEach((_, i) => {
       const [fill, seal, bake, finish] = ["fill", "seal", "bake", "finish"].map((kind) =>
         at(`${kind}:${piece.id}:${i + 1}`),
@@ -70,7 +80,7 @@ test("every task of a load comes after what it needs, and blanks are cut before 
           at(`roll:${piece.id}:${s + 1}`).endMin <= fill.startMin ? sum + sheet.layout.count : sum,
         0,
       );
-      expect(ready).toBeGreaterThanOrEqual(needed);
+      expect(ready + frozenTaken).toBeGreaterThanOrEqual(needed);
     });
   }
 });
@@ -131,4 +141,160 @@ test("an empty day is an empty plan", () => {
     problems: [],
     tally: { ready: 0, startMin: null },
   });
+});
+
+describe("the larder", () => {
+  const item = (fields: Partial<LarderItem>): LarderItem => ({
+    id: "kept",
+    kind: "dough",
+    refId: "bay-shortcrust",
+    massG: 0,
+    count: 0,
+    madeOn: "2026-11-26",
+    useBy: "2026-11-30",
+    fromDayId: null,
+    takenByDayId: null,
+    ...fields,
+  });
+  const withLarder = (...larder: LarderItem[]): DayBook => ({ ...byMinutes, larder });
+  const dough = (plan: ReturnType<typeof planDay>) =>
+    plan.doughs.find(({ formula }) => formula.id === "bay-shortcrust")!;
+
+  test("the oldest is taken first, what is missing is mixed, and nothing past its date is planned silently", () => {
+    const plan = planDay(
+      withLarder(
+        item({ id: "younger", massG: 5000 }),
+        item({ id: "older", massG: 300, madeOn: "2026-11-24" }),
+        item({ id: "gone", massG: 900, madeOn: "2026-11-20", useBy: "2026-11-27" }),
+      ),
+    );
+    expect(dough(plan).uses.map(({ item: { id } }) => id)).toEqual(["older", "younger"]);
+    expect(dough(plan).fromLarderG).toBeCloseTo(dough(plan).neededG, 9);
+    expect(dough(plan).batch).toBeNull();
+    expect(plan.tasks.some(({ id }) => id === "mix:bay-shortcrust")).toBe(false);
+    expect(plan.problems.map(({ message }) => message)).toEqual([
+      expect.stringContaining("900 g Bay shortcrust in the larder was to be used by 2026-11-27"),
+    ]);
+  });
+
+  test("frozen pieces and blanks are made less of, and more of them than ordered leaves nothing to cut", () => {
+    const crescents = (plan: ReturnType<typeof planDay>) =>
+      plan.lines.find(({ piece }) => piece.id === "rhubarb-crescent")!;
+    const pieces = { refId: "rhubarb-crescent" } as const;
+    const some = crescents(
+      planDay(
+        withLarder(
+          item({ ...pieces, id: "a", kind: "frozenPieces", count: 12 }),
+          item({ ...pieces, id: "b", kind: "blanks", count: 5 }),
+        ),
+      ),
+    );
+    expect([some.made, some.frozenTaken, some.blanksTaken, some.toFill]).toEqual([42, 12, 5, 30]);
+    expect(some.cut.count).toBeGreaterThanOrEqual(25);
+    const all = planDay(withLarder(item({ ...pieces, id: "c", kind: "frozenPieces", count: 90 })));
+    expect(crescents(all)).toMatchObject({
+      frozenTaken: 42,
+      toFill: 0,
+      fillingG: 0,
+      cut: { count: 0, doughG: 0 },
+    });
+    expect(all.tasks.some(({ id }) => id.startsWith("fill:rhubarb-crescent"))).toBe(false);
+    expect(all.problems).toEqual([]);
+  });
+
+  test("closing a day moves mass and never makes any, and closing it twice changes nothing more", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 25, max: 6000 }), (massG) => {
+        const book = withLarder(item({ massG }));
+        const plan = planDay(book);
+        const closed = closeLarder(plan, book.day);
+        const sum = (items: readonly LarderItem[]) =>
+          items.reduce((total, each) => total + (each.refId === "bay-shortcrust" ? each.massG : 0), 0);
+        const leftG = plan.leftovers.find(({ refId }) => refId === "bay-shortcrust")?.massG ?? 0;
+        expect(sum(closed)).toBeCloseTo(massG + leftG, 6);
+        const again = planDay({ ...book, larder: closed });
+        expect(dough(again).fromLarderG).toBeCloseTo(dough(plan).fromLarderG, 6);
+        expect(closeLarder(again, book.day)).toEqual(
+          closed.filter(({ fromDayId }) => fromDayId === book.day.id),
+        );
+        // The next day finds the leftovers.
+        const next = { ...book, day: { ...book.day, id: "next", date: "2026-11-29" }, larder: closed };
+        const stillThere = closed.filter(({ takenByDayId }) => takenByDayId === null);
+        expect(dough(planDay(next)).fromLarderG).toBeCloseTo(
+          Math.min(sum(stillThere), dough(planDay(next)).neededG),
+          6,
+        );
+      }),
+      { numRuns: 12, seed: 5 },
+    );
+  });
+});
+
+test("a batch of the baker's own size says at which piece it runs out, and what is over keeps", () => {
+  const weighing = (mixG: number) => ({
+    id: "w",
+    dayId: demo.day.id,
+    date: demo.day.date,
+    formulaId: "quince-and-bay",
+    tickedLineIds: [],
+    took: null,
+    mixG,
+  });
+  const withMix = (mixG: number) => planDay({ ...demo, weighings: [weighing(mixG)] });
+  const portionG = planDay(demo).lines.find(({ piece }) => piece.fillingId === "quince-and-bay")!.portion
+    .massG;
+  const short = withMix(portionG * 31.5);
+  expect(short.fillings[0]!.enoughForPieces).toBe(31);
+  expect(short.problems[0]!.message).toMatch(
+    /runs out at piece 32: .* short\. Mix 2\.35 times as much, or make 31\./,
+  );
+  const over = withMix(portionG * 80);
+  expect(over.problems).toEqual([]);
+  expect(over.leftovers.find(({ refId }) => refId === "quince-and-bay")!.massG).toBeCloseTo(portionG * 6, 6);
+});
+
+test("liquid aims at what it took last time, else at the school's point in its range", () => {
+  const water = (book: DayBook) => planDay(book).doughs[0]!.batch!.lines.find(({ range }) => range !== null)!;
+  const scaled = (book: DayBook) => water(book).massG / planDay(book).doughs[0]!.batch!.scale;
+  expect(scaled(demo)).toBeCloseTo(132, 9);
+  const unlogged = { ...demo, weighings: [] };
+  expect(scaled(unlogged)).toBeCloseTo(115 + 0.75 * 35, 9);
+  const dry = demo.formulas.map((formula) =>
+    formula.kind === "dough" ? { ...formula, liquidSchool: "justHolds" as const } : formula,
+  );
+  expect(scaled({ ...unlogged, formulas: dry })).toBeCloseTo(115 + 0.25 * 35, 9);
+});
+
+test("a colder fridge shortens a rest that goes by the core; one too warm is said and the own minutes stand", () => {
+  const rest = (fridgeC: number) => {
+    const plan = planDay({ ...demo, kitchen: { ...demo.kitchen, mixedC: 24, fridgeC } });
+    return { minutes: dough(plan)!.rest!.minutes, problems: plan.problems.map(({ message }) => message) };
+  };
+  const dough = (plan: ReturnType<typeof planDay>) =>
+    plan.doughs.find(({ formula }) => formula.id === "bay-shortcrust");
+  expect(rest(2).minutes).toBeLessThan(rest(8).minutes);
+  expect(rest(17)).toEqual({
+    minutes: 45,
+    problems: [expect.stringContaining("never comes below 16 °C")],
+  });
+});
+
+test("shopping adds up days, in whole packs, without water", () => {
+  const plan = planDay(demo);
+  const one = listShopping([{ date: "2026-11-28", plan }], []);
+  const two = listShopping(
+    [
+      { date: "2026-11-28", plan },
+      { date: "2026-11-29", plan },
+    ],
+    [],
+  );
+  expect(one.map(({ name }) => name)).not.toContain("water");
+  for (const [i, line] of one.entries()) {
+    expect(two[i]!.massG).toBeCloseTo(2 * line.massG, 6);
+    if (line.packs) {
+      expect(line.packs.count * line.packs.massG).toBeGreaterThanOrEqual(line.massG);
+      expect((line.packs.count - 1) * line.packs.massG).toBeLessThan(line.massG);
+    }
+  }
 });

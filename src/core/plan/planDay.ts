@@ -1,11 +1,20 @@
-import { computeTotalG, scaleFormula, type Formula } from "../formula";
+import {
+  analyseFormula,
+  balanceEggs,
+  computeTotalG,
+  mergeIngredients,
+  standardIngredients,
+} from "../formula";
 import { scheduleDay, type Schedule } from "../schedule";
 import { formatClock, formatDuration } from "../units";
 import type { DayBook, Order, Oven, Piece } from "./book";
-import type { DayBatch, DayPlan, DayTask, PiecePlan, Problem, Tally } from "./dayPlan";
+import type { DayPlan, DayTask, PiecePlan, Problem, Tally } from "./dayPlan";
+import { listLeftovers } from "./leftovers";
 import { computeMassFlow } from "./massFlow";
+import { planBatches } from "./planBatches";
 import { planPiece, type PieceMakings } from "./planPiece";
 import { findFormulas, shapePiece, type ShapedPiece } from "./shapePiece";
+import { openLarder } from "./takeFromLarder";
 import { listTasks, sortByPromise, toScheduleProblem, type DraftTask, type PieceWork } from "./planTasks";
 
 /**
@@ -15,6 +24,7 @@ import { listTasks, sortByPromise, toScheduleProblem, type DraftTask, type Piece
 export function planDay(book: DayBook): DayPlan {
   const oven = book.ovens[0] ?? null;
   const problems: Problem[] = findPastPromises(book);
+  const larder = openLarder(book);
   const works: PieceWork[] = [];
   for (const [piece, orders] of groupOrders(book)) {
     const makings = findMakings(book, piece, oven);
@@ -22,7 +32,7 @@ export function planDay(book: DayBook): DayPlan {
       problems.push(makings.problem);
       continue;
     }
-    const line = planPiece(book, makings.makings, orders);
+    const line = planPiece(book, makings.makings, orders, larder.takePieces);
     if (!line.ok) {
       problems.push(line.failure);
       continue;
@@ -39,24 +49,30 @@ export function planDay(book: DayBook): DayPlan {
   }
 
   const lines = works.map(({ line }) => line);
-  const drafts = listTasks(works);
+  const ingredients = mergeIngredients(standardIngredients, book.ingredients);
+  const analyses = Object.fromEntries(
+    book.formulas.map((formula) => [formula.id, analyseFormula(formula, ingredients)]),
+  );
+  const batches = planBatches({ book, works, larder, ingredients, analyses });
+  problems.push(...larder.problems, ...batches.problems);
+  const drafts = listTasks(works, [...batches.doughs, ...batches.fillings]);
   const openMin = Math.max(book.day.openMin, book.nowMin ?? -Infinity);
   const schedule = oven && drafts.length > 0 ? scheduleDay(toScheduleProblem(drafts, oven, openMin)) : null;
   if (schedule) problems.push(...findLateness(schedule, drafts, openMin));
   const tasks = schedule ? placeDrafts(drafts, schedule) : [];
   return {
     shaped: shapeBook(book, problems),
+    analyses,
     lines: lines.map((line) => ({ ...line, readyMin: findReadyMin(line, tasks) })),
-    doughs: batchFormulas(
-      works,
-      ({ dough }) => dough,
-      ({ line }) => line.cut.doughG,
+    doughs: batches.doughs,
+    fillings: batches.fillings,
+    eggs: balanceEggs(
+      [...batches.doughs, ...batches.fillings].flatMap(({ batch }) => batch ?? []),
+      book.kitchen.eggSize,
     ),
-    fillings: batchFormulas(
-      works,
-      ({ filling }) => filling,
-      ({ line }) => line.fillingG,
-    ),
+    leftovers: listLeftovers(works, batches),
+    larderUses: larder.listUses(),
+    expired: larder.expired,
     oven,
     schedule,
     tasks,
@@ -177,23 +193,6 @@ function findReadyMin(
     if (ends.length > 0) ready[id] = Math.max(...ends);
   }
   return ready;
-}
-
-function batchFormulas(
-  works: readonly PieceWork[],
-  formulaOf: (work: PieceWork) => Formula,
-  massGOf: (work: PieceWork) => number,
-): DayBatch[] {
-  const formulas = [...new Set(works.map(formulaOf))];
-  return formulas.map((formula) => {
-    const users = works.filter((work) => formulaOf(work) === formula);
-    const usableG = users.reduce((sum, work) => sum + massGOf(work), 0);
-    return {
-      formula,
-      batch: scaleFormula(formula, usableG),
-      pieceIds: users.map(({ line }) => line.piece.id),
-    };
-  });
 }
 
 function computeTally(

@@ -1,4 +1,4 @@
-import { craftHandTimes, planCuts, type CutAnswers, type CutPlan } from "../cutting";
+import { craftHandTimes, noCuts, planCuts, type CutAnswers, type CutPlan } from "../cutting";
 import type { Dough, Filling } from "../formula";
 import type { Fold } from "../forming";
 import type { Portion } from "../filling";
@@ -9,6 +9,7 @@ import { formatCount, formatLength, formatMass, formatNumber } from "../units";
 import type { DayBook, Order, Oven, Piece } from "./book";
 import type { CutPrice, PiecePlan, Problem, WhyStep } from "./dayPlan";
 import { shapePiece } from "./shapePiece";
+import type { TakenPieces } from "./takeFromLarder";
 
 /** A piece with what its names stand for. */
 export interface PieceMakings {
@@ -26,6 +27,7 @@ export function planPiece(
   book: DayBook,
   makings: PieceMakings,
   orders: readonly Order[],
+  takePieces: (pieceId: string, wanted: number) => TakenPieces,
 ): Result<PiecePlan, Problem> {
   const { piece, dough, filling, oven } = makings;
   const stop = (station: Problem["station"], message: string) =>
@@ -36,10 +38,12 @@ export function planPiece(
   const shaped = shapePiece(piece, dough, filling);
   if (!shaped.ok) return shaped;
   const { fold, portion } = shaped.value;
+  const { frozen, blanks } = takePieces(piece.id, made);
+  const toFill = made - frozen;
 
-  const answers = planCuts({
+  const request = {
     outline: piece.cut,
-    demand: made,
+    demand: Math.max(toFill - blanks, 1),
     thicknessMm: piece.thicknessMm,
     densityGPerMl: dough.densityGPerMl,
     webMm: piece.webMm,
@@ -49,9 +53,11 @@ export function planPiece(
     rerollLossShare: dough.rerollLossShare,
     handTimes: craftHandTimes,
     pinnedSheet: piece.cutAim === "pinned" ? piece.pinnedSheet : null,
-  });
+  };
+  const answers = planCuts(request);
   if (!answers.ok) return stop("roll", answers.failure.message);
-  const cut = answers.value[piece.cutAim] ?? answers.value.leastDough;
+  const nothingToCut = toFill <= blanks;
+  const cut = nothingToCut ? noCuts(request) : (answers.value[piece.cutAim] ?? answers.value.leastDough);
 
   if (piece.ovenC > oven.maxC) {
     return stop(
@@ -74,13 +80,16 @@ export function planPiece(
     orders,
     ordered,
     made,
+    frozenTaken: frozen,
+    blanksTaken: blanks,
+    toFill,
     cut,
-    prices: listPrices(answers.value),
-    fillingG: portion.massG * made,
+    prices: nothingToCut ? [] : listPrices(answers.value),
+    fillingG: portion.massG * toFill,
     loading: loading.value,
     readyMin: {},
     why: {
-      cut: explainCut(piece, dough, cut, made, ordered),
+      cut: explainCut(piece, dough, cut, { made, ordered, frozen, blanks }),
       portion: explainPortion(piece, fold, portion, filling),
       load: explainLoad(made, loading.value, oven),
     },
@@ -96,11 +105,25 @@ function listPrices(answers: CutAnswers): CutPrice[] {
   });
 }
 
-function explainCut(piece: Piece, dough: Dough, cut: CutPlan, made: number, ordered: number): WhyStep[] {
+interface Counts {
+  readonly made: number;
+  readonly ordered: number;
+  readonly frozen: number;
+  readonly blanks: number;
+}
+
+function explainCut(
+  piece: Piece,
+  dough: Dough,
+  cut: CutPlan,
+  { made, ordered, frozen, blanks }: Counts,
+): WhyStep[] {
   const first = cut.sheets.filter(({ pass }) => pass === 0);
   const firstCount = first.reduce((sum, { layout }) => sum + layout.count, 0);
   return [
     { text: `${ordered} ordered and ${piece.spares} spare`, figure: formatCount(made, "piece") },
+    ...(frozen > 0 ? [{ text: "frozen pieces from the larder", figure: `− ${frozen}` }] : []),
+    ...(blanks > 0 ? [{ text: "blanks from the larder", figure: `− ${blanks}` }] : []),
     {
       text: `one blank: ${describeOutline(piece.cut)} at ${formatLength(piece.thicknessMm)}, ${dough.densityGPerMl} g/ml`,
       figure: formatMass(cut.blankG),

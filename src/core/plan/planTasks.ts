@@ -2,7 +2,7 @@ import { craftHandTimes, type CutSheet } from "../cutting";
 import type { Dough, Filling } from "../formula";
 import type { ScheduleProblem, ScheduleTask, TaskWait } from "../schedule";
 import type { Order, Oven } from "./book";
-import type { DayTask, PiecePlan, TaskKind } from "./dayPlan";
+import type { DayBatch, DayTask, PiecePlan, TaskKind } from "./dayPlan";
 
 /** Resource ids of the schedule. */
 export const HANDS = "hands";
@@ -14,6 +14,8 @@ const FILL_SECONDS_PER_PIECE = 12;
 const FINISH_SECONDS_PER_PIECE = 4;
 /** Opening the oven and setting trays in, and taking them out again: each. */
 const OVEN_HANDLING_MIN = 2;
+/** A frozen piece first has to thaw in the oven. Craft's first guess; the baker's own bakes replace it. */
+const FROZEN_EXTRA_MIN = 5;
 /** A room's temperature, from which an oven starts: a mild kitchen before dawn. */
 const ROOM_C = 20;
 
@@ -27,23 +29,33 @@ export interface PieceWork {
 }
 
 /** Every operation of the day with what it uses and what it waits for. */
-export function listTasks(works: readonly PieceWork[]): DraftTask[] {
-  const doughs = [...new Map(works.map(({ dough }) => [dough.id, dough])).values()];
-  const fillings = [...new Map(works.map(({ filling }) => [filling.id, filling])).values()];
+export function listTasks(works: readonly PieceWork[], batches: readonly DayBatch[]): DraftTask[] {
+  const mixes = batches
+    .filter(({ batch }) => batch !== null)
+    .map(({ formula }) =>
+      formula.kind === "dough"
+        ? handTask("mix", `mix:${formula.id}`, formula.mixMin, [], {
+            formulaId: formula.id,
+            label: `Mix ${formula.name}`,
+          })
+        : handTask("make", `make:${formula.id}`, formula.mixMin, [], {
+            formulaId: formula.id,
+            label: `Make ${formula.name}`,
+          }),
+    );
+  const mixedIds = new Set(mixes.map(({ id }) => id));
+  const restOf = new Map(batches.map(({ formula, rest }) => [formula.id, rest?.minutes ?? 0]));
+  // What comes from the larder has been made and has rested.
+  const afterMix = (id: string, minWaitMin: number) => (mixedIds.has(id) ? [wait(id, minWaitMin)] : []);
   return [
-    ...doughs.map((dough) =>
-      handTask("mix", `mix:${dough.id}`, dough.mixMin, [], {
-        formulaId: dough.id,
-        label: `Mix ${dough.name}`,
-      }),
+    ...mixes,
+    ...works.flatMap((work) =>
+      listPieceTasks(
+        work,
+        afterMix(`mix:${work.dough.id}`, restOf.get(work.dough.id) ?? 0),
+        afterMix(`make:${work.filling.id}`, work.filling.coolMin),
+      ),
     ),
-    ...fillings.map((filling) =>
-      handTask("make", `make:${filling.id}`, filling.mixMin, [], {
-        formulaId: filling.id,
-        label: `Make ${filling.name}`,
-      }),
-    ),
-    ...works.flatMap(listPieceTasks),
   ];
 }
 
@@ -60,13 +72,17 @@ export function toScheduleProblem(tasks: readonly DraftTask[], oven: Oven, openM
   };
 }
 
-function listPieceTasks({ line, dough, filling }: PieceWork): DraftTask[] {
+function listPieceTasks(
+  { line, dough }: PieceWork,
+  afterDough: readonly TaskWait[],
+  afterFilling: readonly TaskWait[],
+): DraftTask[] {
   const { piece, cut, loading, seal } = line;
   const rolls = cut.sheets.map((sheet, i) => {
     const firstOfPass = i === 0 || cut.sheets[i - 1]?.pass !== sheet.pass;
-    const after: TaskWait[] =
+    const after: readonly TaskWait[] =
       sheet.pass === 0
-        ? [wait(`mix:${dough.id}`, dough.restMin)]
+        ? afterDough
         : cut.sheets.flatMap((earlier, j) =>
             earlier.pass === sheet.pass - 1 ? [wait(rollId(piece.id, j), dough.rerollRestMin)] : [],
           );
@@ -80,36 +96,47 @@ function listPieceTasks({ line, dough, filling }: PieceWork): DraftTask[] {
     });
   });
   const dues = spreadDues(line);
-  let filled = 0;
+  let before = 0;
   const loads = loading.loads.flatMap((load, i) => {
     const index = i + 1;
     const of = `${piece.name}, load ${index} of ${loading.loads.length}`;
     const facts = { pieceId: piece.id, index, pieces: load.pieces };
-    const sheets = findSheets(cut.sheets, filled, filled + load.pieces);
-    const dueMin = dues[filled] ?? null;
-    filled += load.pieces;
     const id = (kind: TaskKind) => `${kind}:${piece.id}:${index}`;
-    const fill = handTask(
-      "fill",
-      id("fill"),
-      (load.pieces * FILL_SECONDS_PER_PIECE) / 60,
-      [
-        ...sheets.map((sheet) => wait(rollId(piece.id, sheet), 0, dough.benchLimitMin)),
-        wait(`make:${filling.id}`, filling.coolMin),
-      ],
-      { ...facts, label: `Fill ${of}` },
+    const [from, to] = [before, before + load.pieces];
+    before = to;
+    // Frozen pieces are baked first: this load fills what is not among them.
+    const fillFrom = Math.max(from, line.frozenTaken);
+    const toFill = Math.max(to - fillFrom, 0);
+    const filled = { ...facts, pieces: toFill };
+    const cutBefore = line.frozenTaken + line.blanksTaken;
+    const sheets = findSheets(cut.sheets, Math.max(fillFrom - cutBefore, 0), to - cutBefore);
+    const closing =
+      toFill === 0
+        ? []
+        : [
+            handTask(
+              "fill",
+              id("fill"),
+              (toFill * FILL_SECONDS_PER_PIECE) / 60,
+              [
+                ...sheets.map((sheet) => wait(rollId(piece.id, sheet), 0, dough.benchLimitMin)),
+                ...afterFilling,
+              ],
+              { ...filled, label: `Fill ${of}` },
+            ),
+            handTask("seal", id("seal"), (toFill * seal.secondsPerPiece) / 60, [wait(id("fill"))], {
+              ...filled,
+              label: `Close ${of}`,
+            }),
+          ];
+    const bake = bakeTask(
+      id("bake"),
+      piece.bakeMin + (from < line.frozenTaken ? FROZEN_EXTRA_MIN : 0),
+      piece.ovenC,
+      toFill > 0 ? [wait(id("seal"), piece.chillMin)] : [],
+      { ...facts, label: `Bake ${of}` },
     );
-    const close = handTask(
-      "seal",
-      id("seal"),
-      (load.pieces * seal.secondsPerPiece) / 60,
-      [wait(id("fill"))],
-      { ...facts, label: `Close ${of}` },
-    );
-    const bake = bakeTask(id("bake"), piece.bakeMin, piece.ovenC, [wait(id("seal"), piece.chillMin)], {
-      ...facts,
-      label: `Bake ${of}`,
-    });
+    const dueMin = dues[from] ?? null;
     const finish = handTask(
       "finish",
       id("finish"),
@@ -118,7 +145,7 @@ function listPieceTasks({ line, dough, filling }: PieceWork): DraftTask[] {
       { ...facts, label: `Set out ${of}` },
       dueMin,
     );
-    return [fill, close, bake, finish];
+    return [...closing, bake, finish];
   });
   return [...rolls, ...loads];
 }

@@ -1,5 +1,8 @@
-export { listUnits, type Dimension, type MeasureSystem, type Unit } from "./unitTable";
+export { findUnit, listUnits, type Dimension, type MeasureSystem, type Unit } from "./unitTable";
 export { parseNumber } from "./parseNumber";
 export { parseAmount, type Amount, type AmountRule } from "./parseAmount";
+export { findQuantity, formatQuantity, type FoundQuantity, type Quantity } from "./quantity";
+export { parseOvenSetting, type OvenAir, type OvenSetting } from "./ovenTemperature";
+export { computeEggG, type EggPart, type EggSize } from "./eggs";
 export { parseClock } from "./parseClock";
 export { formatClock, formatCount, formatDuration, formatLength, formatMass, formatNumber } from "./format";

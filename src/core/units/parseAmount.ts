@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from "../result";
 import { parseNumber } from "./parseNumber";
-import { listUnits, type Dimension, type MeasureSystem, type Unit } from "./unitTable";
+import { findUnit, listUnits, type Dimension, type MeasureSystem, type Unit } from "./unitTable";
 
 /** A quantity with what was typed kept beside it. `value` is in the base unit: g, ml, mm or °C. */
 export interface Amount {
@@ -23,7 +23,7 @@ export interface AmountRule {
 export function parseAmount(text: string, rule: AmountRule): Result<Amount, string> {
   const shown = text.trim();
   const units = listUnits(rule.system);
-  const split = splitUnit(shown, units);
+  const split = splitUnit(shown, units, rule.dimension);
   if (!split.ok) return split;
   const number = parseNumber(split.value.numberText);
   if (!number.ok) return number;
@@ -41,13 +41,14 @@ export function parseAmount(text: string, rule: AmountRule): Result<Amount, stri
 function splitUnit(
   shown: string,
   units: readonly Unit[],
+  dimension: Dimension,
 ): Result<{ numberText: string; unit: Unit | null }, string> {
   const match = /^(.*[\d½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞])\s*(.*)$/.exec(shown);
   if (!match) return fail(shown === "" ? "Enter an amount." : `“${shown.slice(0, 24)}” has no number in it.`);
   const [, numberText = "", unitText = ""] = match;
   const wanted = unitText.toLowerCase().replaceAll(".", "").trim();
   if (wanted === "") return ok({ numberText, unit: null });
-  const unit = units.find(({ spellings }) => spellings.includes(wanted));
+  const unit = findUnit(units, wanted, dimension);
   if (!unit) return fail(`“${unitText.slice(0, 24)}” is no unit known here.`);
   return ok({ numberText, unit });
 }

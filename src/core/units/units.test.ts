@@ -1,5 +1,17 @@
 import fc from "fast-check";
-import { formatClock, formatDuration, formatMass, listUnits, parseAmount, parseClock, parseNumber } from ".";
+import {
+  findQuantity,
+  formatClock,
+  formatDuration,
+  formatMass,
+  formatQuantity,
+  listUnits,
+  parseAmount,
+  parseClock,
+  parseNumber,
+  parseOvenSetting,
+  type Quantity,
+} from ".";
 
 const mass = { dimension: "mass", system: "metric", bareUnit: "g" } as const;
 const length = { dimension: "length", system: "metric", bareUnit: "mm" } as const;
@@ -91,4 +103,66 @@ test("figures are printed as a baker reads them", () => {
   expect([4.54, 41.2, 999.6, 3174].map(formatMass)).toEqual(["4.5 g", "41 g", "1 kg", "3.17 kg"]);
   expect([0.75, 12, 125].map(formatDuration)).toEqual(["45 s", "12 min", "2 h 05"]);
   expect(formatClock(-80)).toBe("22:40 (−1 d)");
+});
+
+test.each([
+  ["1 1/2 cups flour", "1.5 cup", "flour"],
+  ["2-1/4 cup flour", "2.25 cup", "flour"],
+  ["1,5 dl milk", "1.5 dl", "milk"],
+  ["a pinch of salt", "1 pinch", "salt"],
+  ["6 to 8 tbsp iced water", "6–8 tbsp", "iced water"],
+  ["1 1/2-2 cups flour", "1.5–2 cup", "flour"],
+  ["200 g (7 oz) butter", "200 g", "butter"],
+  ["about 1 lb plums", "about 1 lb", "plums"],
+  ["2 large eggs", "2", "large eggs"],
+  ["butter: 1/2 lb", "0.5 lb", "butter"],
+  ["salt, to taste", "to taste", "salt"],
+  ["500g flour", "500 g", "flour"],
+])("in “%s” the amount is %s, the rest %s", (text, amount, rest) => {
+  const found = findQuantity(text, "us");
+  expect(found.ok && [formatQuantity(found.value.quantity), found.value.rest]).toEqual([amount, rest]);
+});
+
+test("a quantity reads back as it was printed, in every unit and as a range", () => {
+  const units = listUnits("us").filter(({ dimension }) => dimension === "mass" || dimension === "volume");
+  const quantities = fc
+    .record({
+      low: fc.integer({ min: 1, max: 900_000 }),
+      more: fc.constantFrom(0, 1, 250),
+      unit: fc.constantFrom(null, ...units),
+      about: fc.boolean(),
+    })
+    .map(({ low, more, unit, about }): Quantity => {
+      const sizes = { low: low / 1000, high: (low + more) / 1000, about };
+      return unit ? { kind: "measured", unit, ...sizes } : { kind: "counted", ...sizes };
+    });
+  fc.assert(
+    fc.property(quantities, (quantity) => {
+      const found = findQuantity(`${formatQuantity(quantity)} quinces`, "us");
+      expect(found).toEqual({ ok: true, value: { quantity, rest: "quinces" } });
+    }),
+  );
+});
+
+test.each([
+  ["350F", 176.66666666666669, "still"],
+  ["gas 6", 200, "still"],
+  ["gas mark ½", 120, "still"],
+  ["180 °C fan", 180, "fan"],
+  ["200", 200, "still"],
+])("the oven setting %s is %d °C, %s", (text, setC, air) =>
+  expect(parseOvenSetting(text)).toEqual({ ok: true, value: { text, setC, air } }),
+);
+
+test("what is no amount is refused with a reason", () => {
+  expect([
+    findQuantity("", "us"),
+    findQuantity("butter", "us"),
+    findQuantity("8–6 tbsp water", "us"),
+  ]).toEqual([
+    { ok: false, failure: "Enter an amount." },
+    { ok: false, failure: "“butter” has no amount in it." },
+    { ok: false, failure: "“6” is less than “8”: write the smaller amount first." },
+  ]);
+  expect(parseOvenSetting("gas 12")).toEqual({ ok: false, failure: expect.stringContaining("from ¼ to 9") });
 });

@@ -3,6 +3,7 @@
 import { createContext, useContext, useEffect, useState, type ReactNode } from "react";
 import { useStore } from "zustand";
 import type { DayPlan } from "@/core/plan";
+import type { Formula } from "@/schemas/model";
 import type { StoredRecord } from "@/schemas/recordKinds";
 import { createPlanClient, type PlanClient } from "@/workers/createPlanClient";
 import { createBenchStore, type BenchState, type SaveChanges } from "./benchStore";
@@ -14,6 +15,7 @@ const BenchContext = createContext<BenchStore | null>(null);
 interface Props {
   readonly date: string;
   readonly records: readonly StoredRecord[];
+  readonly formulasThen: readonly Formula[];
   readonly plan: DayPlan;
   readonly nowMin: number | null;
   readonly saveChanges: SaveChanges;
@@ -28,7 +30,7 @@ export function BenchProvider({ children, ...input }: Props) {
       ...input,
       planBook: (book) => {
         client ??= createPlanClient();
-        return client.plan(book);
+        return client.run(book);
       },
       clock: () => new Date(),
     });

@@ -8,6 +8,7 @@ import {
   type RecordTypes,
   type StoredRecord,
 } from "@/schemas/recordKinds";
+import type { Formula } from "@/schemas/model";
 import { toDayBook } from "@/schemas/toDayBook";
 
 /** A record as the screen wants it; null takes it away. */
@@ -67,6 +68,8 @@ export interface BenchState {
 export interface BenchInput {
   readonly date: string;
   readonly records: readonly StoredRecord[];
+  /** For a day that is over: the formulas as they stood then. Empty otherwise. */
+  readonly formulasThen: readonly Formula[];
   readonly plan: DayPlan;
   readonly nowMin: number | null;
   readonly saveChanges: SaveChanges;
@@ -94,14 +97,16 @@ export function createBenchStore(input: BenchInput) {
   let timer: ReturnType<typeof setTimeout> | undefined;
   let saving: Promise<void> | null = null;
 
-  const initialBook = toDayBook(input.records, input.date, input.nowMin);
+  const readBook = (records: readonly StoredRecord[]) =>
+    toDayBook(records, input.date, input.nowMin, input.formulasThen);
+  const initialBook = readBook(input.records);
   if (!initialBook) throw new RangeError(`createBenchStore: no day ${input.date} among the records`);
 
   return createStore<BenchState>()((set, get) => {
     const apply = (edits: readonly Edit[]) => {
       const records = edits.reduce(withEdit, get().records);
       // The open day may not vanish under the screen.
-      const book = toDayBook(records, input.date, input.nowMin) ?? get().book;
+      const book = readBook(records) ?? get().book;
       set({ records, book, save: { kind: "waiting" } });
       for (const { kind, id } of edits) dirty.set(keyOf({ kind, id }), { kind, id });
       void replan(book);
@@ -204,7 +209,7 @@ export function createBenchStore(input: BenchInput) {
         const record = conflict.theirs?.record ?? null;
         const edit = { kind: conflict.kind, id: conflict.id, record } as Edit;
         const records = withEdit(get().records, edit);
-        const book = toDayBook(records, input.date, input.nowMin) ?? get().book;
+        const book = readBook(records) ?? get().book;
         set({ records, book, save: { kind: "saved", at: input.clock() } });
         void replan(book);
         void get().flush();

@@ -2,15 +2,21 @@
 
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { computeTotalG } from "@/core/formula";
+import { computeTotalG, type Formula } from "@/core/formula";
 import { describeOutline } from "@/core/shape";
 import { formatMass } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
 import type { Edit } from "../bench/benchStore";
+import { createId } from "../bench/createId";
 import { newFormula, newPiece } from "./newRecords";
 
+interface Props {
+  /** Formulas that can be taken into the book and changed. */
+  readonly starterFormulas: readonly Formula[];
+}
+
 /** Every piece and every formula, and ways to add one. */
-export function BookPage() {
+export function BookPage({ starterFormulas }: Props) {
   const { book, date, edit } = useBench((state) => state);
   const router = useRouter();
   const { pieces, formulas } = book;
@@ -23,6 +29,16 @@ export function BookPage() {
     const formula = newFormula(kind);
     edit([{ kind: "formula", id: formula.id, record: formula }]);
     router.push(`/day/${date}/formula/${formula.id}`);
+  };
+  const takeStarter = (id: string) => {
+    const starter = starterFormulas.find((each) => each.id === id);
+    if (!starter) return;
+    // Taken twice, the second is a copy of its own.
+    const taken = formulas.some((each) => each.id === id)
+      ? { ...starter, id: createId(starter.kind) }
+      : starter;
+    edit([{ kind: "formula", id: taken.id, record: taken }]);
+    router.push(`/day/${date}/formula/${taken.id}`);
   };
   const addPiece = () => {
     // A piece needs a dough and a filling: where there is none, an empty one is made with it.
@@ -69,20 +85,35 @@ export function BookPage() {
                 <Link className={row} href={`/day/${date}/formula/${formula.id}`}>
                   <span className="text-lg">{formula.name}</span>
                   <span className="quiet ml-auto text-right text-sm">
-                    {formula.kind}, {formatMass(computeTotalG(formula))} as written
+                    {formula.kind === "filling" ? formula.family : formula.kind},{" "}
+                    {formatMass(computeTotalG(formula))} as written
                   </span>
                 </Link>
               </li>
             ))}
           </ul>
-          <div className="mt-3 flex gap-2">
+          <div className="mt-3 flex flex-wrap gap-2">
             <button type="button" className="btn btn-primary touch" onClick={() => addFormula("dough")}>
               New dough
             </button>
             <button type="button" className="btn btn-primary touch" onClick={() => addFormula("filling")}>
               New filling
             </button>
+            <Link className="btn touch" href={`/day/${date}/paste`}>
+              Paste or import
+            </Link>
           </div>
+          <label className="mt-3 flex flex-col gap-0.5">
+            Or take one of these and change it
+            <select className="select w-full" value="" onChange={(event) => takeStarter(event.target.value)}>
+              <option value="">Choose a formula</option>
+              {starterFormulas.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
         </section>
       </div>
     </div>

@@ -2,14 +2,15 @@
 
 import { Trash2 } from "lucide-react";
 import { useState, type FormEvent } from "react";
-import type { Bench, Oven } from "@/core/plan";
+import type { Bench, Kitchen, Oven } from "@/core/plan";
 import { describeOutline } from "@/core/shape";
-import { parseAmount } from "@/core/units";
+import { computeEggG, formatMass, parseAmount } from "@/core/units";
 import { describeLimitFault } from "@/schemas/checkValue";
-import { benchLimits, ovenLimits, pieceLimits } from "@/schemas/limits";
+import { benchLimits, kitchenLimits, ovenLimits, pieceLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
+import { Select, toOptions } from "../controls/Select";
 import { TextField } from "../controls/TextField";
 import { newCutter } from "./newRecords";
 
@@ -23,6 +24,7 @@ export function KitPage() {
         <BenchCard bench={book.bench} />
         {oven && <OvenCard oven={oven} />}
         <CutterDrawer />
+        <KitchenCard kitchen={book.kitchen} />
       </div>
     </div>
   );
@@ -70,6 +72,51 @@ function BenchCard({ bench }: { readonly bench: Bench }) {
         value={bench.sheetMaxDepthMm}
         onChange={(sheetMaxDepthMm) => save({ sheetMaxDepthMm })}
       />
+    </section>
+  );
+}
+
+function KitchenCard({ kitchen }: { readonly kitchen: Kitchen }) {
+  const edit = useBench((state) => state.edit);
+  const save = (fields: Partial<Kitchen>) =>
+    edit([{ kind: "kitchen", id: kitchen.id, record: { ...kitchen, ...fields } }]);
+  return (
+    <section aria-labelledby="kitchen" className="flex flex-col gap-3">
+      <h2 id="kitchen" className="text-2xl">
+        Measures and cold
+      </h2>
+      <Select<Kitchen["system"]>
+        label="Cups and spoons"
+        value={kitchen.system}
+        options={toOptions({
+          metric: "metric: cup 250 ml, tablespoon 15 ml",
+          us: "United States: cup 237 ml, tablespoon 14.8 ml",
+          imperial: "imperial: cup 284 ml, tablespoon 17.8 ml",
+        })}
+        onChange={(system) => save({ system })}
+      />
+      <Select<Kitchen["eggSize"]>
+        label="Eggs at hand"
+        value={kitchen.eggSize}
+        options={(["small", "medium", "large", "extraLarge"] as const).map((id) => ({
+          id,
+          name: `${id === "extraLarge" ? "extra large" : id}, ${formatMass(computeEggG(id, "whole"))} without shell`,
+        }))}
+        onChange={(eggSize) => save({ eggSize })}
+      />
+      <Dial
+        limit={kitchenLimits.roomC}
+        value={kitchen.roomC}
+        sliderMax={35}
+        onChange={(roomC) => save({ roomC })}
+      />
+      <Dial limit={kitchenLimits.fridgeC} value={kitchen.fridgeC} onChange={(fridgeC) => save({ fridgeC })} />
+      <Dial
+        limit={kitchenLimits.freezerC}
+        value={kitchen.freezerC}
+        onChange={(freezerC) => save({ freezerC })}
+      />
+      <Dial limit={kitchenLimits.mixedC} value={kitchen.mixedC} onChange={(mixedC) => save({ mixedC })} />
     </section>
   );
 }

@@ -40,19 +40,29 @@ export function DaySheet({ book, plan }: Props) {
         <p className="my-4">Nothing is planned for this day yet: take an order first.</p>
       )}
       <div className="mt-2 grid gap-x-6 sm:grid-cols-2 print:grid-cols-2 gap-y-2">
-        {[...plan.doughs, ...plan.fillings].map(({ formula, batch }) => (
+        {[...plan.doughs, ...plan.fillings].map(({ formula, batch, fromLarderG, divided, rest }) => (
           <section key={formula.id} className="break-inside-avoid">
             <h2 className="flex justify-between border-b border-black text-base">
-              {formula.name} <span className="figure">{formatMass(batch.weighedG)}</span>
+              {formula.name} <span className="figure">{formatMass(batch?.weighedG ?? 0)}</span>
             </h2>
             <ul>
-              {batch.lines.map(({ lineId, name, massG }) => (
+              {fromLarderG > 0 && <li>☐ first {formatMass(fromLarderG)} from the larder</li>}
+              {batch?.lines.map(({ lineId, name, massG }) => (
                 <li key={lineId} className="flex justify-between">
                   <span>☐ {name}</span>
                   <span className="figure">{formatMass(massG)}</span>
                 </li>
               ))}
             </ul>
+            {divided.length > 0 && (
+              <p>
+                Divide:{" "}
+                {divided
+                  .map(({ count, massG, shape }) => `${count} × ${formatMass(massG)} ${shape}`)
+                  .join(", ")}
+                {rest && `; rest ${formatDuration(rest.minutes)}`}
+              </p>
+            )}
           </section>
         ))}
       </div>
@@ -73,6 +83,8 @@ function PieceBlock({ line }: { readonly line: PiecePlan }) {
         {piece.name}
         <span className="figure">
           {line.made} = {line.ordered} ordered + {piece.spares} spare
+          {line.frozenTaken + line.blanksTaken > 0 &&
+            `, ${line.frozenTaken + line.blanksTaken} from the larder`}
         </span>
       </h2>
       <div className="grid gap-4 sm:grid-cols-[1fr_62mm] print:grid-cols-[1fr_62mm]">

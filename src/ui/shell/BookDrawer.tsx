@@ -4,6 +4,7 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { useBench } from "../bench/BenchProvider";
 import type { DayName } from "./BenchShell";
+import { listBookPages } from "./bookPages";
 import { Dialog } from "./Dialog";
 import { formatDayDate } from "./formatDayDate";
 import { NewDayForm } from "./NewDayForm";
@@ -34,15 +35,11 @@ export function BookDrawer({ open, onClose, dates }: Props) {
   return (
     <Dialog open={open} onClose={onClose} title="Book" side>
       <nav aria-label="Book" className="flex flex-col">
-        <button type="button" className={row} onClick={go(`/day/${date}/book`)}>
-          Pieces and formulas
-        </button>
-        <button type="button" className={row} onClick={go(`/day/${date}/kit`)}>
-          Kit: bench, oven, cutters
-        </button>
-        <button type="button" className={row} onClick={go(`/print/${date}`)}>
-          Day sheet to print
-        </button>
+        {listBookPages(date).map(({ path, title }) => (
+          <button key={path} type="button" className={row} onClick={go(path)}>
+            {title}
+          </button>
+        ))}
       </nav>
       <h3 className="mt-4 mb-1 text-lg">Days</h3>
       <ul className="flex flex-col">

@@ -4,6 +4,7 @@ import { Command } from "cmdk";
 import { useRouter } from "next/navigation";
 import { pickRecords } from "@/schemas/toDayBook";
 import { useBench } from "../bench/BenchProvider";
+import { listBookPages } from "./bookPages";
 import { Dialog } from "./Dialog";
 import { listStationFacts } from "./stationFacts";
 
@@ -63,15 +64,11 @@ export function CommandList({ open, onClose }: { readonly open: boolean; readonl
             ))}
           </Command.Group>
           <Command.Group heading="Commands">
-            <Command.Item className={item} onSelect={go(`/print/${date}`)}>
-              Day sheet to print
-            </Command.Item>
-            <Command.Item className={item} onSelect={go(`/day/${date}/kit`)}>
-              Kit: bench, oven, cutters
-            </Command.Item>
-            <Command.Item className={item} onSelect={go(`/day/${date}/book`)}>
-              Book of pieces and formulas
-            </Command.Item>
+            {listBookPages(date).map(({ path, title }) => (
+              <Command.Item key={path} className={item} onSelect={go(path)}>
+                {title}
+              </Command.Item>
+            ))}
             <Command.Item
               className={item}
               onSelect={() => {

@@ -23,7 +23,7 @@ export function Ribbon({ flow, pieces, date }: Props) {
   const largestG = Math.max(flow.doughG, flow.blanksG - flow.surplusBlanksG + flow.fillingG);
   if (largestG <= 0) return <div className="h-[46px]" aria-hidden />;
   const high = (massG: number) => (massG / largestG) * MOST;
-  const usedG = flow.blanksG - flow.surplusBlanksG;
+  const usedG = flow.blanksG + flow.storedG - flow.surplusBlanksG;
   const bakedShare = flow.piecesG / (usedG + flow.fillingG);
   const [dough, used, doughBaked] = [high(flow.doughG), high(usedG), high(usedG * bakedShare)];
   const [filling, fillingBaked] = [high(flow.fillingG), high(flow.fillingG * bakedShare)];

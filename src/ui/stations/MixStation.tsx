@@ -1,14 +1,21 @@
 "use client";
 
+import { Scale, Snowflake } from "lucide-react";
 import Link from "next/link";
 import type { DayBatch } from "@/core/plan";
-import { formatClock, formatDuration, formatMass } from "@/core/units";
+import { formatClock, formatCount, formatDuration, formatMass, formatNumber } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
 import { EmptyDay } from "../controls/EmptyDay";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
+import { Why } from "../controls/Why";
+import { DividedDrawing } from "../drawings/DividedDrawing";
+import { particleNames } from "../formula/words";
+import { MixBalances } from "../mix/MixBalances";
+import { describeBody } from "../mix/describeBody";
+import { useWeighing } from "../mix/useWeighing";
 
-/** What to weigh for the day, dough by dough and filling by filling. */
+/** What to mix for the day, from where, into what pieces, and when it can be rolled. */
 export function MixStation() {
   const plan = useBench((state) => state.plan);
   const batches = [...plan.doughs, ...plan.fillings];
@@ -26,24 +33,23 @@ export function MixStation() {
           </div>
         </div>
       }
+      side={<MixBalances />}
     />
   );
 }
 
-function BatchCard({ batch: { formula, batch, pieceIds } }: { readonly batch: DayBatch }) {
-  const { date, book, plan } = useBench((state) => state);
+function BatchCard({ batch: day }: { readonly batch: DayBatch }) {
+  const { formula, batch, rest, divided } = day;
+  const { date, plan } = useBench((state) => state);
+  const { weighing } = useWeighing(formula.id);
   const task = plan.tasks.find(
     ({ formulaId, kind }) => formulaId === formula.id && (kind === "mix" || kind === "make"),
   );
-  const names = pieceIds.map((pieceId) => book.pieces.find(({ id }) => id === pieceId)?.name).join(", ");
-  const after =
-    formula.kind === "dough"
-      ? `rests ${formatDuration(formula.restMin)}`
-      : `cools ${formatDuration(formula.coolMin)}`;
+  const ticked = batch?.lines.filter(({ lineId }) => weighing.tickedLineIds.includes(lineId)).length ?? 0;
   return (
-    <article className="rounded-xl border border-base-300 bg-base-100 p-4">
+    <article className="flex flex-col rounded-xl border border-base-300 bg-base-100 p-4">
       <header className="flex items-baseline gap-2">
-        <h2 className="text-lg">
+        <h2 className="text-lg leading-6">
           <Link
             href={`/day/${date}/formula/${formula.id}`}
             className="touch inline-flex items-center underline-offset-4 hover:underline"
@@ -51,26 +57,106 @@ function BatchCard({ batch: { formula, batch, pieceIds } }: { readonly batch: Da
             {formula.name}
           </Link>
         </h2>
-        <span className="figure ml-auto text-2xl whitespace-nowrap">{formatMass(batch.weighedG)}</span>
+        <span className="figure ml-auto text-4xl whitespace-nowrap">{formatMass(batch?.weighedG ?? 0)}</span>
       </header>
-      <p className="quiet text-sm">
-        {task && <>mix at {formatClock(task.placed.startMin)}, </>}
-        {after} · for {names}
-        {batch.weighedG - batch.usableG > 0.5 && <> · gives {formatMass(batch.usableG)}</>}
-      </p>
-      <table className="mt-2 w-full">
-        <caption className="sr-only">Weigh for {formula.name}</caption>
-        <tbody>
-          {batch.lines.map(({ lineId, name, massG }) => (
-            <tr key={lineId} className="border-t border-base-300">
-              <th scope="row" className="py-1.5 text-left font-normal">
-                {name}
-              </th>
-              <td className="figure text-right text-xl whitespace-nowrap">{formatMass(massG)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <p className="quiet text-sm">{describeMaking(day, task?.placed.startMin ?? null)}</p>
+      {day.fromLarderG > 0 && (
+        <p className="mt-1 flex items-center gap-1.5">
+          <Snowflake size={18} aria-hidden className="shrink-0 text-primary" />
+          <span>
+            <strong className="figure">{formatMass(day.fromLarderG)}</strong> from the larder, made{" "}
+            {day.uses.map(({ item }) => item.madeOn.slice(5)).join(", ")}: use it first
+          </span>
+        </p>
+      )}
+      {formula.kind === "dough" && divided.length > 0 && (
+        <div className="mt-2">
+          <DividedDrawing pieces={divided} name={formula.name} />
+          <ul className="mt-1">
+            {divided.map(({ count, massG, shape, body }) => (
+              <li key={massG} className="flex items-baseline gap-2">
+                <span className="figure text-xl whitespace-nowrap">
+                  {count} × {formatMass(massG)}
+                </span>
+                <span className="quiet text-sm">
+                  {count === 1 ? shape : `${shape}s`}, {describeBody(body)}
+                </span>
+              </li>
+            ))}
+          </ul>
+          <ColdNote day={day} />
+        </div>
+      )}
+      {rest && formula.kind === "dough" && (
+        <div className="mt-1 flex flex-wrap items-baseline gap-x-3">
+          <span>
+            rest <strong className="figure text-xl">{formatDuration(rest.minutes)}</strong>
+          </span>
+          <Link className="why-link text-sm" href={`/day/${date}/rest/${formula.id}`}>
+            its curve
+          </Link>
+          <Why steps={rest.why} />
+        </div>
+      )}
+      {batch && (
+        <Link href={`/day/${date}/weigh/${formula.id}`} className="btn btn-primary touch mt-auto">
+          <Scale size={20} aria-hidden />
+          {ticked === 0
+            ? "Weigh out"
+            : ticked === batch.lines.length
+              ? "Weighed"
+              : `${ticked} of ${batch.lines.length} weighed`}
+        </Link>
+      )}
     </article>
   );
+}
+
+/** Which pieces wait in the cold, and for how long, by the schedule. */
+function ColdNote({ day: { divided, pieceIds } }: { readonly day: DayBatch }) {
+  const tasks = useBench((state) => state.plan.tasks);
+  const count = divided.reduce((sum, piece) => sum + piece.count, 0);
+  const starts = tasks
+    .filter(
+      ({ kind, pieceId, label }) =>
+        kind === "roll" && pieceId !== null && pieceIds.includes(pieceId) && !label.includes("re-roll"),
+    )
+    .map(({ placed }) => placed.startMin)
+    .sort((a, b) => a - b);
+  const [first] = starts;
+  const last = starts.at(-1);
+  if (count < 2 || first === undefined || last === undefined) return null;
+  return (
+    <p className="quiet text-sm">
+      first rolled {formatClock(first)}; the other {formatCount(count - 1, "piece")} stay cold, the last until{" "}
+      {formatClock(last)}
+    </p>
+  );
+}
+
+function describeMaking({ formula, batch, overG }: DayBatch, startMin: number | null): string {
+  const sheets =
+    formula.kind === "dough" && formula.boughtSheet && batch
+      ? Math.ceil(
+          batch.usableG /
+            ((formula.boughtSheet.widthMm *
+              formula.boughtSheet.heightMm *
+              formula.boughtSheet.thicknessMm *
+              formula.densityGPerMl) /
+              1000),
+        )
+      : null;
+  return [
+    startMin === null ? "" : `${formula.kind === "dough" ? "mix" : "make"} at ${formatClock(startMin)}`,
+    batch ? `${formatNumber(batch.scale, 2)} × the formula` : "nothing to mix: the larder has it",
+    sheets === null ? "" : formatCount(sheets, "sheet"),
+    formula.kind === "dough" && formula.fatParticle !== "none"
+      ? `fat to ${particleNames[formula.fatParticle]}`
+      : "",
+    formula.kind === "filling" ? `cools ${formatDuration(formula.coolMin)}` : "",
+    batch && batch.weighedG - batch.usableG > 0.5 ? `gives ${formatMass(batch.usableG)}` : "",
+    overG > 0 ? `${formatMass(overG)} over` : overG < 0 ? `${formatMass(-overG)} short` : "",
+  ]
+    .filter(Boolean)
+    .join(" · ");
 }

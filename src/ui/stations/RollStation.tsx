@@ -40,7 +40,17 @@ function Surface({ line }: { readonly line: PiecePlan }) {
   const { sheets } = line.cut;
   const index = Math.min(chosen, sheets.length - 1);
   const sheet = sheets[index];
-  if (!sheet) return null;
+  if (!sheet) {
+    return (
+      <div className="flex flex-col gap-3">
+        <PieceTabs />
+        <p className="text-xl">
+          Nothing to roll for {line.piece.name}: the larder holds {line.frozenTaken} frozen and{" "}
+          {line.blanksTaken} cut.
+        </p>
+      </div>
+    );
+  }
   const limit = { widthMm: bench.sheetMaxWidthMm, heightMm: bench.sheetMaxDepthMm };
   const pin = (pinnedSheet: BoxMm) => editPiece({ cutAim: "pinned", pinnedSheet });
   return (
@@ -166,6 +176,8 @@ function RollDials({ line }: { readonly line: PiecePlan }) {
         <h2 className="text-xl">{piece.name}</h2>
         <p className="quiet text-sm">
           {line.ordered} ordered · {line.cut.count} cut · {describeSurplus(line)}
+          {line.frozenTaken + line.blanksTaken > 0 &&
+            ` · ${line.frozenTaken + line.blanksTaken} from the larder`}
         </p>
       </header>
       <Dial
@@ -210,7 +222,7 @@ function RollDials({ line }: { readonly line: PiecePlan }) {
 }
 
 function describeSurplus(line: PiecePlan): string {
-  const surplus = line.cut.count - line.made;
+  const surplus = line.cut.count + line.blanksTaken - line.toFill;
   return surplus > 0 ? `${formatCount(surplus, "blank")} over` : `${formatCount(line.piece.spares, "spare")}`;
 }
 

@@ -17,13 +17,14 @@ export default async function DayLayout({ params, children }: Props) {
   const { date } = await params;
   const loaded = loadDay(date);
   if (!loaded) notFound();
-  const { records, book, plan } = loaded;
+  const { records, formulasThen, book, plan } = loaded;
   const dates = pickRecords(records, "day").map((day) => ({ date: day.date, name: day.name }));
   return (
     <BenchProvider
       key={date}
       date={date}
       records={records}
+      formulasThen={formulasThen}
       plan={plan}
       nowMin={book.nowMin}
       saveChanges={saveChanges}

@@ -1,9 +1,10 @@
 import type { Metadata } from "next";
-import { FormulaPage } from "@/ui/book/FormulaPage";
+import { FormulaPage } from "@/ui/formula/FormulaPage";
+import { listEditions } from "../../../../formulaActions";
 
 export const metadata: Metadata = { title: "Formula" };
 
 export default async function Page({ params }: { readonly params: Promise<{ id: string }> }) {
   const { id } = await params;
-  return <FormulaPage formulaId={id} />;
+  return <FormulaPage formulaId={id} listEditions={listEditions} />;
 }

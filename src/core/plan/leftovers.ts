@@ -1,0 +1,67 @@
+import { addDays } from "./calendar";
+import type { Day, LarderItem } from "./book";
+import type { DayPlan, LarderUse, Leftover } from "./dayPlan";
+import type { Batches } from "./planBatches";
+import type { PieceWork } from "./planTasks";
+
+/** Less than this is wiped off the bench, g. */
+const LEAST_KEPT_G = 20;
+/** Cut blanks keep on their papers in the fridge as long as their dough, less a day for drying. */
+const BLANKS_DRY_DAYS = 1;
+
+/** What the day leaves that keeps: trim and dough over, filling over, blanks cut beyond what is filled. */
+export function listLeftovers(works: readonly PieceWork[], { doughs, fillings }: Batches): Leftover[] {
+  const trimG = (doughId: string) =>
+    works.reduce((sum, { dough, line }) => sum + (dough.id === doughId ? line.cut.trimLeftG : 0), 0);
+  const byMass = [...doughs, ...fillings].map(({ formula, overG }): Leftover => {
+    const massG = Math.max(overG, 0) + (formula.kind === "dough" ? trimG(formula.id) : 0);
+    return {
+      kind: formula.kind,
+      refId: formula.id,
+      label: formula.name,
+      massG,
+      count: 0,
+      keepsDays: formula.keepsDays,
+    };
+  });
+  const blanks = works.map(({ line, dough }): Leftover => ({
+    kind: "blanks",
+    refId: line.piece.id,
+    label: `Blanks of ${line.piece.name}`,
+    massG: 0,
+    count: Math.max(line.cut.count + line.blanksTaken - line.toFill, 0),
+    keepsDays: Math.max(dough.keepsDays - BLANKS_DRY_DAYS, 1),
+  }));
+  return [...byMass.filter(({ massG }) => massG >= LEAST_KEPT_G), ...blanks.filter(({ count }) => count > 0)];
+}
+
+/** What was there of one item and what is left of it. */
+function takeUse({ item, massG, count }: LarderUse, day: Day): LarderItem[] {
+  const [leftG, leftCount] = [item.massG - massG, item.count - count];
+  const taken: LarderItem = { ...item, massG, count, takenByDayId: day.id };
+  if (leftG < LEAST_KEPT_G && leftCount <= 0) return [{ ...taken, massG: item.massG }];
+  return [
+    { ...item, massG: leftG, count: leftCount },
+    { ...taken, id: `${item.id}-${day.date}` },
+  ];
+}
+
+/**
+ * The larder after a day: what the plan used is taken out, what it leaves is put in with its use-by date.
+ * @returns The items to write; those with a known id take its place. Closing twice gives the same.
+ */
+export function closeLarder(plan: DayPlan, day: Day): LarderItem[] {
+  const used = plan.larderUses.filter(({ item }) => item.takenByDayId === null);
+  const left = plan.leftovers.map(({ kind, refId, massG, count, keepsDays }): LarderItem => ({
+    id: `left-${day.date}-${kind}-${refId}`.slice(0, 64),
+    kind,
+    refId,
+    massG,
+    count,
+    madeOn: day.date,
+    useBy: addDays(day.date, keepsDays),
+    fromDayId: day.id,
+    takenByDayId: null,
+  }));
+  return [...used.flatMap((use) => takeUse(use, day)), ...left];
+}

@@ -1,0 +1,160 @@
+import {
+  divideDough,
+  listWeighSteps,
+  scaleFormula,
+  type Dough,
+  type Formula,
+  type FormulaAnalysis,
+  type Ingredient,
+} from "../formula";
+import { formatDuration, formatMass, formatNumber } from "../units";
+import type { DayBook, Weighing } from "./book";
+import type { DayBatch, PiecePlan, Problem } from "./dayPlan";
+import type { PieceWork } from "./planTasks";
+import { restDough } from "./restDough";
+import type { OpenLarder } from "./takeFromLarder";
+
+export interface BatchInput {
+  readonly book: DayBook;
+  readonly works: readonly PieceWork[];
+  readonly larder: OpenLarder;
+  readonly ingredients: readonly Ingredient[];
+  readonly analyses: Readonly<Record<string, FormulaAnalysis>>;
+}
+
+export interface Batches {
+  readonly doughs: readonly DayBatch[];
+  readonly fillings: readonly DayBatch[];
+  readonly problems: readonly Problem[];
+}
+
+/** Less than this over or short is rounding, g. */
+const EVEN_G = 0.5;
+
+/** Doughs and fillings of the day: need, larder first, the rest to mix, and what is over or short. */
+export function planBatches(input: BatchInput): Batches {
+  const { works } = input;
+  const doughs = unique(works.map(({ dough }) => dough)).map((dough) => planDough(input, dough));
+  const fillings = unique(works.map(({ filling }) => filling)).map((filling) =>
+    planBatch(
+      input,
+      filling,
+      works.filter((work) => work.filling.id === filling.id).map(({ line }) => line),
+      (line) => line.fillingG,
+    ),
+  );
+  const problems = [...doughs, ...fillings].flatMap((batch) => findShortage(batch) ?? []);
+  return {
+    doughs,
+    fillings,
+    problems: [...problems, ...doughs.flatMap((batch) => findEndlessRest(batch) ?? [])],
+  };
+}
+
+const unique = <T extends Formula>(formulas: readonly T[]): T[] => [
+  ...new Map(formulas.map((formula) => [formula.id, formula])).values(),
+];
+
+function planDough(input: BatchInput, dough: Dough): DayBatch {
+  const lines = input.works.filter((work) => work.dough.id === dough.id).map(({ line }) => line);
+  const batch = planBatch(input, dough, lines, (line) => line.cut.doughG);
+  const sheetsG = lines.flatMap(({ cut }) =>
+    cut.sheets.flatMap(({ pass, doughG }) => (pass === 0 ? [doughG] : [])),
+  );
+  const composition = input.analyses[dough.id]?.composition;
+  const thicknessMm = Math.max(...lines.map(({ piece }) => piece.thicknessMm));
+  return {
+    ...batch,
+    divided: divideDough(sheetsG, dough.dividedInto, dough.densityGPerMl),
+    rest: composition
+      ? restDough(dough, Math.max(0, ...sheetsG), composition, input.book.kitchen, thicknessMm)
+      : null,
+  };
+}
+
+function planBatch(
+  { book, larder, ingredients }: BatchInput,
+  formula: Formula,
+  lines: readonly PiecePlan[],
+  needG: (line: PiecePlan) => number,
+): DayBatch {
+  const neededG = lines.reduce((sum, line) => sum + needG(line), 0);
+  const uses = larder.takeMass(formula.kind, formula.id, neededG);
+  const fromLarderG = uses.reduce((sum, { massG }) => sum + massG, 0);
+  const own = book.weighings.find(
+    ({ dayId, formulaId }) => dayId === book.day.id && formulaId === formula.id,
+  );
+  const tookLastG = findTookLast(book, formula.id);
+  const mixG = own?.mixG ?? neededG - fromLarderG;
+  const batch = mixG > EVEN_G ? scaleFormula(formula, mixG, own?.took ? scaledTook(own) : tookLastG) : null;
+  const overG = (batch?.usableG ?? 0) + fromLarderG - neededG;
+  return {
+    formula,
+    pieceIds: lines.map(({ piece }) => piece.id),
+    neededG,
+    uses,
+    fromLarderG,
+    batch,
+    steps: batch ? listWeighSteps(batch, ingredients, book.kitchen.system, book.kitchen.eggSize) : [],
+    overG: Math.abs(overG) < EVEN_G ? 0 : overG,
+    enoughForPieces: overG < -EVEN_G ? countEnough(lines, needG, neededG + overG) : null,
+    tookLastG,
+    rest: null,
+    divided: [],
+  };
+}
+
+const scaledTook = ({ took }: Weighing) => (took ? took.massG / took.scale : null);
+
+/** What the liquid took on the last day before this one, for the formula as written. */
+function findTookLast({ weighings, day }: DayBook, formulaId: string): number | null {
+  const last = weighings
+    .filter((weighing) => weighing.formulaId === formulaId && weighing.took && weighing.date < day.date)
+    .sort((a, b) => (a.date < b.date ? 1 : -1))[0];
+  return last ? scaledTook(last) : null;
+}
+
+/** Whole pieces that so much is enough for, kind by kind in the order of the day. */
+function countEnough(
+  lines: readonly PiecePlan[],
+  needG: (line: PiecePlan) => number,
+  availableG: number,
+): number {
+  let leftG = availableG;
+  let pieces = 0;
+  for (const line of lines) {
+    const fresh = line.toFill;
+    const eachG = fresh > 0 ? needG(line) / fresh : 0;
+    const count = eachG > 0 ? Math.min(Math.floor(leftG / eachG), fresh) : fresh;
+    pieces += count;
+    leftG -= count * eachG;
+  }
+  return pieces;
+}
+
+function findShortage({ formula, overG, enoughForPieces, neededG, fromLarderG }: DayBatch): Problem | null {
+  if (enoughForPieces === null) return null;
+  const times = (neededG - fromLarderG) / (neededG - fromLarderG + overG);
+  const mend = Number.isFinite(times)
+    ? `Mix ${formatNumber(times, 2)} times as much, or make ${enoughForPieces}.`
+    : `Mix ${formatMass(-overG)}.`;
+  return {
+    station: "mix",
+    pieceId: null,
+    stops: false,
+    message: `${formula.name} runs out at piece ${enoughForPieces + 1}: ${formatMass(-overG)} short. ${mend}`,
+  };
+}
+
+function findEndlessRest({ formula, rest }: DayBatch): Problem | null {
+  if (formula.kind !== "dough" || !rest || rest.modelMin !== null || formula.restWay === "minutes")
+    return null;
+  return {
+    station: "mix",
+    pieceId: null,
+    stops: false,
+    message:
+      `${formula.name}: in that cold its core never comes below ${formula.window.highC} °C. Planned with your ` +
+      `${formatDuration(rest.minutes)} instead; make the place colder in Kit, or the pieces smaller.`,
+  };
+}

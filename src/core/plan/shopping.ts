@@ -1,0 +1,59 @@
+import { mergeIngredients, standardIngredients, type Ingredient } from "../formula";
+import type { DayPlan } from "./dayPlan";
+
+/** One thing to buy for several days. */
+export interface ShoppingLine {
+  readonly name: string;
+  readonly massG: number;
+  /** Packs to buy with the mass of one; null where the book knows no pack. */
+  readonly packs: { readonly count: number; readonly massG: number; readonly priceMinor: number } | null;
+  /** Dates that need it. */
+  readonly dates: readonly string[];
+}
+
+/** Out of the tap. */
+const NOT_BOUGHT = new Set(["water"]);
+
+/**
+ * What all these days weigh out, ingredient by ingredient, in whole packs. Nothing is bought for what the
+ * larder holds, since the plans have taken that already.
+ */
+export function listShopping(
+  days: readonly { readonly date: string; readonly plan: DayPlan }[],
+  ownIngredients: readonly Ingredient[],
+): ShoppingLine[] {
+  const byId = new Map(
+    mergeIngredients(standardIngredients, ownIngredients).map((ingredient) => [ingredient.id, ingredient]),
+  );
+  const wanted = new Map<
+    string,
+    { name: string; massG: number; ingredient: Ingredient | null; dates: string[] }
+  >();
+  for (const { date, plan } of days) {
+    for (const { batch } of [...plan.doughs, ...plan.fillings]) {
+      for (const { ingredientId, name, massG } of batch?.lines ?? []) {
+        if (ingredientId !== null && NOT_BOUGHT.has(ingredientId)) continue;
+        const ingredient = ingredientId === null ? null : (byId.get(ingredientId) ?? null);
+        const key = ingredient?.id ?? `:${name}`;
+        const entry = wanted.get(key) ?? { name: ingredient?.name ?? name, massG: 0, ingredient, dates: [] };
+        entry.massG += massG;
+        if (!entry.dates.includes(date)) entry.dates.push(date);
+        wanted.set(key, entry);
+      }
+    }
+  }
+  return [...wanted.values()]
+    .map(({ name, massG, ingredient, dates }) => ({
+      name,
+      massG,
+      dates,
+      packs: countPacks(massG, ingredient),
+    }))
+    .sort((a, b) => a.name.localeCompare(b.name, "en"));
+}
+
+function countPacks(massG: number, ingredient: Ingredient | null): ShoppingLine["packs"] {
+  if (!ingredient?.pack) return null;
+  const count = Math.ceil(massG / ingredient.pack.massG);
+  return { count, massG: ingredient.pack.massG, priceMinor: count * ingredient.pack.priceMinor };
+}

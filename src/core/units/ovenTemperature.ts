@@ -1,0 +1,53 @@
+import { fail, ok, type Result } from "../result";
+import { parseAmount } from "./parseAmount";
+
+/** Kinds of oven that need different settings for the same bake. */
+export type OvenAir = "still" | "fan" | "hotAir";
+
+/** A setting as written: `text` kept, the temperature in °C and the kind of oven it is meant for. */
+export interface OvenSetting {
+  readonly text: string;
+  readonly setC: number;
+  readonly air: OvenAir;
+}
+
+/** Gas marks in °C, as printed on British cookers; ¼ and ½ are the two below 1. */
+const gasMarksC: ReadonlyMap<string, number> = new Map([
+  ["1/4", 110],
+  ["¼", 110],
+  ["1/2", 120],
+  ["½", 120],
+  ["1", 140],
+  ["2", 150],
+  ["3", 170],
+  ["4", 180],
+  ["5", 190],
+  ["6", 200],
+  ["7", 220],
+  ["8", 230],
+  ["9", 240],
+]);
+
+/**
+ * Reads an oven setting: `350F`, `180 °C`, `180 °C fan`, `gas 6`, `gas mark ½`, or a bare number in °C.
+ * @returns The setting, or a sentence saying what would be understood.
+ */
+export function parseOvenSetting(text: string): Result<OvenSetting, string> {
+  const shown = text.trim();
+  const lower = shown.toLowerCase();
+  const gas = /^gas(?:\s*mark)?\s*(\S+)$/.exec(lower);
+  if (gas) {
+    const setC = gasMarksC.get(gas[1] ?? "");
+    return setC === undefined
+      ? fail(`“${shown.slice(0, 16)}” is no gas mark: they run from ¼ to 9.`)
+      : ok({ text: shown, setC, air: "still" });
+  }
+  const air: OvenAir = /\b(fan|convection)\b/.test(lower)
+    ? "fan"
+    : /\bhot air\b/.test(lower)
+      ? "hotAir"
+      : "still";
+  const bare = lower.replace(/\b(fan|convection|hot air|oven)\b/g, "").trim();
+  const amount = parseAmount(bare, { dimension: "temperature", system: "metric", bareUnit: "c" });
+  return amount.ok ? ok({ text: shown, setC: amount.value.value, air }) : amount;
+}

@@ -1,0 +1,3 @@
+export { toFormulaCsv } from "./formulaCsv";
+export { toRecipeJsonLd, type ReadFormula } from "./recipeJsonLd";
+export { readFormulaFile } from "./readFormulaFile";

@@ -1,0 +1,12 @@
+import type { Kitchen } from "./model";
+
+/** A kitchen that has not been described: metric, medium eggs, a mild room, usual cold. */
+export const firstKitchen: Kitchen = {
+  id: "kitchen",
+  system: "metric",
+  eggSize: "medium",
+  roomC: 21,
+  fridgeC: 4,
+  freezerC: -18,
+  mixedC: 18,
+};

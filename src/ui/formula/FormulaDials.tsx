@@ -1,0 +1,202 @@
+"use client";
+
+import type { Dough, Filling, LiquidSchool } from "@/core/formula";
+import { formulaLimits } from "@/schemas/limits";
+import { Choice } from "../controls/Choice";
+import { Dial } from "../controls/Dial";
+import { Select, toOptions } from "../controls/Select";
+import {
+  familyNames,
+  methodNames,
+  particleNames,
+  restNames,
+  schoolNames,
+  schoolReasons,
+  shapeNames,
+} from "./words";
+
+interface DoughProps {
+  readonly dough: Dough;
+  readonly save: (dough: Dough) => void;
+}
+
+/** How a dough is made, rested and rolled. */
+export function DoughDials({ dough, save }: DoughProps) {
+  const set = (fields: Partial<Dough>) => save({ ...dough, ...fields });
+  const dial = (
+    field:
+      | "restMin"
+      | "springBackShare"
+      | "rerollLimit"
+      | "rerollLossShare"
+      | "rerollRestMin"
+      | "benchLimitMin"
+      | "mixMin"
+      | "keepsDays",
+    sliderMax?: number,
+  ) => (
+    <Dial
+      limit={formulaLimits[field]}
+      value={dough[field]}
+      sliderMax={sliderMax}
+      onChange={(value) => set({ [field]: value })}
+    />
+  );
+  return (
+    <>
+      <Select
+        label="Made as"
+        value={dough.method}
+        options={toOptions(methodNames)}
+        onChange={(method) =>
+          set({
+            method,
+            boughtSheet:
+              method === "bought"
+                ? (dough.boughtSheet ?? { widthMm: 400, heightMm: 230, thicknessMm: 3 })
+                : null,
+          })
+        }
+      />
+      {dough.boughtSheet ? (
+        <BoughtSheetDials dough={dough} save={save} />
+      ) : (
+        <>
+          <Choice<LiquidSchool>
+            legend="Liquid, where it is a range"
+            value={dough.liquidSchool}
+            onChange={(liquidSchool) => set({ liquidSchool })}
+            options={toOptions(schoolNames).map(({ id, name }) => ({ id, title: name }))}
+          />
+          <p className="quiet -mt-1 text-sm">{schoolReasons[dough.liquidSchool]}</p>
+          <Select
+            label="Stop working the fat in at"
+            value={dough.fatParticle}
+            options={toOptions(particleNames)}
+            onChange={(fatParticle) => set({ fatParticle })}
+          />
+        </>
+      )}
+      <Select
+        label="Divided into"
+        value={dough.dividedInto}
+        options={toOptions(shapeNames)}
+        onChange={(dividedInto) => set({ dividedInto })}
+      />
+      <Select
+        label="Rest taken from"
+        value={dough.restWay}
+        options={toOptions(restNames)}
+        onChange={(restWay) => set({ restWay })}
+      />
+      {dial("restMin", 240)}
+      <Dial
+        limit={{
+          ...formulaLimits.windowLowC,
+          max: Math.min(formulaLimits.windowLowC.max, dough.window.highC - 1),
+        }}
+        value={dough.window.lowC}
+        onChange={(lowC) => set({ window: { ...dough.window, lowC } })}
+      />
+      <Dial
+        limit={{
+          ...formulaLimits.windowHighC,
+          min: Math.max(formulaLimits.windowHighC.min, dough.window.lowC + 1),
+        }}
+        value={dough.window.highC}
+        onChange={(highC) => set({ window: { ...dough.window, highC } })}
+      />
+      {dial("springBackShare", 0.15)}
+      {dial("rerollLimit")}
+      {dial("rerollLossShare", 0.15)}
+      {dial("rerollRestMin", 120)}
+      {dial("benchLimitMin", 180)}
+      {dial("mixMin", 60)}
+      {dial("keepsDays", 14)}
+    </>
+  );
+}
+
+function BoughtSheetDials({ dough, save }: DoughProps) {
+  const sheet = dough.boughtSheet;
+  if (!sheet) return null;
+  const set = (fields: Partial<typeof sheet>) => save({ ...dough, boughtSheet: { ...sheet, ...fields } });
+  return (
+    <>
+      <Dial
+        limit={formulaLimits.sheetWidthMm}
+        value={sheet.widthMm}
+        sliderMax={800}
+        onChange={(widthMm) => set({ widthMm })}
+      />
+      <Dial
+        limit={formulaLimits.sheetHeightMm}
+        value={sheet.heightMm}
+        sliderMax={600}
+        onChange={(heightMm) => set({ heightMm })}
+      />
+      <Dial
+        limit={formulaLimits.sheetThicknessMm}
+        value={sheet.thicknessMm}
+        sliderMax={8}
+        onChange={(thicknessMm) => set({ thicknessMm })}
+      />
+    </>
+  );
+}
+
+interface FillingProps {
+  readonly filling: Filling;
+  readonly save: (filling: Filling) => void;
+}
+
+/** How a filling, custard, wash, syrup or glaze is made. */
+export function FillingDials({ filling, save }: FillingProps) {
+  return (
+    <>
+      <Select
+        label="It is a"
+        value={filling.family}
+        options={toOptions(familyNames)}
+        onChange={(family) => save({ ...filling, family })}
+      />
+      <Dial
+        limit={formulaLimits.makingLossShare}
+        value={filling.makingLossShare}
+        sliderMax={0.5}
+        hint="boils away or stays in the pan"
+        onChange={(makingLossShare) => save({ ...filling, makingLossShare })}
+      />
+      <Dial
+        limit={formulaLimits.coolMin}
+        value={filling.coolMin}
+        sliderMax={240}
+        hint="it meets the dough cold"
+        onChange={(coolMin) => save({ ...filling, coolMin })}
+      />
+      <Dial
+        limit={formulaLimits.mixMin}
+        value={filling.mixMin}
+        sliderMax={60}
+        onChange={(mixMin) => save({ ...filling, mixMin })}
+      />
+      <Dial
+        limit={formulaLimits.keepsDays}
+        value={filling.keepsDays}
+        sliderMax={14}
+        onChange={(keepsDays) => save({ ...filling, keepsDays })}
+      />
+      {filling.family === "custard" && (
+        <p className="rounded-lg border border-base-300 p-3 text-sm">
+          Caution: cook an egg custard through; 72–74 °C at the core is a usual rule, then cool it fast. Your
+          local food code decides.
+        </p>
+      )}
+      {filling.family === "syrup" && (
+        <p className="rounded-lg border border-base-300 p-3 text-sm">
+          Caution: boiling syrup burns deep. Pour around and away from you.
+        </p>
+      )}
+    </>
+  );
+}

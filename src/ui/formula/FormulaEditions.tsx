@@ -1,0 +1,101 @@
+"use client";
+
+import { format } from "date-fns";
+import { useEffect, useState } from "react";
+import { compareFormulas, type Formula } from "@/core/formula";
+import { formatMass, formatNumber } from "@/core/units";
+
+/** A formula as it stood from an instant on. */
+export interface Edition {
+  readonly edition: number;
+  readonly writtenAt: string;
+  readonly formula: Formula;
+}
+
+interface Props {
+  readonly formula: Formula;
+  readonly listEditions: (formulaId: string) => Promise<readonly Edition[]>;
+  readonly save: (formula: Formula) => void;
+}
+
+/** Two editions of a formula side by side. */
+export function FormulaEditions({ formula, listEditions, save }: Props) {
+  const [editions, setEditions] = useState<readonly Edition[] | null>(null);
+  const [chosen, setChosen] = useState<number | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void listEditions(formula.id).then((list) => {
+      if (!gone) setEditions(list);
+    });
+    return () => {
+      gone = true;
+    };
+  }, [formula, listEditions]);
+  if (!editions) return <p className="quiet">Looking up its editions…</p>;
+  const before = editions.find(({ edition }) => edition === chosen) ?? editions.at(-2) ?? editions[0];
+  if (!before || editions.length < 2) {
+    return (
+      <p className="mx-auto max-w-4xl">
+        This formula has not been changed since it was written. A change made in another sitting becomes a new
+        edition, and past days keep theirs.
+      </p>
+    );
+  }
+  const name = ({ edition, writtenAt }: Edition) =>
+    `${edition} · ${Date.parse(writtenAt) > 0 ? format(new Date(writtenAt), "d MMM yyyy HH:mm") : "before editions were kept"}`;
+  const share = (value: number | null) => (value === null ? "–" : `${formatNumber(value * 100, 1)} %`);
+  const mass = (value: number | null) => (value === null ? "–" : formatMass(value));
+  return (
+    <div className="mx-auto flex max-w-4xl flex-col gap-3">
+      <h2 className="text-2xl">{formula.name}: editions</h2>
+      <label className="flex max-w-sm flex-col gap-0.5">
+        Compare with edition
+        <select
+          className="select"
+          value={before.edition}
+          onChange={(event) => setChosen(Number(event.target.value))}
+        >
+          {editions.map((each) => (
+            <option key={each.edition} value={each.edition}>
+              {name(each)}
+            </option>
+          ))}
+        </select>
+      </label>
+      <table className="w-full">
+        <caption className="sr-only">Edition {before.edition} beside the formula now</caption>
+        <thead>
+          <tr className="text-left">
+            <th scope="col">Line</th>
+            <th scope="col" className="text-right" colSpan={2}>
+              Edition {before.edition}
+            </th>
+            <th scope="col" className="text-right" colSpan={2}>
+              Now
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {compareFormulas(before.formula, formula).map((row) => {
+            const changed = mass(row.beforeG) !== mass(row.afterG);
+            return (
+              <tr key={row.name} className={`border-t border-base-300 ${changed ? "font-bold" : ""}`}>
+                <th scope="row" className="py-1.5 text-left font-[inherit]">
+                  {changed && <span aria-label="changed">± </span>}
+                  {row.name}
+                </th>
+                <td className="figure text-right">{mass(row.beforeG)}</td>
+                <td className="quiet figure text-right text-sm">{share(row.beforeShare)}</td>
+                <td className="figure text-right">{mass(row.afterG)}</td>
+                <td className="quiet figure text-right text-sm">{share(row.afterShare)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <button type="button" className="btn touch self-start" onClick={() => save(before.formula)}>
+        Go back to edition {before.edition}
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,299 @@
+"use client";
+
+import { CircleCheck, CircleHelp, CircleX } from "lucide-react";
+import { useRouter } from "next/navigation";
+import { useEffect, useState } from "react";
+import { SURE, type Formula, type ParsedFormula, type ParsedLine } from "@/core/formula";
+import type { Result } from "@/core/result";
+import { formatMass, formatNumber, parseAmount } from "@/core/units";
+import { describeLimitFault } from "@/schemas/checkValue";
+import {
+  formulaLimits,
+  MAX_FORMULA_LINES,
+  MAX_FORMULA_STEPS,
+  MAX_NAME_CHARACTERS,
+  MAX_PASTE_CHARACTERS,
+} from "@/schemas/limits";
+import { useBench } from "../bench/BenchProvider";
+import { createId } from "../bench/createId";
+import { newFormula } from "../book/newRecords";
+import { Choice } from "../controls/Choice";
+import { StationLayout } from "../controls/StationLayout";
+
+export type ReadAnswer =
+  | { readonly kind: "whole"; readonly formula: Formula }
+  | { readonly kind: "text"; readonly parsed: ParsedFormula };
+
+interface Props {
+  readonly readFormula: (text: string) => Promise<Result<ReadAnswer, string>>;
+}
+
+/** Quiet time before what was typed is read, ms. */
+const READ_DELAY_MS = 250;
+const EXAMPLE = "250 g flour\n½ stick butter\n6–8 tbsp iced water\n2 egg yolks";
+
+/** A formula from a paste or a file: read line by line, doubtful lines asked about, then put in the book. */
+export function PastePage({ readFormula }: Props) {
+  const { date, edit } = useBench((state) => state);
+  const router = useRouter();
+  const [text, setText] = useState("");
+  const [answer, setAnswer] = useState<Result<ReadAnswer, string> | null>(null);
+  const [kind, setKind] = useState<Formula["kind"]>("dough");
+  /** Grams given by hand for lines that could not be weighed, by the line's text. */
+  const [given, setGiven] = useState<Readonly<Record<string, string>>>({});
+
+  useEffect(() => {
+    let gone = false;
+    const timer = setTimeout(() => {
+      if (text.trim() === "") return setAnswer(null);
+      if (text.length > MAX_PASTE_CHARACTERS) {
+        const over = text.length - MAX_PASTE_CHARACTERS;
+        return setAnswer({
+          ok: false,
+          failure: `This is ${over} characters too long for a formula. Paste one formula only.`,
+        });
+      }
+      void readFormula(text).then((read) => {
+        if (!gone) setAnswer(read);
+      });
+    }, READ_DELAY_MS);
+    return () => {
+      gone = true;
+      clearTimeout(timer);
+    };
+  }, [text, readFormula]);
+
+  const takeFile = async (file: File | undefined) => {
+    if (file) setText(await file.slice(0, MAX_PASTE_CHARACTERS * 4).text());
+  };
+  const parsed = answer?.ok && answer.value.kind === "text" ? answer.value.parsed : null;
+  const ready = parsed ? toFormula(parsed, kind, given) : null;
+  const whole = answer?.ok && answer.value.kind === "whole" ? answer.value.formula : null;
+  const put = (formula: Formula) => {
+    edit([{ kind: "formula", id: formula.id, record: formula }]);
+    router.push(`/day/${date}/formula/${formula.id}`);
+  };
+  return (
+    <StationLayout
+      label="Paste a formula"
+      surface={
+        <div
+          className="mx-auto flex max-w-5xl flex-col gap-4"
+          onDragOver={(event) => event.preventDefault()}
+          onDrop={(event) => {
+            event.preventDefault();
+            void takeFile(event.dataTransfer.files[0]);
+          }}
+        >
+          <h2 className="text-2xl">Paste a formula as you have it</h2>
+          <div className="grid gap-4 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
+            <div className="flex flex-col gap-2">
+              <label htmlFor="paste" className="quiet">
+                A line an ingredient; or drop a JSON-LD or CSV file here
+              </label>
+              <textarea
+                id="paste"
+                className="textarea figure h-72 w-full text-base"
+                placeholder={EXAMPLE}
+                value={text}
+                onChange={(event) => setText(event.target.value)}
+              />
+              <label className="btn touch">
+                Choose a file
+                <input
+                  type="file"
+                  className="sr-only"
+                  accept=".json,.jsonld,.csv,.txt,text/plain"
+                  onChange={(event) => void takeFile(event.target.files?.[0])}
+                />
+              </label>
+            </div>
+            <div aria-live="polite">
+              {answer === null && (
+                <p className="quiet">Each line is weighed as you write; what cannot be known is asked.</p>
+              )}
+              {answer?.ok === false && (
+                <p className="text-error" role="alert">
+                  {answer.failure}
+                </p>
+              )}
+              {whole && (
+                <p className="text-lg">
+                  <strong>{whole.name}</strong>: a whole formula, {whole.lines.length} lines, nothing to ask.
+                </p>
+              )}
+              {parsed && (
+                <ul className="flex flex-col gap-1">
+                  {parsed.lines.map((line, i) => (
+                    <PastedLine
+                      key={`${i}-${line.text}`}
+                      line={line}
+                      given={given[line.text] ?? ""}
+                      onGive={(grams) => setGiven({ ...given, [line.text]: grams })}
+                    />
+                  ))}
+                  {parsed.unread.map(({ text: row, fault }) => (
+                    <li key={row} className="flex gap-2 border-t border-base-300 py-1.5">
+                      <CircleX size={22} className="mt-0.5 shrink-0 text-error" aria-label="not read" />
+                      <span>
+                        {row}
+                        <span className="block text-sm text-error">{fault} It is left out.</span>
+                      </span>
+                    </li>
+                  ))}
+                </ul>
+              )}
+              {parsed && parsed.steps.length > 0 && (
+                <p className="quiet mt-2 text-sm">and {parsed.steps.length} steps of its method</p>
+              )}
+            </div>
+          </div>
+        </div>
+      }
+      side={
+        <>
+          <Choice<Formula["kind"]>
+            legend="It is a"
+            value={whole?.kind ?? kind}
+            onChange={setKind}
+            options={[
+              { id: "dough", title: "dough" },
+              { id: "filling", title: "filling" },
+            ]}
+          />
+          {whole && (
+            <button
+              type="button"
+              className="btn btn-primary touch"
+              onClick={() => put({ ...whole, id: createId(whole.kind) })}
+            >
+              Put {whole.name} in the book
+            </button>
+          )}
+          {parsed && ready && (
+            <>
+              <p className="figure text-3xl">{formatMass(ready.totalG)}</p>
+              {ready.missing.length > 0 ? (
+                <p className="text-error">
+                  Still to answer: {ready.missing.join(", ")}. Give the grams, or take the line out of the
+                  text.
+                </p>
+              ) : (
+                <p className="quiet">
+                  {ready.doubtful > 0
+                    ? `${ready.doubtful} lines are not sure: look at them first.`
+                    : "Every line is sure."}
+                </p>
+              )}
+              <button
+                type="button"
+                className="btn btn-primary touch"
+                disabled={ready.missing.length > 0 || ready.formula.lines.length === 0}
+                onClick={() => put(ready.formula)}
+              >
+                Put it in the book
+              </button>
+            </>
+          )}
+        </>
+      }
+    />
+  );
+}
+
+function PastedLine({
+  line,
+  given,
+  onGive,
+}: {
+  readonly line: ParsedLine;
+  readonly given: string;
+  readonly onGive: (grams: string) => void;
+}) {
+  const sure = line.confidence >= SURE;
+  const Mark = sure ? CircleCheck : CircleHelp;
+  const grams = given === "" ? null : readGrams(given);
+  return (
+    <li className="flex gap-2 border-t border-base-300 py-1.5">
+      <Mark
+        size={22}
+        className={`mt-0.5 shrink-0 ${sure ? "text-primary" : "text-accent"}`}
+        aria-label={sure ? "sure" : "asked about"}
+      />
+      <div className="min-w-0 flex-1">
+        <span className="flex items-baseline gap-2">
+          <span className="min-w-0">
+            <strong className="figure">{line.amountText}</strong> {line.name}
+          </span>
+          <span className="figure ml-auto text-lg whitespace-nowrap">
+            {line.massG === null ? "?" : formatMass(line.massG)}
+            {line.mostG !== null && `–${formatMass(line.mostG)}`}
+          </span>
+          <span className="quiet w-10 text-right text-sm">{formatNumber(line.confidence * 100)} %</span>
+        </span>
+        {line.questions.map((question) => (
+          <span key={question} className="block text-sm text-accent">
+            {question}
+          </span>
+        ))}
+        {line.massG === null && (
+          <label className="mt-1 flex items-center gap-2 text-sm">
+            Grams of this line
+            <input
+              className="input input-sm figure w-28"
+              value={given}
+              onChange={(event) => onGive(event.target.value)}
+            />
+            {grams && "fault" in grams && <span className="text-error">{grams.fault}</span>}
+          </label>
+        )}
+      </div>
+    </li>
+  );
+}
+
+function readGrams(text: string): { readonly massG: number } | { readonly fault: string } {
+  const amount = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });
+  if (!amount.ok) return { fault: amount.failure };
+  const fault = describeLimitFault(amount.value.value, formulaLimits.lineMassG);
+  return fault ? { fault } : { massG: amount.value.value };
+}
+
+/** The formula of a paste, with what is still unknown. */
+function toFormula(
+  parsed: ParsedFormula,
+  kind: Formula["kind"],
+  given: Readonly<Record<string, string>>,
+): { formula: Formula; totalG: number; missing: string[]; doubtful: number } {
+  const missing: string[] = [];
+  const lines = parsed.lines.slice(0, MAX_FORMULA_LINES).flatMap((line) => {
+    const byHand = readGrams(given[line.text] ?? "");
+    const massG = line.massG ?? ("massG" in byHand ? byHand.massG : null);
+    if (massG === null || describeLimitFault(massG, formulaLimits.lineMassG)) {
+      missing.push(line.name);
+      return [];
+    }
+    return [
+      {
+        id: createId("line"),
+        name: line.name.slice(0, MAX_NAME_CHARACTERS),
+        amountText: line.amountText.slice(0, 40),
+        massG,
+        mostG: line.mostG,
+        ingredientId: line.ingredientId,
+      },
+    ];
+  });
+  const empty = newFormula(kind);
+  return {
+    formula: {
+      ...empty,
+      name: parsed.name.slice(0, MAX_NAME_CHARACTERS) || empty.name,
+      lines,
+      steps: parsed.steps.slice(0, MAX_FORMULA_STEPS),
+    },
+    totalG: lines.reduce((sum, { massG }) => sum + massG, 0),
+    missing,
+    doubtful: parsed.lines.filter(({ confidence, massG }) => massG !== null && confidence < SURE).length,
+  };
+}

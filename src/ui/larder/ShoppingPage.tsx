@@ -1,0 +1,93 @@
+"use client";
+
+import { Printer } from "lucide-react";
+import { usePathname, useRouter } from "next/navigation";
+import type { ShoppingLine } from "@/core/plan";
+import { formatCount, formatMass, formatNumber } from "@/core/units";
+import { formatDayDate } from "../shell/formatDayDate";
+
+interface Props {
+  readonly from: string;
+  readonly to: string;
+  readonly days: readonly { readonly date: string; readonly name: string }[];
+  readonly lines: readonly ShoppingLine[];
+}
+
+const MINOR_PER_MAJOR = 100;
+
+/** What to buy for one day or several, in whole packs. */
+export function ShoppingPage({ from, to, days, lines }: Props) {
+  const router = useRouter();
+  const pathname = usePathname();
+  const totalMinor = lines.reduce((sum, { packs }) => sum + (packs?.priceMinor ?? 0), 0);
+  return (
+    <div className="h-full overflow-y-auto p-5">
+      <div className="mx-auto flex max-w-4xl flex-col gap-3">
+        <header className="flex flex-wrap items-end gap-4">
+          <h2 className="text-2xl">To buy</h2>
+          <label className="no-print flex items-center gap-2">
+            from {formatDayDate(from)} to
+            <input
+              type="date"
+              className="input w-40"
+              value={to}
+              min={from}
+              onChange={(event) =>
+                event.target.value >= from && router.replace(`${pathname}?to=${event.target.value}`)
+              }
+            />
+          </label>
+          <button type="button" className="btn touch no-print" onClick={() => window.print()}>
+            <Printer size={20} aria-hidden /> Print
+          </button>
+          <p className="ml-auto">
+            <span className="figure text-3xl">{formatNumber(totalMinor / MINOR_PER_MAJOR, 2)}</span> for the
+            packs with a price
+          </p>
+        </header>
+        <p className="quiet">
+          {days.length > 0
+            ? `For ${days.map(({ name }) => name).join(", ")}; what the larder holds is taken off.`
+            : "No day is planned in this span."}
+        </p>
+        {lines.length > 0 && (
+          <table className="w-full">
+            <caption className="sr-only">Shopping list</caption>
+            <thead>
+              <tr className="text-left">
+                <th scope="col" className="font-normal">
+                  What
+                </th>
+                <th scope="col" className="text-right font-normal">
+                  Needed
+                </th>
+                <th scope="col" className="text-right font-normal">
+                  Buy
+                </th>
+                <th scope="col" className="text-right font-normal">
+                  Price
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {lines.map(({ name, massG, packs }) => (
+                <tr key={name} className="border-t border-base-300">
+                  <th scope="row" className="py-2 text-left font-normal">
+                    ☐ {name}
+                  </th>
+                  <td className="figure text-right text-xl">{formatMass(massG)}</td>
+                  <td className="text-right">
+                    {packs ? `${formatCount(packs.count, "pack")} of ${formatMass(packs.massG)}` : "by mass"}
+                  </td>
+                  <td className="figure text-right">
+                    {packs ? formatNumber(packs.priceMinor / MINOR_PER_MAJOR, 2) : "–"}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </div>
+    </div>
+  );
+}

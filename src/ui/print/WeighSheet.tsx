@@ -1,0 +1,62 @@
+import type { DayBook, DayPlan } from "@/core/plan";
+import { formatMass } from "@/core/units";
+import { formatDayDate } from "../shell/formatDayDate";
+
+interface Props {
+  readonly book: DayBook;
+  readonly plan: DayPlan;
+}
+
+/** The day's batches on paper, in large type: what to weigh, in order, with the running total. */
+export function WeighSheet({ book, plan }: Props) {
+  const batches = [...plan.doughs, ...plan.fillings].filter(({ batch }) => batch !== null);
+  return (
+    <article className="mx-auto max-w-[190mm] bg-white p-4 text-lg text-black print:max-w-none print:p-0">
+      <header className="flex items-baseline gap-4 border-b-2 border-black pb-1">
+        <h1 className="text-2xl">Weigh out · {book.day.name}</h1>
+        <p>{formatDayDate(book.day.date)}</p>
+      </header>
+      {batches.length === 0 && <p className="my-4">There is nothing to weigh for this day.</p>}
+      {batches.map(({ formula, batch, steps, fromLarderG }) => (
+        <section key={formula.id} className="mt-4 break-inside-avoid">
+          <h2 className="flex justify-between border-b-2 border-black text-xl">
+            {formula.name} <span className="figure">{formatMass(batch?.weighedG ?? 0)}</span>
+          </h2>
+          {fromLarderG > 0 && <p>and {formatMass(fromLarderG)} from the larder, first</p>}
+          <table className="w-full">
+            <thead>
+              <tr className="text-left text-sm">
+                <th scope="col">Add</th>
+                <th scope="col" className="text-right">
+                  By measure
+                </th>
+                <th scope="col" className="text-right">
+                  Weigh
+                </th>
+                <th scope="col" className="text-right">
+                  Scale shows
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {steps.map(({ line, measure, scaleShowsG }) => (
+                <tr key={line.lineId} className="border-b border-dotted border-black">
+                  <td>☐ {line.name}</td>
+                  <td className="text-right">{measure}</td>
+                  <td className="figure text-right">
+                    {line.range
+                      ? `${formatMass(line.range.leastG)} to ${formatMass(line.range.mostG)}`
+                      : formatMass(line.massG)}
+                  </td>
+                  <td className="figure text-right">
+                    {line.range ? "took ____ g" : formatMass(scaleShowsG)}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      ))}
+    </article>
+  );
+}

@@ -1,0 +1,14 @@
+/** Pages beside the stations, as the drawer and the command list name them. */
+export function listBookPages(date: string): readonly { readonly path: string; readonly title: string }[] {
+  const day = `/day/${date}`;
+  return [
+    { path: `${day}/book`, title: "Pieces and formulas" },
+    { path: `${day}/paste`, title: "Paste or import a formula" },
+    { path: `${day}/ingredients`, title: "Ingredient book" },
+    { path: `${day}/larder`, title: "Larder" },
+    { path: `${day}/shopping`, title: "Shopping list" },
+    { path: `${day}/kit`, title: "Kit: bench, oven, cutters, cold" },
+    { path: `/print/${date}`, title: "Day sheet to print" },
+    { path: `/print/${date}/weigh`, title: "Weigh-out list to print" },
+  ];
+}
