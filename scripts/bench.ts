@@ -1,9 +1,11 @@
 // npm run bench: how long the engines take, in figures. Times are medians over repeated warm runs.
 import { craftHandTimes, layOutRows, planCuts } from "@/core/cutting";
 import { computeFold } from "@/core/forming";
+import { parseFormulaText, standardIngredients } from "@/core/formula";
+import { chill, type Body } from "@/core/heat";
 import { planDay, type DayBook } from "@/core/plan";
 import { scheduleDay, type ScheduleTask } from "@/core/schedule";
-import { listDemoChanges } from "@/demo";
+import { listDemoChanges, starterFormulas } from "@/demo";
 import type { StoredRecord } from "@/schemas/recordKinds";
 import { toDayBook } from "@/schemas/toDayBook";
 
@@ -78,7 +80,33 @@ report("capacity of a half-moon", () =>
 );
 report("schedule of 60 tasks in chains of 3", () => scheduleDay(chains(20)), 10);
 report("schedule of 300 tasks in chains of 3", () => scheduleDay(chains(100)), 5);
-report("day plan, demo Saturday", () => planDay(book));
+const composition = { waterShare: 0.2, fatShare: 0.26, sugarShare: 0.02, starchShare: 0.38 };
+const chilled = (body: Body) => () =>
+  chill({
+    body,
+    composition,
+    densityGPerMl: 1.2,
+    startC: 20,
+    wrapped: true,
+    stays: [{ place: "fridge", airC: 4, minutes: 120, turnOver: false }],
+  });
+report("conduction, sheet 4 mm, 2 h in the fridge (1-D)", chilled({ kind: "slab", thicknessMm: 4 }));
+report("conduction, ball 60 mm, 2 h in the fridge (1-D)", chilled({ kind: "ball", diameterMm: 60 }));
+report(
+  "conduction, disc 160 × 30 mm, 2 h in the fridge (2-D)",
+  chilled({ kind: "disc", diameterMm: 160, heightMm: 30 }),
+);
+const paste = starterFormulas
+  .flatMap(({ lines }) => lines.map(({ amountText, name }) => `${amountText} ${name}`))
+  .join("\n");
+report("reading a paste of 60 lines against the ingredient book", () =>
+  parseFormulaText(paste, { system: "us", eggSize: "medium", ingredients: standardIngredients }),
+);
+report("day plan, demo Saturday, rests known", () => planDay(book));
+let turn = 0;
+report("day plan, demo Saturday, a new rest by conduction each time", () =>
+  planDay({ ...book, kitchen: { ...book.kitchen, mixedC: 18 + (turn++ % 100) / 50 } }),
+);
 for (const count of [1, 10, 100])
   report(`day plan, ${count} orders of 10 pieces`, () => planDay(withOrders(count)), count > 10 ? 8 : 30);
 

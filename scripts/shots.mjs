@@ -19,7 +19,11 @@ const views = [
   { name: "bake", path: `${day}/bake` },
   { name: "cool", path: `${day}/cool` },
   { name: "piece", path: `${day}/piece/leek-triangle` },
-  { name: "formula", path: `${day}/formula/quince-and-bay` },
+  { name: "formula", path: `${day}/formula/bay-shortcrust` },
+  { name: "weigh", path: `${day}/weigh/bay-shortcrust` },
+  { name: "rest", path: `${day}/rest/bay-shortcrust`, settle: 2500 },
+  { name: "larder", path: `${day}/larder` },
+  { name: "ingredients", path: `${day}/ingredients` },
   { name: "book", path: `${day}/book` },
   { name: "kit", path: `${day}/kit` },
   { name: "day-sheet", path: "/print/2026-11-28" },
@@ -49,7 +53,7 @@ try {
     executablePath: "/usr/bin/chromium",
     args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update"],
   });
-  for (const { name, path, theme = "tezgah", size = wide } of views) {
+  for (const { name, path, theme = "tezgah", size = wide, settle = 0 } of views) {
     if (wanted.length > 0 && !wanted.includes(name)) continue;
     const context = await browser.newContext({ viewport: size, reducedMotion: "reduce" });
     await context.addCookies([{ name: "tezgah-theme", value: theme, url: origin }]);
@@ -58,6 +62,7 @@ try {
     page.on("pageerror", (error) => console.log(`${name}: ${error}`));
     await page.goto(origin + path, { waitUntil: "networkidle" });
     await page.evaluate(() => document.fonts.ready);
+    await page.waitForTimeout(settle);
     await page.screenshot({ path: `${FOLDER}/${name}.png` });
     await context.close();
   }

@@ -8,7 +8,7 @@ const commands = [...readFileSync("docs/api.md", "utf8").matchAll(/```sh\n(curl 
 );
 
 test("every curl line of the handbook answers with what it says", ({ baseURL }) => {
-  expect(commands.length).toBeGreaterThanOrEqual(3);
+  expect(commands.length).toBeGreaterThanOrEqual(6);
   const answers = commands.map((command) =>
     JSON.parse(
       execFileSync("bash", ["-c", command.replaceAll("http://127.0.0.1:3000", baseURL!)], {
@@ -20,6 +20,17 @@ test("every curl line of the handbook answers with what it says", ({ baseURL }) 
   expect(answers).toContainEqual(expect.objectContaining({ count: 30, upperBound: 36 }));
   expect(answers).toContainEqual(expect.objectContaining({ tally: expect.objectContaining({ ready: 26 }) }));
   expect(answers).toContainEqual({ faults: [expect.objectContaining({ path: "outline.diameterMm" })] });
+  expect(answers).toContainEqual(
+    expect.objectContaining({
+      lines: expect.arrayContaining([expect.objectContaining({ name: "salt", massG: null })]),
+    }),
+  );
+  expect(answers).toContainEqual(
+    expect.objectContaining({ change: expect.stringContaining("2 eggs instead of 1.66") }),
+  );
+  expect(answers).toContainEqual(
+    expect.objectContaining({ fridge: expect.objectContaining({ coreReadyMin: expect.any(Number) }) }),
+  );
 });
 
 test("malformed, unknown and oversized documents are refused precisely", async ({ request }) => {
@@ -43,6 +54,10 @@ test("malformed, unknown and oversized documents are refused precisely", async (
     400,
     expect.stringContaining("50 mm too narrow"),
   ]);
+  for (const path of ["/api/v1/chill", "/api/v1/formula/scale", "/api/v1/formula/parse"]) {
+    const bare = await post(path, "{}");
+    expect([path, bare.status()]).toEqual([path, 400]);
+  }
   const huge = await post("/api/v1/plan", JSON.stringify({ day: "x".repeat(1_100_000) }));
   expect(huge.status()).toBe(413);
 });

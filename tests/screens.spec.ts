@@ -13,9 +13,16 @@ const screens = [
     "book",
     "kit",
     "piece/leek-triangle",
-    "formula/quince-and-bay",
+    "formula/bay-shortcrust",
+    "weigh/bay-shortcrust",
+    "rest/bay-shortcrust",
+    "larder",
+    "ingredients",
+    "paste",
+    "shopping",
   ].map((path) => `${DEMO_DAY}/${path}`),
   "/print/2026-11-28",
+  "/print/2026-11-28/weigh",
 ];
 
 for (const theme of ["tezgah", "tezgah-night"]) {

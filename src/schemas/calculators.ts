@@ -33,14 +33,14 @@ export function validateParse(value: unknown): Result<ParseDocument, Fault[]> {
 
 export interface ScaleDocument {
   readonly formula: Formula;
-  readonly by: ScaleBy;
+  readonly to: ScaleBy;
   readonly eggSize: EggSize;
 }
 
 const usableG = quantity(weighingLimits.mixG);
 const scaleSchema = Joi.object({
   formula: recordSchemas.formula.required(),
-  by: Joi.alternatives()
+  to: Joi.alternatives()
     .conditional(".by", {
       switch: [
         { is: "mass", then: Joi.object({ by: Joi.valid("mass"), usableG }) },

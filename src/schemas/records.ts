@@ -314,7 +314,7 @@ export const recordSchemas = {
     dayId: id,
     date: calendarDate,
     formulaId: id,
-    tickedLineIds: Joi.array().items(id).max(MAX_FORMULA_LINES).required(),
+    tickedLineIds: Joi.array().items(id.optional()).max(MAX_FORMULA_LINES).required(),
     took: Joi.object({ massG: quantity(weighingLimits.tookG), scale: quantity(weighingLimits.scale) })
       .allow(null)
       .required(),

@@ -47,7 +47,8 @@ function findMeasure(
   for (const id of ["cup", "tbsp", "tsp"] as const) {
     const unit = listUnits(system).find((each) => each.id === id);
     if (unit && volumeMl / unit.factor >= LEAST_OF_A_MEASURE) {
-      return `${toVulgar(volumeMl / unit.factor)} ${unit.spellings[0]}`;
+      const count = volumeMl / unit.factor;
+      return `${toVulgar(count)} ${id === "cup" && count > 1 ? "cups" : unit.spellings[0]}`;
     }
   }
   return null;

@@ -26,16 +26,17 @@ export interface ChillRequest {
 
 /**
  * Temperatures of a piece of dough through its stays.
+ * @param isEnough - Asked after every step; true ends the run early.
  * @returns Moments in the order of time, from 0 to the end of the last stay.
  * @throws {RangeError} If a size is not above 0, or minutes are below 0.
  */
-export function chill(request: ChillRequest): Moment[] {
+export function chill(request: ChillRequest, isEnough?: (moment: Moment) => boolean): Moment[] {
   const { body, composition, densityGPerMl, startC, wrapped, stays } = request;
   const stages = stays.map(({ place, airC, minutes, turnOver }): Stage => {
     requireNotNegative("minutes", minutes);
     return { surroundings: findSurroundings(place, airC, wrapped), minutes, turnOver };
   });
-  return conduct(buildGrid(body), describeMaterial(composition, densityGPerMl), startC, stages);
+  return conduct(buildGrid(body), describeMaterial(composition, densityGPerMl), startC, stages, isEnough);
 }
 
 /**

@@ -3,7 +3,7 @@ import { findCrossingMin } from "./chill";
 import { conduct, type Moment, type Stage, type Surroundings } from "./conduct";
 import { buildGrid, type Body } from "./grid";
 import { describeMaterial, uniformMaterial } from "./material";
-import { computeReadiness, type ReadinessRequest } from "./readiness";
+import { computeReadiness, findRestMin, type ReadinessRequest } from "./readiness";
 
 const K = 0.4;
 const steady = uniformMaterial(1200, K, 2600);
@@ -236,6 +236,8 @@ test("wrapping, a smaller piece and the freezer change the rest the way they sho
   expect(plain.freezer.coreReadyMin!).toBeLessThan(plain.fridge.coreReadyMin!);
   expect(ready({ wrapped: false })).toBeLessThan(plain.fridge.coreReadyMin!);
   expect(ready({ body: { kind: "ball", diameterMm: 40 } })).toBeLessThan(plain.fridge.coreReadyMin!);
+  const lying = computeReadiness({ ...request, turned: false });
+  expect(findRestMin(request, "fridge")).toBeCloseTo(lying.fridge.coreReadyMin!, 9);
   // A thin sheet warms sooner than the piece it came from; in a cold room it never gets too warm.
   expect(plain.sheetLimitMin!).toBeLessThan(plain.benchLimitMin!);
   expect(computeReadiness({ ...request, roomC: 14 }).benchLimitMin).toBeNull();

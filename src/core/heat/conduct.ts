@@ -43,27 +43,36 @@ const HALVINGS = 12;
 /**
  * Transient conduction in finite volumes, implicit: TR-BDF2 in time (second order, no ringing), enthalpy as the
  * conserved quantity, so that freezing and melting lose no heat.
- * @param startC - Uniform temperature at the start.
- * @returns Moments from 0 on, in the order of time; the last is the end of the last stage.
+ * @param startC - Uniform temperature at the start. @param isEnough - Asked after every step; true ends the run.
+ * @returns Moments from 0 on, in the order of time; the last is the end of the last stage, or where it was enough.
  * @see Bank, Coughran, Fichtner, Grosse, Rose & Smith, IEEE Trans. CAD 4 (1985); Patankar, Numerical Heat
  * Transfer and Fluid Flow (1980), chapter 4, for the volumes.
  */
-export function conduct(grid: Grid, material: Material, startC: number, stages: readonly Stage[]): Moment[] {
+export function conduct(
+  grid: Grid,
+  material: Material,
+  startC: number,
+  stages: readonly Stage[],
+  isEnough: (moment: Moment) => boolean = () => false,
+): Moment[] {
   const cells = grid.volumeM3.length;
   const temperatures = new Float64Array(cells).fill(startC);
   const start = totalEnthalpyJ(grid, material, temperatures);
   let throughSurfaceJ = 0;
   let beganMin = 0;
   const moments: Moment[] = [];
-  const record = (atMin: number) =>
-    moments.push({
+  const record = (atMin: number): Moment => {
+    const moment = {
       atMin,
       coreC: findCoreC(grid, temperatures),
       surfaceC: temperatures[grid.surfaceIndex]!,
       meanC: findMeanC(grid, temperatures),
       takenUpJ: totalEnthalpyJ(grid, material, temperatures) - start,
       throughSurfaceJ,
-    });
+    };
+    moments.push(moment);
+    return moment;
+  };
   record(0);
   for (const { surroundings, minutes, turnOver } of stages) {
     if (minutes <= 0) continue;
@@ -71,7 +80,7 @@ export function conduct(grid: Grid, material: Material, startC: number, stages: 
     const endS = minutes * 60;
     for (const [fromS, toS] of listSteps(endS)) {
       throughSurfaceJ += advance(system, temperatures, toS - fromS, HALVINGS);
-      record(beganMin + toS / 60);
+      if (isEnough(record(beganMin + toS / 60))) return moments;
     }
     if (turnOver) turnOverInPlace(grid, temperatures);
     beganMin += minutes;
@@ -126,6 +135,7 @@ class ConductionStep {
 
   /** Moves `temperatures` on by `stepS`; gives the heat that came through the surface, J, or null if it fails. */
   take(temperatures: Float64Array, stepS: number): number | null {
+    const before = temperatures.slice();
     const oldJ = this.enthalpies(temperatures);
     this.setConductances(temperatures);
     const [oldFlowW, oldSurfaceW] = this.flows(temperatures);
@@ -136,6 +146,11 @@ class ConductionStep {
     if (middleSurfaceW === null) return null;
     const middleThroughJ = halfS * (oldSurfaceW + middleSurfaceW);
     const middleJ = this.enthalpies(temperatures);
+    // Newton begins where the first part of the step was heading.
+    const onward = (1 - GAMMA) / GAMMA;
+    for (let i = 0; i < this.cells; i++) {
+      temperatures[i] = temperatures[i]! + onward * (temperatures[i]! - before[i]!);
+    }
     const share = 1 / (GAMMA * (2 - GAMMA));
     const backS = ((1 - GAMMA) / (2 - GAMMA)) * stepS;
     const backwardJ = middleJ.map((energyJ, i) => share * energyJ - (share - 1) * oldJ[i]!);
@@ -194,7 +209,7 @@ class ConductionStep {
     return [intoW, surfaceW];
   }
 
-  /** Finds temperatures with enthalpy − weight · flow = known, by Newton; gives the surface flow, W, or null. */
+  /** Finds temperatures with enthalpy − weight · flow = known, by Newton's method; gives the surface flow, W, or null. */
   private solve(temperatures: Float64Array, knownJ: Float64Array, weightS: number): number | null {
     for (let round = 0; round < NEWTON_ROUNDS; round++) {
       const [intoW, surfaceW] = this.flows(temperatures);

@@ -77,9 +77,17 @@ export function computeReadiness(request: ReadinessRequest): Readiness {
   };
 }
 
-/** Minutes in the cold until the core can be rolled, or null if that takes longer than overnight. */
+/**
+ * Minutes in the cold until the core can be rolled, or null if that takes longer than overnight. The same as
+ * {@link computeReadiness} gives, for a piece that is not turned; quicker, since nothing else is reckoned.
+ */
 export function findRestMin(request: ReadinessRequest, place: "fridge" | "freezer"): number | null {
-  return restCold(request, place, place === "fridge" ? request.fridgeC : request.freezerC).coreReadyMin;
+  const airC = place === "fridge" ? request.fridgeC : request.freezerC;
+  const stay: Stay = { place, airC, minutes: LONGEST_REST_MIN, turnOver: false };
+  const { highC } = request.window;
+  const isReady = ({ coreC }: Moment) => coreC <= highC;
+  const moments = run(request, request.body, request.mixedC, [stay], request.wrapped, isReady);
+  return findCrossingMin(moments, "coreC", highC, "falling");
 }
 
 function restCold(request: ReadinessRequest, place: "fridge" | "freezer", airC: number): ColdRest {
@@ -129,6 +137,7 @@ function run(
   startC: number,
   stays: readonly Stay[],
   wrapped: boolean,
+  isEnough?: (moment: Moment) => boolean,
 ): Moment[] {
-  return chill({ body, composition, densityGPerMl, startC, wrapped, stays });
+  return chill({ body, composition, densityGPerMl, startC, wrapped, stays }, isEnough);
 }

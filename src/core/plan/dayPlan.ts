@@ -150,6 +150,8 @@ export interface DayPlan {
   readonly shaped: Readonly<Record<string, ShapedPiece | null>>;
   /** Every formula of the book by its id. */
   readonly analyses: Readonly<Record<string, FormulaAnalysis>>;
+  /** By formula id: what its liquid took last time, for the formula as written; null if never kept. */
+  readonly tookLastG: Readonly<Record<string, number | null>>;
   readonly lines: readonly PiecePlan[];
   readonly eggs: EggBalance;
   readonly leftovers: readonly Leftover[];

@@ -85,8 +85,9 @@ function planBatch(
     ({ dayId, formulaId }) => dayId === book.day.id && formulaId === formula.id,
   );
   const tookLastG = findTookLast(book, formula.id);
+  // What today's liquid took is for next time: the flour it goes into has been weighed.
   const mixG = own?.mixG ?? neededG - fromLarderG;
-  const batch = mixG > EVEN_G ? scaleFormula(formula, mixG, own?.took ? scaledTook(own) : tookLastG) : null;
+  const batch = mixG > EVEN_G ? scaleFormula(formula, mixG, tookLastG) : null;
   const overG = (batch?.usableG ?? 0) + fromLarderG - neededG;
   return {
     formula,
@@ -105,6 +106,11 @@ function planBatch(
 }
 
 const scaledTook = ({ took }: Weighing) => (took ? took.massG / took.scale : null);
+
+/** What each formula's liquid took last time, by formula id; null where that was never kept. */
+export function listTookLast(book: DayBook): Record<string, number | null> {
+  return Object.fromEntries(book.formulas.map(({ id }) => [id, findTookLast(book, id)]));
+}
 
 /** What the liquid took on the last day before this one, for the formula as written. */
 function findTookLast({ weighings, day }: DayBook, formulaId: string): number | null {

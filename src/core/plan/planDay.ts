@@ -11,7 +11,7 @@ import type { DayBook, Order, Oven, Piece } from "./book";
 import type { DayPlan, DayTask, PiecePlan, Problem, Tally } from "./dayPlan";
 import { listLeftovers } from "./leftovers";
 import { computeMassFlow } from "./massFlow";
-import { planBatches } from "./planBatches";
+import { listTookLast, planBatches } from "./planBatches";
 import { planPiece, type PieceMakings } from "./planPiece";
 import { findFormulas, shapePiece, type ShapedPiece } from "./shapePiece";
 import { openLarder } from "./takeFromLarder";
@@ -63,6 +63,7 @@ export function planDay(book: DayBook): DayPlan {
   return {
     shaped: shapeBook(book, problems),
     analyses,
+    tookLastG: listTookLast(book),
     lines: lines.map((line) => ({ ...line, readyMin: findReadyMin(line, tasks) })),
     doughs: batches.doughs,
     fillings: batches.fillings,

@@ -19,7 +19,7 @@ export function toReadinessRequest(
     window: dough.window,
     mixedC: kitchen.mixedC,
     wrapped: true,
-    turned: dough.restWay === "freezer",
+    turned: false,
     fridgeC: kitchen.fridgeC,
     freezerC: kitchen.freezerC,
     roomC: kitchen.roomC,
@@ -29,6 +29,9 @@ export function toReadinessRequest(
 
 /** However cold: rolled sooner, the gluten has not relaxed and the blanks shrink. Craft's least, min. */
 const LEAST_RELAXING_MIN = 20;
+
+/** Pieces are reckoned with to so much: a few grams more do not show in a minute of rest. */
+const MASS_STEP_G = 10;
 
 /** Rests already worked out: the day is planned anew at every turn of a dial, mostly with the same dough. */
 const known = new Map<string, number | null>();
@@ -55,7 +58,11 @@ export function restDough(
   const rolled = dough.restWay === "rolledInFridge";
   const body: Body = rolled
     ? { kind: "slab", thicknessMm: sheetThicknessMm }
-    : shapeDoughPiece(dough.dividedInto, largestG, dough.densityGPerMl);
+    : shapeDoughPiece(
+        dough.dividedInto,
+        Math.max(Math.ceil(largestG / MASS_STEP_G) * MASS_STEP_G, MASS_STEP_G),
+        dough.densityGPerMl,
+      );
   const place = dough.restWay === "freezer" ? "freezer" : "fridge";
   const request = toReadinessRequest(dough, body, composition, kitchen, sheetThicknessMm);
   const key = JSON.stringify([place, request]);

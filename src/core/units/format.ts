@@ -13,6 +13,11 @@ export function formatMass(massG: number): string {
   return `${formatNumber(massG, Math.abs(massG) < 9.95 ? 1 : 0)} g`;
 }
 
+/** A mass as a kitchen scale shows it, to the gram; below 10 g to the tenth: `1794 g`. */
+export function formatScale(massG: number): string {
+  return `${formatNumber(massG, Math.abs(massG) < 9.95 ? 1 : 0)} g`;
+}
+
 /** A length to the half millimetre below 20 mm, else whole: `3.5 mm`, `418 mm`. */
 export function formatLength(lengthMm: number): string {
   return `${formatNumber(lengthMm, lengthMm < 20 ? 1 : 0)} mm`;

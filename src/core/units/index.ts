@@ -5,4 +5,12 @@ export { findQuantity, formatQuantity, type FoundQuantity, type Quantity } from 
 export { parseOvenSetting, type OvenAir, type OvenSetting } from "./ovenTemperature";
 export { computeEggG, type EggPart, type EggSize } from "./eggs";
 export { parseClock } from "./parseClock";
-export { formatClock, formatCount, formatDuration, formatLength, formatMass, formatNumber } from "./format";
+export {
+  formatClock,
+  formatCount,
+  formatDuration,
+  formatLength,
+  formatMass,
+  formatNumber,
+  formatScale,
+} from "./format";

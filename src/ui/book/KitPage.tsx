@@ -21,10 +21,12 @@ export function KitPage() {
   return (
     <div className="h-full overflow-y-auto p-5">
       <div className="mx-auto grid max-w-6xl gap-8 md:grid-cols-2 lg:grid-cols-3">
-        <BenchCard bench={book.bench} />
+        <div className="flex flex-col gap-8">
+          <BenchCard bench={book.bench} />
+          <KitchenCard kitchen={book.kitchen} />
+        </div>
         {oven && <OvenCard oven={oven} />}
         <CutterDrawer />
-        <KitchenCard kitchen={book.kitchen} />
       </div>
     </div>
   );

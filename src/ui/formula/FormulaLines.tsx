@@ -35,6 +35,7 @@ const COLUMNS =
 export function FormulaLines({ formula, save }: FormulaEditProps) {
   const rule = useKitchenRule();
   const analysis = useBench((state) => state.plan.analyses[formula.id]);
+  const tookLastG = useBench((state) => state.plan.tookLastG[formula.id]) ?? null;
   const { lines } = formula;
   const setLine = (line: Line) =>
     save({ ...formula, lines: lines.map((each) => (each.id === line.id ? line : each)) });
@@ -42,7 +43,7 @@ export function FormulaLines({ formula, save }: FormulaEditProps) {
     <div className="mx-auto flex max-w-4xl flex-col gap-3">
       <h2 className="flex items-baseline gap-3 text-2xl">
         {formula.name}
-        <span className="figure ml-auto text-3xl">{formatMass(computeTotalG(formula))}</span>
+        <span className="figure ml-auto text-3xl">{formatMass(computeTotalG(formula, tookLastG))}</span>
       </h2>
       {lines.length === 0 && (
         <p className="quiet">
@@ -80,10 +81,12 @@ export function FormulaLines({ formula, save }: FormulaEditProps) {
               }}
             />
             <span className="figure pt-2 text-right">
-              {formatMass(computeTargetG(formula, line, null))}
+              {formatMass(computeTargetG(formula, line, tookLastG))}
               {line.mostG !== null && (
                 <span className="quiet block text-xs">
-                  {formatNumber(line.massG)}–{formatMass(line.mostG)}
+                  {tookLastG === null
+                    ? `${formatNumber(line.massG)}–${formatMass(line.mostG)}`
+                    : "as last time"}
                 </span>
               )}
             </span>

@@ -20,7 +20,7 @@ import { ProblemList } from "../controls/ProblemList";
 import { Select } from "../controls/Select";
 import { StationLayout } from "../controls/StationLayout";
 import { larderNames } from "../formula/words";
-import { formatDayDate } from "../shell/formatDayDate";
+import { formatShortDate } from "../shell/formatDayDate";
 
 const toEdits = (items: readonly LarderItem[]): Edit[] =>
   items.map((item) => ({ kind: "larder", id: item.id, record: item }));
@@ -112,11 +112,13 @@ function ItemRow({ item }: { readonly item: LarderItem }) {
   const isExpired = item.useBy < book.day.date;
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-base-300 py-2">
-      <span className="figure w-24 text-2xl">{isMass(item.kind) ? formatMass(item.massG) : item.count}</span>
+      <span className="figure w-24 text-2xl">
+        {isMass(item.kind) ? formatMass(item.massG) : `${item.count} pcs`}
+      </span>
       <span className="min-w-40 flex-1">
         {nameOf(book, item)}
         <span className="quiet block text-sm">
-          {larderNames[item.kind]}, made {formatDayDate(item.madeOn)}
+          {larderNames[item.kind]}, made {formatShortDate(item.madeOn)}
         </span>
       </span>
       {isExpired ? (

@@ -41,7 +41,7 @@ export function TemperatureChart({ moments, window, mark, label }: Props) {
             y2={window.highC}
             fill="var(--dough-deep)"
             fillOpacity={0.45}
-            label={{ value: "rolls well", position: "insideRight", fill: "currentColor", fontSize: 13 }}
+            label={{ value: "rolls well", position: "insideTopLeft", fill: "currentColor", fontSize: 13 }}
           />
           <XAxis
             dataKey="atMin"
@@ -77,7 +77,7 @@ export function TemperatureChart({ moments, window, mark, label }: Props) {
             dot={false}
             isAnimationActive={false}
           />
-          <Legend verticalAlign="top" align="left" height={24} />
+          <Legend verticalAlign="top" align="right" height={28} />
         </LineChart>
       </ResponsiveContainer>
     </div>

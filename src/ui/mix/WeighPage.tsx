@@ -5,7 +5,7 @@ import Link from "next/link";
 import { useState } from "react";
 import { findLiquidLine, type WeighStep } from "@/core/formula";
 import type { DayBatch } from "@/core/plan";
-import { formatMass, formatNumber, parseAmount } from "@/core/units";
+import { formatMass, formatNumber, formatScale, parseAmount } from "@/core/units";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { weighingLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
@@ -94,10 +94,10 @@ function StepRow({
             {measure && `${measure} · `}
             {line.range
               ? `by degrees: ${formatMass(line.range.leastG)} to ${formatMass(line.range.mostG)}`
-              : `scale shows ${formatMass(scaleShowsG)}`}
+              : `scale shows ${formatScale(scaleShowsG)}`}
           </span>
         </span>
-        <span className="figure text-4xl whitespace-nowrap">{formatMass(line.massG)}</span>
+        <span className="figure text-4xl whitespace-nowrap">{formatScale(line.massG)}</span>
       </button>
     </li>
   );
@@ -114,9 +114,9 @@ function WeighSide({ day }: { readonly day: DayBatch }) {
       <p>
         <span className="quiet block">in the bowl</span>
         <span className="figure text-5xl" data-testid="in-bowl">
-          {formatMass(inBowlG)}
+          {formatScale(inBowlG)}
         </span>
-        <span className="quiet block">of {formatMass(batch?.weighedG ?? 0)}</span>
+        <span className="quiet block">of {formatScale(batch?.weighedG ?? 0)}</span>
       </p>
       <LiquidByDegrees day={day} />
       {formula.steps.length > 0 && (
@@ -165,8 +165,8 @@ function LiquidByDegrees({ day: { formula, batch, tookLastG } }: { readonly day:
         {tookLastG !== null
           ? `Last time it took ${formatMass(tookLastG * batch.scale)}: aim there.`
           : formula.kind === "dough"
-            ? `Aim at ${formatMass(line.massG)}: ${schoolNames[formula.liquidSchool]}.`
-            : `Aim at ${formatMass(line.massG)}.`}
+            ? `Aim at ${formatScale(line.massG)}: ${schoolNames[formula.liquidSchool]}.`
+            : `Aim at ${formatScale(line.massG)}.`}
       </p>
       <div className="flex gap-2">
         {DEGREES_G.map((degreeG) => (

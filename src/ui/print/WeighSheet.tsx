@@ -1,5 +1,5 @@
 import type { DayBook, DayPlan } from "@/core/plan";
-import { formatMass } from "@/core/units";
+import { formatMass, formatScale } from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
 
 interface Props {
@@ -20,7 +20,7 @@ export function WeighSheet({ book, plan }: Props) {
       {batches.map(({ formula, batch, steps, fromLarderG }) => (
         <section key={formula.id} className="mt-4 break-inside-avoid">
           <h2 className="flex justify-between border-b-2 border-black text-xl">
-            {formula.name} <span className="figure">{formatMass(batch?.weighedG ?? 0)}</span>
+            {formula.name} <span className="figure">{formatScale(batch?.weighedG ?? 0)}</span>
           </h2>
           {fromLarderG > 0 && <p>and {formatMass(fromLarderG)} from the larder, first</p>}
           <table className="w-full">
@@ -46,10 +46,10 @@ export function WeighSheet({ book, plan }: Props) {
                   <td className="figure text-right">
                     {line.range
                       ? `${formatMass(line.range.leastG)} to ${formatMass(line.range.mostG)}`
-                      : formatMass(line.massG)}
+                      : formatScale(line.massG)}
                   </td>
                   <td className="figure text-right">
-                    {line.range ? "took ____ g" : formatMass(scaleShowsG)}
+                    {line.range ? "took ____ g" : formatScale(scaleShowsG)}
                   </td>
                 </tr>
               ))}

@@ -14,6 +14,7 @@ import { particleNames } from "../formula/words";
 import { MixBalances } from "../mix/MixBalances";
 import { describeBody } from "../mix/describeBody";
 import { useWeighing } from "../mix/useWeighing";
+import { formatShortDate } from "../shell/formatDayDate";
 
 /** What to mix for the day, from where, into what pieces, and when it can be rolled. */
 export function MixStation() {
@@ -65,7 +66,7 @@ function BatchCard({ batch: day }: { readonly batch: DayBatch }) {
           <Snowflake size={18} aria-hidden className="shrink-0 text-primary" />
           <span>
             <strong className="figure">{formatMass(day.fromLarderG)}</strong> from the larder, made{" "}
-            {day.uses.map(({ item }) => item.madeOn.slice(5)).join(", ")}: use it first
+            {day.uses.map(({ item }) => formatShortDate(item.madeOn)).join(", ")}: use it first
           </span>
         </p>
       )}
@@ -128,7 +129,8 @@ function ColdNote({ day: { divided, pieceIds } }: { readonly day: DayBatch }) {
   if (count < 2 || first === undefined || last === undefined) return null;
   return (
     <p className="quiet text-sm">
-      first rolled {formatClock(first)}; the other {formatCount(count - 1, "piece")} stay cold, the last until{" "}
+      first rolled {formatClock(first)};{" "}
+      {count === 2 ? "the other stays cold" : `the other ${count - 1} stay cold, the last`} until{" "}
       {formatClock(last)}
     </p>
   );

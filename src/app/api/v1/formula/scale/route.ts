@@ -8,7 +8,7 @@ export async function POST(request: Request): Promise<Response> {
   if (!body.ok) return body.failure;
   const document = validateScale(body.value);
   if (!document.ok) return refuse(document.failure);
-  const { formula, by, eggSize } = document.value;
-  const scaled = scaleBy(formula, by, eggSize);
-  return scaled.ok ? Response.json(scaled.value) : refuse([{ path: "by", message: scaled.failure }]);
+  const { formula, to, eggSize } = document.value;
+  const scaled = scaleBy(formula, to, eggSize);
+  return scaled.ok ? Response.json(scaled.value) : refuse([{ path: "to", message: scaled.failure }]);
 }
