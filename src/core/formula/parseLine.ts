@@ -25,6 +25,8 @@ export interface ParsedLine {
   readonly amountText: string;
   readonly name: string;
   readonly ingredientId: string | null;
+  /** The entry that is asked about where the name is not sure; null where it is, or nothing comes near. */
+  readonly suggestedId: string | null;
   /** Grams; null if they have to be asked for. For a range the least. */
   readonly massG: number | null;
   /** The most of a range; null without one. */
@@ -63,6 +65,7 @@ export function parseLine(text: string, rule: KitchenRule): Result<ParsedLine, s
     amountText: findAmountText(text, rest, quantity),
     name,
     ingredientId: match && match.score >= SURE ? match.ingredient.id : null,
+    suggestedId: match && match.score < SURE ? match.ingredient.id : null,
     massG: weighed.low,
     mostG: weighed.high !== null && weighed.low !== null && weighed.high > weighed.low ? weighed.high : null,
     confidence: weighed.low === null ? 0 : Math.min(Math.max(confidence, 0), 1),

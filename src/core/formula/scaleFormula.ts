@@ -66,8 +66,8 @@ export interface ScaledBatch {
 }
 
 const EGG_PARTS = { egg: "whole", "egg-yolk": "yolk", "egg-white": "white" } as const;
-/** Eggs this close to a whole number count as whole. */
-const WHOLE_TOLERANCE = 1e-6;
+/** A change of all lines by less than this is rounding: grams were typed to the tenth. */
+const WHOLE_TOLERANCE_SHARE = 2e-3;
 
 /** Scales a formula by what matters today. @returns The batch, or a sentence saying why it cannot be. */
 export function scaleBy(
@@ -109,15 +109,15 @@ function scaleToWholeEggs(
   );
   const [first] = eggs;
   if (!first) return fail(`${formula.name} has no eggs to make whole.`);
-  const whole = Math.max(Math.ceil(first.count - WHOLE_TOLERANCE), 1);
+  const whole = Math.max(Math.ceil(first.count * (1 - WHOLE_TOLERANCE_SHARE)), 1);
   const factor = whole / first.count;
   const changed = scaleFormula(formula, usableG * factor, tookG);
   const more = changed.weighedG - batch.weighedG;
   const change =
-    `${whole} ${first.name} instead of ${formatNumber(first.count, 2)}: ` +
-    (Math.abs(more) < 0.5
-      ? "nothing else changes."
-      : `${formatMass(more)} more in all, every line × ${formatNumber(factor, 3)}.`);
+    Math.abs(factor - 1) < WHOLE_TOLERANCE_SHARE
+      ? `${whole} ${first.name}: whole already.`
+      : `${whole} ${first.name} instead of ${formatNumber(first.count, 2)}: ${formatMass(more)} more in all, ` +
+        `every line × ${formatNumber(factor, 3)}.`;
   return ok({ batch: changed, change });
 }
 

@@ -15,9 +15,15 @@ export function solveBandInPlace(lower: Float64Array, band: number, right: Float
     for (let column = first; column < row; column++) {
       const columnBase = column * width + band - column;
       let sum = lower[rowBase + column]!;
-      for (let m = first > column - band ? first : column - band; m < column; m++) {
+      // Two products a turn: the second does not wait for the first.
+      let other = 0;
+      let m = first > column - band ? first : column - band;
+      for (; m + 1 < column; m += 2) {
         sum -= lower[rowBase + m]! * lower[columnBase + m]!;
+        other -= lower[rowBase + m + 1]! * lower[columnBase + m + 1]!;
       }
+      if (m < column) sum -= lower[rowBase + m]! * lower[columnBase + m]!;
+      sum += other;
       const entry = sum / lower[columnBase + column]!;
       lower[rowBase + column] = entry;
       value -= entry * right[column]!;

@@ -46,7 +46,7 @@ export function FormulaEditions({ formula, listEditions, save }: Props) {
   const share = (value: number | null) => (value === null ? "–" : `${formatNumber(value * 100, 1)} %`);
   const mass = (value: number | null) => (value === null ? "–" : formatMass(value));
   return (
-    <div className="mx-auto flex max-w-4xl flex-col gap-3">
+    <div className="mx-auto flex w-full max-w-4xl flex-col gap-3">
       <h2 className="text-2xl">{formula.name}: editions</h2>
       <label className="flex max-w-sm flex-col gap-0.5">
         Compare with edition

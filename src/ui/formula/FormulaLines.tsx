@@ -40,7 +40,7 @@ export function FormulaLines({ formula, save }: FormulaEditProps) {
   const setLine = (line: Line) =>
     save({ ...formula, lines: lines.map((each) => (each.id === line.id ? line : each)) });
   return (
-    <div className="mx-auto flex max-w-4xl flex-col gap-3">
+    <div className="mx-auto flex w-full max-w-4xl flex-col gap-3">
       <h2 className="flex items-baseline gap-3 text-2xl">
         {formula.name}
         <span className="figure ml-auto text-3xl">{formatMass(computeTotalG(formula, tookLastG))}</span>

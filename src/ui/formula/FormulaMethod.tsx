@@ -15,7 +15,7 @@ function checkStep(text: string): string | null {
 export function FormulaMethod({ formula, save }: FormulaEditProps) {
   const { steps } = formula;
   return (
-    <div className="mx-auto flex max-w-4xl flex-col gap-3">
+    <div className="mx-auto flex w-full max-w-4xl flex-col gap-3">
       <h2 className="text-2xl">{formula.name}: how it is made</h2>
       <ol className="flex flex-col gap-2">
         {steps.map((step, i) => (

@@ -45,7 +45,7 @@ export function FormulaScale({ formula }: { readonly formula: Formula }) {
     (each) => (each !== "wholeEggs" || hasEggs) && (each !== "pieces" || perPieceG > 0),
   );
   return (
-    <div className="mx-auto flex max-w-4xl flex-col gap-3">
+    <div className="mx-auto flex w-full max-w-4xl flex-col gap-3">
       <h2 className="text-2xl">{formula.name}, scaled by</h2>
       <div role="group" aria-label="Scaled by" className="flex flex-wrap gap-1.5">
         {choices.map((each) => (

@@ -5,7 +5,7 @@ import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { SURE, type Formula, type ParsedFormula, type ParsedLine } from "@/core/formula";
 import type { Result } from "@/core/result";
-import { formatMass, formatNumber, parseAmount } from "@/core/units";
+import { formatCount, formatMass, formatNumber, parseAmount } from "@/core/units";
 import { describeLimitFault } from "@/schemas/checkValue";
 import {
   formulaLimits,
@@ -41,6 +41,8 @@ export function PastePage({ readFormula }: Props) {
   const [kind, setKind] = useState<Formula["kind"]>("dough");
   /** Grams given by hand for lines that could not be weighed, by the line's text. */
   const [given, setGiven] = useState<Readonly<Record<string, string>>>({});
+  /** Texts of lines whose suggested ingredient was said to be right. */
+  const [confirmed, setConfirmed] = useState<readonly string[]>([]);
 
   useEffect(() => {
     let gone = false;
@@ -67,7 +69,7 @@ export function PastePage({ readFormula }: Props) {
     if (file) setText(await file.slice(0, MAX_PASTE_CHARACTERS * 4).text());
   };
   const parsed = answer?.ok && answer.value.kind === "text" ? answer.value.parsed : null;
-  const ready = parsed ? toFormula(parsed, kind, given) : null;
+  const ready = parsed ? toFormula(parsed, kind, given, confirmed) : null;
   const whole = answer?.ok && answer.value.kind === "whole" ? answer.value.formula : null;
   const put = (formula: Formula) => {
     edit([{ kind: "formula", id: formula.id, record: formula }]);
@@ -129,6 +131,8 @@ export function PastePage({ readFormula }: Props) {
                       key={`${i}-${line.text}`}
                       line={line}
                       given={given[line.text] ?? ""}
+                      isConfirmed={confirmed.includes(line.text)}
+                      onConfirm={() => setConfirmed([...confirmed, line.text])}
                       onGive={(grams) => setGiven({ ...given, [line.text]: grams })}
                     />
                   ))}
@@ -144,7 +148,9 @@ export function PastePage({ readFormula }: Props) {
                 </ul>
               )}
               {parsed && parsed.steps.length > 0 && (
-                <p className="quiet mt-2 text-sm">and {parsed.steps.length} steps of its method</p>
+                <p className="quiet mt-2 text-sm">
+                  and {formatCount(parsed.steps.length, "step")} of its method
+                </p>
               )}
             </div>
           </div>
@@ -181,7 +187,7 @@ export function PastePage({ readFormula }: Props) {
               ) : (
                 <p className="quiet">
                   {ready.doubtful > 0
-                    ? `${ready.doubtful} lines are not sure: look at them first.`
+                    ? `${formatCount(ready.doubtful, "line is", "lines are")} not sure: look at them first.`
                     : "Every line is sure."}
                 </p>
               )}
@@ -204,13 +210,17 @@ export function PastePage({ readFormula }: Props) {
 function PastedLine({
   line,
   given,
+  isConfirmed,
+  onConfirm,
   onGive,
 }: {
   readonly line: ParsedLine;
   readonly given: string;
+  readonly isConfirmed: boolean;
+  readonly onConfirm: () => void;
   readonly onGive: (grams: string) => void;
 }) {
-  const sure = line.confidence >= SURE;
+  const sure = line.confidence >= SURE || (isConfirmed && line.massG !== null);
   const Mark = sure ? CircleCheck : CircleHelp;
   const grams = given === "" ? null : readGrams(given);
   return (
@@ -229,13 +239,21 @@ function PastedLine({
             {line.massG === null ? "?" : formatMass(line.massG)}
             {line.mostG !== null && `–${formatMass(line.mostG)}`}
           </span>
-          <span className="quiet w-10 text-right text-sm">{formatNumber(line.confidence * 100)} %</span>
-        </span>
-        {line.questions.map((question) => (
-          <span key={question} className="block text-sm text-accent">
-            {question}
+          <span className="quiet w-14 text-right text-sm whitespace-nowrap">
+            {formatNumber(line.confidence * 100)} %
           </span>
-        ))}
+        </span>
+        {!isConfirmed &&
+          line.questions.map((question) => (
+            <span key={question} className="block text-sm text-accent">
+              {question}
+            </span>
+          ))}
+        {line.suggestedId !== null && !isConfirmed && (
+          <button type="button" className="btn btn-sm touch mt-1" onClick={onConfirm}>
+            Yes, it is
+          </button>
+        )}
         {line.massG === null && (
           <label className="mt-1 flex items-center gap-2 text-sm">
             Grams of this line
@@ -264,6 +282,7 @@ function toFormula(
   parsed: ParsedFormula,
   kind: Formula["kind"],
   given: Readonly<Record<string, string>>,
+  confirmed: readonly string[],
 ): { formula: Formula; totalG: number; missing: string[]; doubtful: number } {
   const missing: string[] = [];
   const lines = parsed.lines.slice(0, MAX_FORMULA_LINES).flatMap((line) => {
@@ -280,7 +299,7 @@ function toFormula(
         amountText: line.amountText.slice(0, 40),
         massG,
         mostG: line.mostG,
-        ingredientId: line.ingredientId,
+        ingredientId: confirmed.includes(line.text) ? line.suggestedId : line.ingredientId,
       },
     ];
   });
@@ -294,6 +313,8 @@ function toFormula(
     },
     totalG: lines.reduce((sum, { massG }) => sum + massG, 0),
     missing,
-    doubtful: parsed.lines.filter(({ confidence, massG }) => massG !== null && confidence < SURE).length,
+    doubtful: parsed.lines.filter(
+      ({ confidence, massG, text }) => massG !== null && confidence < SURE && !confirmed.includes(text),
+    ).length,
   };
 }

@@ -41,7 +41,7 @@ export function TemperatureChart({ moments, window, mark, label }: Props) {
             y2={window.highC}
             fill="var(--dough-deep)"
             fillOpacity={0.45}
-            label={{ value: "rolls well", position: "insideTopLeft", fill: "currentColor", fontSize: 13 }}
+            label={{ value: "rolls well", position: "insideBottomRight", fill: "currentColor", fontSize: 13 }}
           />
           <XAxis
             dataKey="atMin"

@@ -99,8 +99,9 @@ function BatchCard({ batch: day }: { readonly batch: DayBatch }) {
           <Why steps={rest.why} />
         </div>
       )}
+      <span className="flex-1" />
       {batch && (
-        <Link href={`/day/${date}/weigh/${formula.id}`} className="btn btn-primary touch mt-auto">
+        <Link href={`/day/${date}/weigh/${formula.id}`} className="btn btn-primary touch mt-3">
           <Scale size={20} aria-hidden />
           {ticked === 0
             ? "Weigh out"
