@@ -2,7 +2,7 @@ export { findUnit, listUnits, type Dimension, type MeasureSystem, type Unit } fr
 export { parseNumber } from "./parseNumber";
 export { parseAmount, type Amount, type AmountRule } from "./parseAmount";
 export { findQuantity, formatQuantity, type FoundQuantity, type Quantity } from "./quantity";
-export { parseOvenSetting, type OvenAir, type OvenSetting } from "./ovenTemperature";
+export { parseOvenSetting, toStillC, type OvenAir, type OvenSetting } from "./ovenTemperature";
 export { computeEggG, type EggPart, type EggSize } from "./eggs";
 export { parseClock } from "./parseClock";
 export {

@@ -51,3 +51,11 @@ export function parseOvenSetting(text: string): Result<OvenSetting, string> {
   const amount = parseAmount(bare, { dimension: "temperature", system: "metric", bareUnit: "c" });
   return amount.ok ? ok({ text: shown, setC: amount.value.value, air }) : amount;
 }
+
+/** How much lower a fan oven is set than a still one for the same bake, °C; a countertop hot-air oven lower again. */
+const BELOW_STILL_C: Record<OvenAir, number> = { still: 0, fan: 20, hotAir: 30 };
+
+/** The temperature a still oven is set to for the same bake, °C. */
+export function toStillC({ setC, air }: OvenSetting): number {
+  return setC + BELOW_STILL_C[air];
+}

@@ -10,6 +10,7 @@ import {
   parseClock,
   parseNumber,
   parseOvenSetting,
+  toStillC,
   type Quantity,
 } from ".";
 
@@ -164,5 +165,7 @@ test("what is no amount is refused with a reason", () => {
     { ok: false, failure: "“butter” has no amount in it." },
     { ok: false, failure: "“6” is less than “8”: write the smaller amount first." },
   ]);
+  const fan = parseOvenSetting("180 fan");
+  expect(fan.ok && toStillC(fan.value)).toBe(200);
   expect(parseOvenSetting("gas 12")).toEqual({ ok: false, failure: expect.stringContaining("from ¼ to 9") });
 });

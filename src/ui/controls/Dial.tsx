@@ -1,7 +1,7 @@
 "use client";
 
 import { useId, useState, type KeyboardEvent } from "react";
-import { parseAmount, parseNumber } from "@/core/units";
+import { parseAmount, parseNumber, parseOvenSetting, toStillC } from "@/core/units";
 import { PASSED_ON } from "../shell/useBenchKeys";
 import { describeLimitFault } from "@/schemas/checkValue";
 import type { Limit } from "@/schemas/limits";
@@ -102,11 +102,13 @@ function parseTyped(text: string, limit: Limit, isShare: boolean): { value: numb
   return fault ? { fault } : { value };
 }
 
+/** Lengths in any unit as mm; oven settings, `gas 6` and `180 fan` too, as a still oven's °C. */
 function parseWithUnit(text: string, unit: "mm" | "°C") {
-  const rule =
-    unit === "mm"
-      ? ({ dimension: "length", bareUnit: "mm" } as const)
-      : ({ dimension: "temperature", bareUnit: "c" } as const);
-  const amount = parseAmount(text, { ...rule, system: "metric" });
-  return amount.ok ? { ok: true as const, value: Number(amount.value.value.toFixed(2)) } : amount;
+  const round = (value: number) => ({ ok: true as const, value: Number(value.toFixed(2)) });
+  if (unit === "°C") {
+    const setting = parseOvenSetting(text);
+    return setting.ok ? round(toStillC(setting.value)) : setting;
+  }
+  const amount = parseAmount(text, { dimension: "length", bareUnit: "mm", system: "metric" });
+  return amount.ok ? round(amount.value.value) : amount;
 }
