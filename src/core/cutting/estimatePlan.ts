@@ -29,16 +29,20 @@ export interface PlanSketch {
 
 const MM2_PER_M2 = 1e6;
 
-/** What a first rolling gives, re-rolls included as long as the demand is not met and the dough allows. */
+/**
+ * What a first rolling gives, re-rolls included as long as the demand is not met and the dough allows.
+ * @param looseMm2 - Dough that the first rolling leaves unrolled; it joins the trim.
+ */
 export function estimatePlan(
   request: CutRequest,
   menu: readonly MenuSheet[],
   firstRolling: readonly SheetRun[],
+  looseMm2 = 0,
 ): PlanSketch {
   const blankMm2 = computeAreaMm2(request.outline);
   const times = request.handTimes;
   const first = sumRuns(request, firstRolling);
-  const doughMm2 = first.areaMm2;
+  const doughMm2 = first.areaMm2 + looseMm2;
   let { count, handMin } = first;
   let trimMm2 = doughMm2 - count * blankMm2;
   const rerollSketches: RerollSketch[] = [];
@@ -69,7 +73,7 @@ export function estimatePlan(
 }
 
 /** Sheets for `wanted` cuts out of so much dough: the largest that fit, the last no larger than needed. */
-function rollOut(menu: readonly MenuSheet[], areaMm2: number, wanted: number): SheetRun[] {
+export function rollOut(menu: readonly MenuSheet[], areaMm2: number, wanted: number): SheetRun[] {
   const runs: SheetRun[] = [];
   let leftMm2 = areaMm2;
   let missing = wanted;

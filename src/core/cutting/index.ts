@@ -4,3 +4,14 @@ export type { CutAim, CutFault, CutPlan, CutRequest, CutSheet, Reroll } from "./
 export { craftHandTimes, type CuttingHandTimes } from "./handTimes";
 export { boundCount, layOutRows, type Layout, type LayoutFault, type LayoutRequest } from "./layout";
 export type { Placement, Row, RowPattern, RowStyle } from "./rowPattern";
+export {
+  computeYield,
+  findThicknessFor,
+  planYield,
+  RAGGED_SPREAD_MM,
+  THICKNESS_SPREAD_MM,
+  type ThicknessSpan,
+  type Yield,
+  type YieldRequest,
+} from "./computeYield";
+export { searchTightDiscs, type TightProgress, type TightRequest } from "./tightDiscs";

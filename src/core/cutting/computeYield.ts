@@ -1,0 +1,136 @@
+import { requireNotNegative, requirePositive } from "../require";
+import type { CutRequest } from "./cutPlan";
+import { estimatePlan, rollOut, type PlanSketch, type SheetRun } from "./estimatePlan";
+import { realizePlan } from "./realizePlan";
+import type { CutPlan } from "./cutPlan";
+import { listSheetMenu, type MenuSheet } from "./sheetMenu";
+
+/** Dough there is, and how it is rolled and cut; the demand is what it will make. */
+export type YieldRequest = Omit<CutRequest, "demand" | "pinnedSheet"> & { readonly doughG: number };
+
+/** How many cuts a dough makes: as rolled to the figure, and between which counts a hand lands. */
+export interface Yield {
+  readonly count: number;
+  /** Of these, from the first rolling. */
+  readonly firstCount: number;
+  readonly lowCount: number;
+  readonly highCount: number;
+}
+
+/** Two in three sheets rolled by hand, without guides, are within so much of the thickness meant, mm. */
+export const THICKNESS_SPREAD_MM = 0.2;
+/** And lose so much more or less at the ragged edge, mm. */
+export const RAGGED_SPREAD_MM = 3;
+
+/**
+ * How many this dough makes: the most over every size of sheet the baker may roll, the rest of the dough in smaller
+ * ones, what is left rolled again with the trim. The range comes from rolling thicker with more ragged edge, and
+ * thinner with less.
+ * @throws {RangeError} If a size is not above 0, or web or margin below 0.
+ */
+export function computeYield(request: YieldRequest): Yield {
+  requireNotNegative("doughG", request.doughG);
+  const sketch = findMost(request, request.thicknessMm, request.marginMm);
+  const low = findMost(
+    request,
+    request.thicknessMm + THICKNESS_SPREAD_MM,
+    request.marginMm + RAGGED_SPREAD_MM,
+  );
+  const high = findMost(
+    request,
+    Math.max(request.thicknessMm - THICKNESS_SPREAD_MM, request.thicknessMm / 2),
+    Math.max(request.marginMm - RAGGED_SPREAD_MM, 0),
+  );
+  const first = sketch?.firstRolling.reduce((sum, { entry, copies }) => sum + entry.count * copies, 0) ?? 0;
+  const count = sketch?.count ?? 0;
+  return {
+    count,
+    firstCount: first,
+    lowCount: Math.min(low?.count ?? 0, count),
+    highCount: Math.max(high?.count ?? 0, count),
+  };
+}
+
+/** The sheets behind {@link computeYield}, with placed cuts; null if not one fits. */
+export function planYield(request: YieldRequest): CutPlan | null {
+  const sketch = findMost(request, request.thicknessMm, request.marginMm);
+  if (!sketch || sketch.count === 0) return null;
+  return realizePlan({ ...request, demand: sketch.count, pinnedSheet: null }, sketch);
+}
+
+/** Menus are the dear part and do not depend on the thickness: a table asks for each of them many times. */
+const menus = new Map<string, readonly MenuSheet[]>();
+const MOST_MENUS = 60;
+
+function findMenu({ outline, webMm, sheetLimit }: YieldRequest, marginMm: number): readonly MenuSheet[] {
+  const key = JSON.stringify([outline, webMm, sheetLimit, marginMm]);
+  const known = menus.get(key);
+  if (known) return known;
+  if (menus.size >= MOST_MENUS) menus.clear();
+  const menu = listSheetMenu(outline, webMm, marginMm, sheetLimit);
+  menus.set(key, menu);
+  return menu;
+}
+
+const MM2_PER_ML_AT_1_MM = 1000;
+
+function findMost(request: YieldRequest, thicknessMm: number, marginMm: number): PlanSketch | null {
+  requirePositive("thicknessMm", thicknessMm);
+  requirePositive("densityGPerMl", request.densityGPerMl);
+  const menu = findMenu(request, marginMm);
+  const areaMm2 = (request.doughG / (thicknessMm * request.densityGPerMl)) * MM2_PER_ML_AT_1_MM;
+  const open = { ...request, thicknessMm, marginMm, demand: Infinity, pinnedSheet: null };
+  let best: PlanSketch | null = null;
+  for (const entry of menu) {
+    if (entry.areaMm2 > areaMm2) break;
+    const copies = Math.floor(areaMm2 / entry.areaMm2);
+    const restMm2 = areaMm2 - copies * entry.areaMm2;
+    const runs: SheetRun[] = [{ entry, copies }, ...rollOut(menu, restMm2, Infinity)];
+    const rolledMm2 = runs.reduce((sum, run) => sum + run.entry.areaMm2 * run.copies, 0);
+    const sketch = estimatePlan(open, menu, runs, areaMm2 - rolledMm2);
+    if (
+      !best ||
+      sketch.count > best.count ||
+      (sketch.count === best.count && sketch.handMin < best.handMin)
+    ) {
+      best = sketch;
+    }
+  }
+  return best;
+}
+
+/** A thickness span in which a cutter gives exactly the wanted count. */
+export interface ThicknessSpan {
+  readonly fromMm: number;
+  readonly toMm: number;
+}
+
+/** Finest step a pin with guides can be set to, mm. */
+const THICKNESS_STEP_MM = 0.1;
+
+/**
+ * Thicknesses within the span at which the dough gives exactly `count` cuts.
+ * @returns The widest unbroken span found, or null.
+ */
+export function findThicknessFor(
+  request: YieldRequest,
+  count: number,
+  within: ThicknessSpan,
+): ThicknessSpan | null {
+  let best: ThicknessSpan | null = null;
+  let open: number | null = null;
+  const close = (lastMm: number) => {
+    if (open !== null && (!best || lastMm - open > best.toMm - best.fromMm))
+      best = { fromMm: open, toMm: lastMm };
+    open = null;
+  };
+  const steps = Math.round((within.toMm - within.fromMm) / THICKNESS_STEP_MM);
+  const at = (i: number) => Number((within.fromMm + i * THICKNESS_STEP_MM).toFixed(2));
+  for (let i = 0; i <= steps; i++) {
+    const isExact = findMost(request, at(i), request.marginMm)?.count === count;
+    if (isExact) open ??= at(i);
+    else close(at(i - 1));
+  }
+  close(at(steps));
+  return best;
+}

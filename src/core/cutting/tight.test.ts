@@ -1,0 +1,152 @@
+import fc from "fast-check";
+import {
+  computeYield,
+  findThicknessFor,
+  planCuts,
+  planYield,
+  searchTightDiscs,
+  craftHandTimes,
+  type TightProgress,
+  type YieldRequest,
+} from ".";
+
+/**
+ * Largest least distance of n points in the unit square, best known (n = 2–9 and some others are proven).
+ * @see Szabó, Markót, Csendes, Specht, Casado & García, New Approaches to Circle Packing in a Square (2007), table 1.
+ */
+const bestKnown: readonly (readonly [number, number])[] = [
+  [5, 0.707106781187],
+  [7, 0.535898384862],
+  [8, 0.517638090205],
+  [10, 0.421279543984],
+  [11, 0.398207310237],
+  [13, 0.366096007696],
+  [14, 0.348915260374],
+  [17, 0.3061539853],
+  [20, 0.286611652352],
+  [21, 0.271812255359],
+  [24, 0.25433309503],
+  [30, 0.224502964531],
+];
+
+/** Runs a search until it is done or has made so many attempts. */
+function search(
+  request: Parameters<typeof searchTightDiscs>[0],
+  attempts: number,
+  enough = Infinity,
+): TightProgress {
+  const turns = searchTightDiscs(request);
+  for (;;) {
+    const { value, done } = turns.next();
+    if (done || value.attempts >= attempts || value.placements.length >= enough) return value;
+  }
+}
+
+/** Independent of the search: no two nearer than allowed, all inside the ragged edge. */
+function check({ placements }: TightProgress, request: Parameters<typeof searchTightDiscs>[0]): void {
+  const { sheet, diameterMm, webMm, marginMm } = request;
+  const rim = marginMm + diameterMm / 2 - 2e-6;
+  placements.forEach(({ xMm, yMm }, i) => {
+    expect(Math.min(xMm, yMm)).toBeGreaterThanOrEqual(rim);
+    expect(xMm).toBeLessThanOrEqual(sheet.widthMm - rim);
+    expect(yMm).toBeLessThanOrEqual(sheet.heightMm - rim);
+    for (const other of placements.slice(i + 1)) {
+      expect(Math.hypot(xMm - other.xMm, yMm - other.yMm)).toBeGreaterThanOrEqual(diameterMm + webMm - 2e-6);
+    }
+  });
+}
+
+test("the best known counts of equal circles in a square are reached", () => {
+  for (const [count, distance] of bestKnown) {
+    // Rounded up by a ten-millionth, since the table is rounded too.
+    const sideMm = 100 * (1 + 1 / distance) * (1 + 1e-7);
+    const request = {
+      diameterMm: 100,
+      sheet: { widthMm: sideMm, heightMm: sideMm },
+      webMm: 0,
+      marginMm: 0,
+      seed: 1,
+    };
+    const found = search(request, 1500, count);
+    expect([count, found.placements.length]).toEqual([count, count]);
+    check(found, request);
+  }
+});
+
+test("on any sheet: never fewer than rows, never more than the bound, nothing overlaps, the seed repeats", () => {
+  const length = (min: number, max: number) => fc.integer({ min, max });
+  fc.assert(
+    fc.property(
+      length(40, 120),
+      length(150, 420),
+      length(150, 420),
+      length(0, 6),
+      length(0, 12),
+      (d, w, h, webMm, marginMm) => {
+        const request = { diameterMm: d, sheet: { widthMm: w, heightMm: h }, webMm, marginMm, seed: 3 };
+        const found = search(request, 6);
+        expect(found.placements.length).toBeGreaterThanOrEqual(found.rowsCount);
+        expect(found.placements.length).toBeLessThanOrEqual(found.upperBound);
+        check(found, request);
+        expect(search(request, 6)).toEqual(found);
+      },
+    ),
+    { numRuns: 25 },
+  );
+});
+
+const base: YieldRequest = {
+  doughG: 3000,
+  outline: { kind: "disc", diameterMm: 90 },
+  thicknessMm: 3.5,
+  densityGPerMl: 1.2,
+  webMm: 2,
+  marginMm: 8,
+  sheetLimit: { widthMm: 620, heightMm: 430 },
+  rerollLimit: 2,
+  rerollLossShare: 0.02,
+  handTimes: craftHandTimes,
+};
+
+test("what a dough makes needs no more dough than there is, and a plan for so many agrees", () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 150, max: 6000 }),
+      fc.integer({ min: 0, max: 2 }),
+      (doughG, rerollLimit) => {
+        const request = { ...base, doughG, rerollLimit };
+        const { count, lowCount, highCount, firstCount } = computeYield(request);
+        expect(lowCount).toBeLessThanOrEqual(count);
+        expect(highCount).toBeGreaterThanOrEqual(count);
+        expect(firstCount).toBeLessThanOrEqual(count);
+        const plan = planYield(request);
+        expect(plan?.count ?? 0).toBe(count);
+        if (!plan) return;
+        expect(plan.doughG).toBeCloseTo(doughG, 6);
+        expect(Math.abs(plan.doughG - plan.blanksG - plan.trimLeftG - plan.lossG)).toBeLessThan(
+          1e-9 * doughG,
+        );
+        // Asked the other way round, so many cuts ask for about that dough: no more than the slack of the answers.
+        const asked = planCuts({ ...base, rerollLimit, demand: count, pinnedSheet: null });
+        if (asked.ok) expect(asked.value.leastDough.doughG).toBeLessThan(doughG * 1.06);
+      },
+    ),
+    { numRuns: 40 },
+  );
+});
+
+test("thinner makes more; a thickness for an exact count gives it; too little dough makes none", () => {
+  const at = (thicknessMm: number) => computeYield({ ...base, thicknessMm }).count;
+  expect([5, 4, 3, 2].map(at)).toEqual([5, 4, 3, 2].map(at).toSorted((a, b) => a - b));
+  const wanted = at(3.3);
+  const span = findThicknessFor(base, wanted, { fromMm: 2, toMm: 6 })!;
+  expect(span.fromMm).toBeLessThanOrEqual(3.3);
+  for (const thicknessMm of [span.fromMm, span.toMm]) expect(at(thicknessMm)).toBe(wanted);
+  expect(findThicknessFor(base, 4000, { fromMm: 2, toMm: 6 })).toBeNull();
+  expect(computeYield({ ...base, doughG: 10 })).toEqual({
+    count: 0,
+    firstCount: 0,
+    lowCount: 0,
+    highCount: 0,
+  });
+});

@@ -1,0 +1,118 @@
+import { requireNotNegative, requirePositive } from "../require";
+import type { BoxMm } from "../shape";
+import { findBestDiscRows } from "./discRows";
+import { minimiseOverlap } from "./minimiseOverlap";
+import { placePattern, type Placement } from "./rowPattern";
+import { createRandom } from "../seededRandom";
+import { boundCount } from "./layout";
+import { FIT_TOLERANCE_MM } from "./tolerance";
+
+export interface TightRequest {
+  readonly diameterMm: number;
+  readonly sheet: BoxMm;
+  /** Least dough between two cuts, ≥ 0. */
+  readonly webMm: number;
+  /** Ragged edge lost all round, ≥ 0. */
+  readonly marginMm: number;
+  /** The same seed gives the same search. */
+  readonly seed: number;
+}
+
+/** How far a search has come. */
+export interface TightProgress {
+  readonly attempts: number;
+  /** Cuts on the sheet, mm from its top left corner, row by row from the top. At least as many as rows give. */
+  readonly placements: readonly Placement[];
+  readonly rowsCount: number;
+  /** No arrangement whatever can hold more. */
+  readonly upperBound: number;
+  /** The bound is reached: there is nothing left to look for. */
+  readonly isProven: boolean;
+}
+
+/** How far a shaken centre moves, as a share of the spacing. */
+const SHAKE_SHARE = 0.4;
+/** Moves from one jam that bring nothing before the search begins anew elsewhere. */
+const PATIENCE = 24;
+/** Of the moves, so many throw one centre somewhere else; the others shake all of them. */
+const THROW_SHARE = 0.6;
+
+/**
+ * Looks for one disc more than the best so far, again and again: centres are thrown on the sheet and pushed apart;
+ * from the jam that leaves, one centre is thrown elsewhere or all are shaken, and what overlaps less is kept, until no
+ * two are nearer than diameter + web (monotonic basin hopping). Anytime: each turn of the generator is one attempt,
+ * and what it yields is whole. The caller keeps the clock.
+ * @see Grosso, Jamali, Locatelli & Schoen, Solving the problem of packing equal and unequal circles in a circular
+ * container, J. Global Optimization 47 (2010), for the hopping.
+ * @throws {RangeError} If a size is not finite or not above 0.
+ */
+export function* searchTightDiscs(request: TightRequest): Generator<TightProgress, TightProgress> {
+  const { diameterMm, sheet, webMm, marginMm, seed } = request;
+  requirePositive("diameterMm", diameterMm);
+  requirePositive("sheet width", sheet.widthMm);
+  requirePositive("sheet height", sheet.heightMm);
+  requireNotNegative("webMm", webMm);
+  requireNotNegative("marginMm", marginMm);
+  const usable = { widthMm: sheet.widthMm - 2 * marginMm, heightMm: sheet.heightMm - 2 * marginMm };
+  const rows = findBestDiscRows(diameterMm, usable, webMm);
+  const upperBound = Math.max(boundCount({ kind: "disc", diameterMm }, usable, webMm), rows.count);
+  const random = createRandom(seed);
+  const spacingMm = diameterMm + webMm;
+  // Centres live in a smaller rectangle, from its own corner.
+  const room = { widthMm: usable.widthMm - diameterMm, heightMm: usable.heightMm - diameterMm };
+  const offsetMm = marginMm + diameterMm / 2;
+  let best: Placement[] = placePattern(rows, marginMm);
+  const report = (attempts: number): TightProgress => ({
+    attempts,
+    placements: best,
+    rowsCount: rows.count,
+    upperBound,
+    isProven: best.length >= upperBound,
+  });
+  let jam: { centres: Float64Array; overlap: number; failures: number } | null = null;
+  let attempts = 0;
+  while (best.length < upperBound && rows.count > 0) {
+    attempts++;
+    const centres: Float64Array = jam
+      ? hop(jam.centres, room, spacingMm, random)
+      : throwCentres(best.length + 1, room, random);
+    const overlap = minimiseOverlap(centres, room, spacingMm, FIT_TOLERANCE_MM);
+    if (overlap === 0) {
+      best = toPlacements(centres, offsetMm, diameterMm);
+      jam = null;
+    } else if (!jam || overlap < jam.overlap) jam = { centres, overlap, failures: 0 };
+    else if (++jam.failures > PATIENCE) jam = null;
+    yield report(attempts);
+  }
+  return report(attempts);
+}
+
+function throwCentres(count: number, room: BoxMm, random: () => number): Float64Array {
+  return Float64Array.from(
+    { length: 2 * count },
+    (_, i) => random() * (i % 2 === 0 ? room.widthMm : room.heightMm),
+  );
+}
+
+/** A jam moved on: one centre thrown elsewhere, or all of them shaken. */
+function hop(from: Float64Array, room: BoxMm, spacingMm: number, random: () => number): Float64Array {
+  const centres = from.slice();
+  if (random() < THROW_SHARE) {
+    const i = 2 * Math.floor((random() * centres.length) / 2);
+    centres[i] = random() * room.widthMm;
+    centres[i + 1] = random() * room.heightMm;
+    return centres;
+  }
+  return centres.map((value) => value + (random() - 0.5) * 2 * SHAKE_SHARE * spacingMm);
+}
+
+/** Centres in the order a hand cuts them: bands as high as half a disc from the top, left to right. */
+function toPlacements(centres: Float64Array, offsetMm: number, diameterMm: number): Placement[] {
+  const placements = Array.from({ length: centres.length / 2 }, (_, i) => ({
+    xMm: centres[2 * i]! + offsetMm,
+    yMm: centres[2 * i + 1]! + offsetMm,
+    turned: false,
+  }));
+  const band = ({ yMm }: Placement) => Math.floor(yMm / (diameterMm / 2));
+  return placements.sort((a, b) => band(a) - band(b) || a.xMm - b.xMm);
+}
