@@ -1,10 +1,20 @@
+import { inflateSync } from "node:zlib";
 import fc from "fast-check";
+import { layOutRows } from "@/core/cutting";
 import { standardIngredients } from "@/core/formula";
 import { starterFormulas } from "@/demo";
 import { firstKitchen } from "@/schemas/firstKitchen";
 import type { Formula } from "@/schemas/model";
 import { validateFormula } from "@/schemas/validate";
-import { readFormulaFile, toFormulaCsv, toRecipeJsonLd } from ".";
+import {
+  readFormulaFile,
+  toFormulaCsv,
+  toRecipeJsonLd,
+  toTemplateDxf,
+  toTemplatePdf,
+  toTemplateSvg,
+  type CutTemplate,
+} from ".";
 
 const rule = { ...firstKitchen, ingredients: standardIngredients };
 
@@ -75,7 +85,74 @@ test.each([
   ["\u0000\u0001PK", "no text"],
   ["hello there", "No line has an amount"],
   ["row,name\nfigure,kind,{", "does not read"],
-  ["x".repeat(100_001), "1 too many"],
-])("%.20p is refused with a reason", (text, reason) =>
+  ["long ".repeat(20_001), "5 too many"],
+])("%p is refused with a reason", (text, reason) =>
   expect(readFormulaFile(text, rule)).toEqual({ ok: false, failure: expect.stringContaining(reason) }),
 );
+
+describe("a template at true size", () => {
+  const outline = { kind: "disc", diameterMm: 90 } as const;
+  const sheet = { widthMm: 420, heightMm: 310 };
+  const layout = layOutRows({ outline, sheet, webMm: 2, marginMm: 8 });
+  if (!layout.ok) throw new Error(layout.failure.message);
+  const template: CutTemplate = {
+    title: "Moons & <more>",
+    sheet,
+    outline,
+    placements: layout.value.placements,
+  };
+
+  test("SVG: one user unit is a millimetre, and the title is harmless", () => {
+    const svg = toTemplateSvg(template);
+    const [, width, box] = /width="([\d.]+)mm".*viewBox="([^"]+)"/.exec(svg)!;
+    expect(Number(width)).toBe(Number(box!.split(" ")[2]));
+    const radii = [...svg.matchAll(/<circle [^>]*r="([\d.]+)"/g)].map(([, radius]) => Number(radius));
+    expect(radii).toEqual(Array.from({ length: layout.value.count }, () => 45));
+    expect(svg).toContain("h100 m0,-2");
+    expect(svg).not.toContain("<more>");
+  });
+
+  test("DXF: in millimetres, a circle a cut, where they lie", () => {
+    const pairs = toTemplateDxf(template).split(/\r?\n/);
+    const unit = pairs.indexOf("$INSUNITS");
+    expect(pairs[unit + 2]!.trim()).toBe("4"); // 4 is millimetres
+    const circles = pairs.filter((line) => line === "CIRCLE").length;
+    expect(circles).toBe(layout.value.count);
+    const first = pairs.indexOf("CIRCLE");
+    const value = (code: string) =>
+      Number(pairs[pairs.findIndex((line, i) => i > first && line.trim() === code) + 1]);
+    const [placement] = layout.value.placements;
+    expect([value("10"), value("20"), value("40")]).toEqual([placement!.xMm, 310 - placement!.yMm, 45]);
+  });
+
+  test.each([
+    ["a4", 210, 297, 3, 2],
+    ["letter", 215.9, 279.4, 3, 2],
+  ] as const)(
+    "PDF on %s: pages of that size, a bar of 100 mm on each",
+    async (paper, widthMm, heightMm, columns, rows) => {
+      const bytes = Buffer.from(await toTemplatePdf(template, paper));
+      const text = bytes.toString("latin1");
+      const streams = [...text.matchAll(/stream\r?\n/g)].flatMap(({ index, 0: mark }) => {
+        const from = index + mark.length;
+        try {
+          return [inflateSync(bytes.subarray(from, text.indexOf("endstream", from))).toString("latin1")];
+        } catch {
+          return [];
+        }
+      });
+      const pages = streams.filter((stream) => stream.includes(" l"));
+      expect(pages).toHaveLength(columns * rows);
+      const objects = streams.join("\n") + text;
+      const [, w, h] = /\/MediaBox \[ ?0 0 ([\d.]+) ([\d.]+)/.exec(objects)!;
+      expect(Number(w) / (72 / 25.4)).toBeCloseTo(widthMm, 3);
+      expect(Number(h) / (72 / 25.4)).toBeCloseTo(heightMm, 3);
+      for (const page of pages) {
+        const bars = [...page.matchAll(/([\d.]+) ([\d.]+) m\n([\d.]+) ([\d.]+) l\nS/g)].map(
+          ([, x1, y1, x2, y2]) => Math.hypot(Number(x2) - Number(x1), Number(y2) - Number(y1)) / (72 / 25.4),
+        );
+        expect(bars.some((lengthMm) => Math.abs(lengthMm - 100) < 0.01)).toBe(true);
+      }
+    },
+  );
+});

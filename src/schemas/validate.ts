@@ -2,9 +2,10 @@ import Joi from "joi";
 import { fail, ok, type Result } from "@/core/result";
 import { firstKitchen } from "./firstKitchen";
 import type { DayBook, Formula } from "./model";
-import { MAX_RECORDS } from "./limits";
+import { formulaLimits, MAX_RECORDS, orderLimits, pieceLimits, weighingLimits } from "./limits";
 import { recordKinds, type RecordChange } from "./recordKinds";
-import { boxSchema, calendarDate, outlineSchema, recordSchemas } from "./records";
+import { boxSchema, calendarDate, outlineSchema, quantity, recordSchemas, whole } from "./records";
+import type { CutRequest, Placement, YieldRequest } from "@/core/cutting";
 import type { BoxMm, Outline } from "@/core/shape";
 
 /** One thing wrong in a document: where (`pieces.0.marginMm`), what, and what would do. */
@@ -100,20 +101,124 @@ export function validateDayBook(value: unknown): Result<DayBook, Fault[]> {
 }
 
 export interface LayoutDocument {
+  readonly mode: "rows" | "tight";
   readonly outline: Outline;
   readonly sheet: BoxMm;
   readonly webMm: number;
   readonly marginMm: number;
+  /** Tight only: how long to search, ms, and from which seed. */
+  readonly budgetMs: number;
+  readonly seed: number;
 }
 
-const layoutSchema = Joi.object({
+/** Longest search one request may ask for, ms. */
+export const MAX_BUDGET_MS = 10_000;
+const DEFAULT_BUDGET_MS = 1000;
+
+const onSheet = {
   outline: outlineSchema,
-  sheet: boxSchema.required(),
   webMm: Joi.number().min(0).max(100).default(0),
   marginMm: Joi.number().min(0).max(200).default(0),
-}).required();
+};
+const layoutSchema = Joi.object({
+  mode: Joi.valid("rows", "tight").default("rows"),
+  ...onSheet,
+  sheet: boxSchema.required(),
+  budgetMs: Joi.number().integer().min(1).max(MAX_BUDGET_MS).default(DEFAULT_BUDGET_MS),
+  seed: Joi.number()
+    .integer()
+    .min(0)
+    .max(2 ** 32 - 1)
+    .default(1),
+})
+  .required()
+  .custom((document: LayoutDocument, helpers) =>
+    document.mode === "tight" && document.outline.kind !== "disc"
+      ? helpers.message({ custom: "Only rounds can be laid tight so far. Ask for rows." })
+      : document,
+  );
 
 /** A sheet and what to cut from it, as the API takes it. */
 export function validateLayout(value: unknown): Result<LayoutDocument, Fault[]> {
   return validate(layoutSchema, value);
+}
+
+export interface TemplateDocument extends LayoutDocument {
+  readonly title: string;
+  readonly form: "pdf" | "svg" | "dxf";
+  readonly paper: "a4" | "letter";
+}
+
+const templateSchema = (layoutSchema as Joi.ObjectSchema).keys({
+  title: Joi.string().trim().min(1).max(80).default("Cut template"),
+  form: Joi.valid("pdf", "svg", "dxf").required(),
+  paper: Joi.valid("a4", "letter").default("a4"),
+});
+
+/** A sheet, what to cut from it, and the form its template is wanted in. */
+export function validateTemplate(value: unknown): Result<TemplateDocument, Fault[]> {
+  return validate(templateSchema, value);
+}
+
+export interface PlacedTemplateDocument {
+  readonly title: string;
+  readonly form: TemplateDocument["form"];
+  readonly paper: TemplateDocument["paper"];
+  readonly outline: Outline;
+  readonly sheet: BoxMm;
+  readonly placements: readonly Placement[];
+}
+
+/** Most cuts on one sheet: thimbles on the largest bench. */
+const MAX_PLACEMENTS = 5000;
+const placedTemplateSchema = Joi.object({
+  title: Joi.string().trim().min(1).max(120).required(),
+  form: Joi.valid("pdf", "svg", "dxf").required(),
+  paper: Joi.valid("a4", "letter").required(),
+  outline: outlineSchema,
+  sheet: boxSchema.required(),
+  placements: Joi.array()
+    .items(
+      Joi.object({
+        xMm: Joi.number().min(0).max(5000).required(),
+        yMm: Joi.number().min(0).max(5000).required(),
+        turned: Joi.boolean().required(),
+      }),
+    )
+    .max(MAX_PLACEMENTS)
+    .required(),
+}).required();
+
+/** Cuts placed by a screen, to be written as a template. */
+export function validatePlacedTemplate(value: unknown): Result<PlacedTemplateDocument, Fault[]> {
+  return validate(placedTemplateSchema, value);
+}
+
+const rolledSchema = {
+  ...onSheet,
+  thicknessMm: quantity(pieceLimits.thicknessMm),
+  densityGPerMl: quantity(formulaLimits.densityGPerMl),
+  sheetLimit: boxSchema.required(),
+  rerollLimit: whole(formulaLimits.rerollLimit),
+  rerollLossShare: quantity(formulaLimits.rerollLossShare),
+};
+
+export type CutPlanDocument = Omit<CutRequest, "handTimes">;
+const cutPlanSchema = Joi.object({
+  ...rolledSchema,
+  demand: whole(orderLimits.count),
+  pinnedSheet: boxSchema.allow(null).default(null),
+}).required();
+
+/** So many cuts and how they are rolled. */
+export function validateCutPlan(value: unknown): Result<CutPlanDocument, Fault[]> {
+  return validate(cutPlanSchema, value);
+}
+
+export type YieldDocument = Omit<YieldRequest, "handTimes">;
+const yieldSchema = Joi.object({ ...rolledSchema, doughG: quantity(weighingLimits.mixG) }).required();
+
+/** So much dough and how it is rolled. */
+export function validateYield(value: unknown): Result<YieldDocument, Fault[]> {
+  return validate(yieldSchema, value);
 }

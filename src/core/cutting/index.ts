@@ -15,3 +15,4 @@ export {
   type YieldRequest,
 } from "./computeYield";
 export { searchTightDiscs, type TightProgress, type TightRequest } from "./tightDiscs";
+export { tabulateYield, type YieldRow, type YieldTable, type YieldTableRequest } from "./tabulateYield";

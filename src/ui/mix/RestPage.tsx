@@ -8,14 +8,15 @@ import { toReadinessRequest, type Kitchen } from "@/core/plan";
 import { formatDuration, formatMass } from "@/core/units";
 import { formulaLimits, kitchenLimits, larderLimits, pieceLimits } from "@/schemas/limits";
 import { pickRecords } from "@/schemas/toDayBook";
+import { createHeatClient } from "@/workers/createHeatClient";
 import { useBench } from "../bench/BenchProvider";
+import { useLatest } from "../bench/useLatest";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { StationLayout } from "../controls/StationLayout";
 import { restNames, shapeNames } from "../formula/words";
 import { toOptions } from "../controls/Select";
 import { TemperatureChart } from "./TemperatureChart";
-import { useReadiness } from "./useReadiness";
 
 /** Mass looked at where the day divides nothing of this dough, g. */
 const USUAL_PIECE_G = 600;
@@ -52,7 +53,8 @@ function DoughRest({ dough }: { readonly dough: Dough }) {
   const request = composition
     ? { ...toReadinessRequest(dough, body, composition, book.kitchen, sheetMm), turned: true }
     : null;
-  const { readiness, isBusy, fault } = useReadiness(request);
+  const { answer, isBusy, fault } = useLatest(request, createHeatClient);
+  const readiness = answer?.output;
   const saveKitchen = (fields: Partial<Kitchen>) =>
     edit([{ kind: "kitchen", id: book.kitchen.id, record: { ...book.kitchen, ...fields } }]);
   const saveDough = (fields: Partial<Dough>) =>

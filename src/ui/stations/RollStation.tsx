@@ -1,6 +1,8 @@
 "use client";
 
-import { useState } from "react";
+import { Maximize } from "lucide-react";
+import Link from "next/link";
+import { useRef, useState } from "react";
 import type { CutAim, CutSheet, Layout } from "@/core/cutting";
 import type { CutPrice, PiecePlan } from "@/core/plan";
 import type { BoxMm } from "@/core/shape";
@@ -17,6 +19,7 @@ import { StationLayout } from "../controls/StationLayout";
 import { Why } from "../controls/Why";
 import { SheetDrawing } from "../drawings/SheetDrawing";
 import { SheetThumb } from "../drawings/SheetThumb";
+import { TemplateDialog } from "../cutting/TemplateDialog";
 import { CutSizeDials } from "./CutSizeDials";
 import { pieceLimits } from "@/schemas/limits";
 
@@ -35,6 +38,9 @@ export function RollStation() {
 
 function Surface({ line }: { readonly line: PiecePlan }) {
   const [chosen, setChosen] = useState(0);
+  const [printing, setPrinting] = useState(false);
+  const screen = useRef<HTMLDivElement>(null);
+  const date = useBench((state) => state.date);
   const bench = useBench((state) => state.book.bench);
   const { editPiece } = usePieceEdit(line.piece);
   const { sheets } = line.cut;
@@ -54,9 +60,37 @@ function Surface({ line }: { readonly line: PiecePlan }) {
   const limit = { widthMm: bench.sheetMaxWidthMm, heightMm: bench.sheetMaxDepthMm };
   const pin = (pinnedSheet: BoxMm) => editPiece({ cutAim: "pinned", pinnedSheet });
   return (
-    <div className="flex h-full flex-col gap-2">
-      <PieceTabs />
+    <div ref={screen} className="board flex h-full flex-col gap-2 fullscreen:p-6">
+      <div className="flex flex-wrap items-center gap-2">
+        <PieceTabs />
+        <span className="ml-auto flex gap-2">
+          <Link className="btn touch" href={`/day/${date}/yield`}>
+            How many?
+          </Link>
+          <button type="button" className="btn touch" onClick={() => setPrinting(true)}>
+            Template
+          </button>
+          <button
+            type="button"
+            className="btn touch px-3"
+            aria-label="Full screen, and back"
+            onClick={() => void toggleFullScreen(screen.current)}
+          >
+            <Maximize size={20} aria-hidden />
+          </button>
+        </span>
+      </div>
       <ProblemList station="roll" />
+      <TemplateDialog
+        key={`${line.piece.id} ${index} ${sheet.layout.sheet.widthMm} ${sheet.layout.sheet.heightMm}`}
+        open={printing}
+        onClose={() => setPrinting(false)}
+        title={`${line.piece.name}, sheet ${index + 1}`}
+        layout={sheet.layout}
+        outline={line.piece.cut}
+        webMm={line.piece.webMm}
+        raggedMm={line.piece.raggedMm}
+      />
       <div className="grid min-h-0 flex-1 gap-4 md:grid-cols-[minmax(0,1fr)_250px]">
         <SheetDrawing
           layout={sheet.layout}
@@ -83,6 +117,12 @@ function Surface({ line }: { readonly line: PiecePlan }) {
       </div>
     </div>
   );
+}
+
+/** The sheet alone on the tablet, or back; where a browser has no full screen nothing happens. */
+async function toggleFullScreen(element: HTMLElement | null): Promise<void> {
+  if (document.fullscreenElement) await document.exitFullscreen();
+  else await element?.requestFullscreen?.();
 }
 
 function SheetFacts({

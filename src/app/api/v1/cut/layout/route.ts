@@ -1,5 +1,5 @@
-import { layOutRows } from "@/core/cutting";
 import { validateLayout } from "@/schemas/validate";
+import { layOut } from "../../../layOut";
 import { readJson, refuse } from "../../../readJson";
 
 /** Sheet, outline, web and margin in; count, placements and bound out. */
@@ -8,8 +8,6 @@ export async function POST(request: Request): Promise<Response> {
   if (!body.ok) return body.failure;
   const document = validateLayout(body.value);
   if (!document.ok) return refuse(document.failure);
-  const layout = layOutRows(document.value);
-  return layout.ok
-    ? Response.json(layout.value)
-    : refuse([{ path: "sheet", message: layout.failure.message }]);
+  const layout = layOut(document.value);
+  return layout.ok ? Response.json(layout.value) : refuse([{ path: "sheet", message: layout.failure }]);
 }

@@ -1,0 +1,31 @@
+import { layOutRows, searchTightDiscs, type Placement } from "@/core/cutting";
+import { fail, ok, type Result } from "@/core/result";
+import { computeAreaMm2 } from "@/core/shape";
+import type { LayoutDocument } from "@/schemas/validate";
+
+/** A layout as the API gives it, whichever way it was found. */
+export interface LaidOut {
+  readonly sheet: LayoutDocument["sheet"];
+  readonly count: number;
+  readonly upperBound: number;
+  readonly usedShare: number;
+  readonly placements: readonly Placement[];
+}
+
+/** Lays out by rows, or searches tight within the document's budget. @returns A sentence if not one fits. */
+export function layOut(document: LayoutDocument): Result<LaidOut, string> {
+  const rows = layOutRows(document);
+  if (!rows.ok) return fail(rows.failure.message);
+  const { outline, sheet } = document;
+  if (document.mode === "rows" || outline.kind !== "disc") return ok(rows.value);
+  const deadline = performance.now() + document.budgetMs;
+  let best: readonly Placement[] = rows.value.placements;
+  let { upperBound } = rows.value;
+  for (const progress of searchTightDiscs({ ...document, diameterMm: outline.diameterMm })) {
+    best = progress.placements;
+    upperBound = progress.upperBound;
+    if (performance.now() >= deadline) break;
+  }
+  const usedShare = (best.length * computeAreaMm2(outline)) / (sheet.widthMm * sheet.heightMm);
+  return ok({ sheet, count: best.length, upperBound, usedShare, placements: best });
+}

@@ -1,0 +1,22 @@
+import { toTemplateDxf, toTemplatePdf, toTemplateSvg, type CutTemplate, type Paper } from "@/formats";
+
+export interface TemplateForm {
+  readonly form: "pdf" | "svg" | "dxf";
+  readonly paper: Paper;
+}
+
+/** A template as a file to keep. */
+export async function writeTemplate(template: CutTemplate, { form, paper }: TemplateForm): Promise<Response> {
+  const answer = (content: BodyInit, type: string) =>
+    new Response(content, {
+      headers: { "content-type": type, "content-disposition": `attachment; filename="cut-template.${form}"` },
+    });
+  switch (form) {
+    case "svg":
+      return answer(toTemplateSvg(template), "image/svg+xml; charset=utf-8");
+    case "dxf":
+      return answer(toTemplateDxf(template), "image/vnd.dxf");
+    case "pdf":
+      return answer(new Uint8Array(await toTemplatePdf(template, paper)), "application/pdf");
+  }
+}

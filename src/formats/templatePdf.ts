@@ -1,0 +1,154 @@
+import {
+  clip,
+  endPath,
+  lineTo,
+  moveTo,
+  PDFDocument,
+  popGraphicsState,
+  pushGraphicsState,
+  closePath,
+  rgb,
+  setLineWidth,
+  StandardFonts,
+  stroke,
+  type PDFFont,
+  type PDFPage,
+} from "pdf-lib";
+import type { BoxMm } from "@/core/shape";
+import { CHECK_BAR_MM, toCutShape, type CutTemplate } from "./cutTemplate";
+
+export type Paper = "a4" | "letter";
+
+/** Paper upright, mm. */
+const papers: Record<Paper, BoxMm> = {
+  a4: { widthMm: 210, heightMm: 297 },
+  letter: { widthMm: 215.9, heightMm: 279.4 },
+};
+/** Kept free all round: what a kitchen printer cannot reach, and the foot with the check bar. */
+const EDGE_MM = 12;
+const FOOT_MM = 14;
+/** Pages overlap by so much, to be glued. */
+const OVERLAP_MM = 10;
+const PT_PER_MM = 72 / 25.4;
+const CROSS_MM = 5;
+const INK = rgb(0, 0, 0);
+
+/**
+ * The template as PDF at true size, over as many pages as it needs: crosshairs where pages meet, a 100 mm bar to
+ * check the print, and each page's place in the whole.
+ */
+export async function toTemplatePdf(template: CutTemplate, paper: Paper): Promise<Uint8Array> {
+  const document = await PDFDocument.create();
+  document.setTitle(template.title);
+  const font = await document.embedFont(StandardFonts.Helvetica);
+  const { widthMm, heightMm } = papers[paper];
+  const tile = { widthMm: widthMm - 2 * EDGE_MM, heightMm: heightMm - 2 * EDGE_MM - FOOT_MM };
+  const columns = countTiles(template.sheet.widthMm, tile.widthMm);
+  const rows = countTiles(template.sheet.heightMm, tile.heightMm);
+  for (let row = 0; row < rows; row++) {
+    for (let column = 0; column < columns; column++) {
+      const page = document.addPage([widthMm * PT_PER_MM, heightMm * PT_PER_MM]);
+      const origin = {
+        xMm: column * (tile.widthMm - OVERLAP_MM),
+        yMm: row * (tile.heightMm - OVERLAP_MM),
+      };
+      drawTile(page, font, template, tile, origin);
+      const place = `row ${row + 1} of ${rows}, column ${column + 1} of ${columns}`;
+      drawFoot(page, font, `${toLatin(template.title)} - ${place}`);
+    }
+  }
+  return document.save();
+}
+
+const countTiles = (lengthMm: number, tileMm: number) =>
+  Math.max(Math.ceil((lengthMm - OVERLAP_MM) / (tileMm - OVERLAP_MM)), 1);
+
+function drawTile(
+  page: PDFPage,
+  font: PDFFont,
+  { sheet, outline, placements }: CutTemplate,
+  tile: BoxMm,
+  origin: { readonly xMm: number; readonly yMm: number },
+): void {
+  const top = page.getHeight() - EDGE_MM * PT_PER_MM;
+  const x = (xMm: number) => (EDGE_MM + xMm - origin.xMm) * PT_PER_MM;
+  const y = (yMm: number) => top - (yMm - origin.yMm) * PT_PER_MM;
+  const [left, bottom] = [EDGE_MM * PT_PER_MM, top - tile.heightMm * PT_PER_MM];
+  const [right, upper] = [left + tile.widthMm * PT_PER_MM, top];
+  page.pushOperators(
+    pushGraphicsState(),
+    moveTo(left, bottom),
+    lineTo(right, bottom),
+    lineTo(right, upper),
+    lineTo(left, upper),
+    closePath(),
+    clip(),
+    endPath(),
+  );
+  page.drawRectangle({
+    x: x(0),
+    y: y(sheet.heightMm),
+    width: sheet.widthMm * PT_PER_MM,
+    height: sheet.heightMm * PT_PER_MM,
+    borderColor: INK,
+    borderWidth: 0.6,
+    borderDashArray: [6, 4],
+  });
+  placements.forEach((placement, i) => {
+    const shape = toCutShape(outline, placement);
+    const [cx, cy] = [x(placement.xMm), y(placement.yMm)];
+    if (shape.kind === "circle") {
+      const radius = shape.radiusMm * PT_PER_MM;
+      page.drawEllipse({ x: cx, y: cy, xScale: radius, yScale: radius, borderColor: INK, borderWidth: 0.9 });
+    } else {
+      const [w, h] = [shape.widthMm * PT_PER_MM, shape.heightMm * PT_PER_MM];
+      page.drawRectangle({
+        x: cx - w / 2,
+        y: cy - h / 2,
+        width: w,
+        height: h,
+        borderColor: INK,
+        borderWidth: 0.9,
+      });
+    }
+    const text = String(i + 1);
+    page.drawText(text, {
+      x: cx - font.widthOfTextAtSize(text, 14) / 2,
+      y: cy - 5,
+      size: 14,
+      font,
+      color: INK,
+    });
+  });
+  page.pushOperators(popGraphicsState());
+  for (const [cornerX, cornerY] of [
+    [left, bottom],
+    [right, bottom],
+    [left, upper],
+    [right, upper],
+  ] as const) {
+    drawCross(page, cornerX, cornerY);
+  }
+}
+
+function drawCross(page: PDFPage, x: number, y: number): void {
+  const arm = CROSS_MM * PT_PER_MM;
+  page.pushOperators(
+    setLineWidth(0.5),
+    moveTo(x - arm, y),
+    lineTo(x + arm, y),
+    moveTo(x, y - arm),
+    lineTo(x, y + arm),
+    stroke(),
+  );
+}
+
+function drawFoot(page: PDFPage, font: PDFFont, text: string): void {
+  const [x, y] = [EDGE_MM * PT_PER_MM, EDGE_MM * PT_PER_MM];
+  page.pushOperators(setLineWidth(1), moveTo(x, y), lineTo(x + CHECK_BAR_MM * PT_PER_MM, y), stroke());
+  page.drawText(`${CHECK_BAR_MM} mm: print at 100 %`, { x, y: y + 5, size: 9, font, color: INK });
+  page.drawText(text.slice(0, 90), { x, y: y - 12, size: 9, font, color: INK });
+}
+
+/** The fonts every reader has know Latin letters only: others are written as a question mark. */
+const toLatin = (text: string) => text.replace(/[^\u0020-\u007e\u00a0-\u00ff]/g, "?");

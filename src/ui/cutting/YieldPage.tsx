@@ -1,0 +1,333 @@
+"use client";
+
+import { useState } from "react";
+import { craftHandTimes, type Yield, type YieldTable, type YieldTableRequest } from "@/core/cutting";
+import { computeTotalG, type Dough } from "@/core/formula";
+import type { Cutter } from "@/core/plan";
+import { formatCount, formatLength, formatMass, formatNumber, parseAmount, parseNumber } from "@/core/units";
+import { describeLimitFault } from "@/schemas/checkValue";
+import { orderLimits, pieceLimits, weighingLimits } from "@/schemas/limits";
+import { createYieldClient } from "@/workers/createCutClient";
+import { useBench } from "../bench/BenchProvider";
+import { useLatest } from "../bench/useLatest";
+import { Dial } from "../controls/Dial";
+import { Select } from "../controls/Select";
+import { StationLayout } from "../controls/StationLayout";
+import { TextField } from "../controls/TextField";
+import { SheetDrawing } from "../drawings/SheetDrawing";
+import { SheetThumb } from "../drawings/SheetThumb";
+
+/** Thicknesses of the table: the craft rolls between these. */
+const THICKNESSES_MM = [2, 2.5, 3, 3.5, 4, 5, 6];
+const FIRST_THICKNESS = 3;
+/** Web and ragged edge to begin with: a knife's width, a hand-rolled edge. */
+const FIRST_WEB_MM = 1;
+const FIRST_RAGGED_MM = 8;
+
+/** How many will this make? Counts by cutter and thickness, live, and the way back from a count. */
+export function YieldPage() {
+  const { book, plan } = useBench((state) => state);
+  const doughs = book.formulas.filter((formula): formula is Dough => formula.kind === "dough");
+  const [doughId, setDoughId] = useState(plan.doughs[0]?.formula.id ?? doughs[0]?.id ?? "");
+  const dough = doughs.find(({ id }) => id === doughId) ?? doughs[0];
+  const [massText, setMassText] = useState("1 kg");
+  const [wantedText, setWantedText] = useState("48");
+  const [webMm, setWebMm] = useState(FIRST_WEB_MM);
+  const [marginMm, setMarginMm] = useState(FIRST_RAGGED_MM);
+  const [chosen, setChosen] = useState({ outline: 0, thickness: FIRST_THICKNESS });
+  const { cutters, bench } = book;
+  const mass = readMass(massText);
+  const wanted = readCount(wantedText);
+  const { answer, fault } = useLatest<YieldTableRequest, YieldTable>(
+    dough && cutters.length > 0 && "massG" in mass
+      ? {
+          dough: {
+            doughG: mass.massG,
+            densityGPerMl: dough.densityGPerMl,
+            webMm,
+            marginMm,
+            sheetLimit: { widthMm: bench.sheetMaxWidthMm, heightMm: bench.sheetMaxDepthMm },
+            rerollLimit: dough.rerollLimit,
+            rerollLossShare: dough.rerollLossShare,
+            handTimes: craftHandTimes,
+          },
+          outlines: cutters.map(({ outline }) => outline),
+          thicknessesMm: THICKNESSES_MM,
+          chosen,
+          wanted: "count" in wanted ? wanted.count : null,
+        }
+      : null,
+    createYieldClient,
+  );
+  const [table, request] = [answer?.output, answer?.input];
+  if (!dough || cutters.length === 0) {
+    return (
+      <p className="p-6 text-lg">
+        {dough
+          ? "There is no cutter in the drawer: add one in Kit."
+          : "There is no dough in the book yet: write one first."}
+      </p>
+    );
+  }
+  const larderG = book.larder.reduce(
+    (sum, { kind, refId, massG, takenByDayId }) =>
+      sum + (kind === "dough" && refId === dough.id && takenByDayId === null ? massG : 0),
+    0,
+  );
+  return (
+    <StationLayout
+      label="How many"
+      surface={
+        <div className="flex flex-col gap-3">
+          <h2 className="text-2xl">
+            How many will {"massG" in mass ? formatMass(mass.massG) : "this"} make?
+          </h2>
+          {fault && (
+            <p className="text-error" role="alert">
+              {fault} Reload the page.
+            </p>
+          )}
+          {table && request && (
+            <>
+              <CountTable
+                table={table}
+                cutters={cutters}
+                chosen={chosen}
+                onChoose={setChosen}
+                wanted={request.wanted}
+              />
+              <ChosenSheets table={table} request={request} cutter={cutters[chosen.outline]} />
+            </>
+          )}
+        </div>
+      }
+      side={
+        <>
+          <Select
+            label="Dough"
+            value={dough.id}
+            options={doughs.map(({ id, name }) => ({ id, name }))}
+            onChange={setDoughId}
+          />
+          <TextField
+            label="So much of it"
+            inputClassName="figure text-2xl"
+            value={massText}
+            check={(text) => {
+              const read = readMass(text);
+              return "fault" in read ? read.fault : null;
+            }}
+            onCommit={setMassText}
+          />
+          <div className="flex flex-wrap gap-2">
+            {computeTotalG(dough) > 0 && (
+              <button
+                type="button"
+                className="btn touch flex-1"
+                onClick={() => setMassText(`${Math.round(computeTotalG(dough))} g`)}
+              >
+                as written, {formatMass(computeTotalG(dough))}
+              </button>
+            )}
+            {larderG > 0 && (
+              <button
+                type="button"
+                className="btn touch flex-1"
+                onClick={() => setMassText(`${Math.round(larderG)} g`)}
+              >
+                in the larder, {formatMass(larderG)}
+              </button>
+            )}
+          </div>
+          <TextField
+            label="Or: exactly so many wanted"
+            inputClassName="figure text-2xl"
+            value={wantedText}
+            check={(text) => {
+              const read = readCount(text);
+              return "fault" in read ? read.fault : null;
+            }}
+            onCommit={setWantedText}
+          />
+          {table && request && request.wanted !== null && (
+            <Exact table={table} cutters={cutters} request={request} />
+          )}
+          <Dial limit={pieceLimits.raggedMm} value={marginMm} sliderMax={30} onChange={setMarginMm} />
+          <Dial limit={pieceLimits.webMm} value={webMm} sliderMax={10} onChange={setWebMm} />
+        </>
+      }
+    />
+  );
+}
+
+interface CountTableProps {
+  readonly table: YieldTable;
+  readonly cutters: readonly Cutter[];
+  readonly chosen: { readonly outline: number; readonly thickness: number };
+  readonly onChoose: (chosen: { outline: number; thickness: number }) => void;
+  readonly wanted: number | null;
+}
+
+function CountTable({ table, cutters, chosen, onChoose, wanted }: CountTableProps) {
+  const most = Math.max(1, ...table.rows.flatMap(({ yields }) => yields.map(({ count }) => count)));
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full min-w-[560px] border-separate border-spacing-1">
+        <caption className="sr-only">Cuts by cutter and thickness</caption>
+        <thead>
+          <tr>
+            <th scope="col" className="text-left font-normal">
+              rolled to
+            </th>
+            {THICKNESSES_MM.map((thicknessMm) => (
+              <th key={thicknessMm} scope="col" className="figure">
+                {formatLength(thicknessMm)}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {table.rows.map(({ yields }, row) => (
+            <tr key={cutters[row]?.id ?? row}>
+              <th scope="row" className="pr-2 text-left font-normal">
+                {cutters[row]?.name}
+              </th>
+              {yields.map((each, column) => (
+                <td key={column} className="p-0">
+                  <button
+                    type="button"
+                    aria-pressed={chosen.outline === row && chosen.thickness === column}
+                    aria-label={`${cutters[row]?.name ?? ""} at ${formatLength(THICKNESSES_MM[column] ?? 0)}: ${describeYield(each)}`}
+                    className="flex min-h-14 w-full cursor-pointer flex-col items-center justify-center rounded-lg border-2 border-transparent aria-pressed:border-primary"
+                    style={{
+                      background: `color-mix(in srgb, var(--dough-deep) ${Math.round((each.count / most) * 85)}%, var(--color-base-100))`,
+                    }}
+                    onClick={() => onChoose({ outline: row, thickness: column })}
+                  >
+                    <span className="figure text-2xl leading-7">
+                      {each.count}
+                      {each.count === wanted && <span aria-hidden> ✓</span>}
+                    </span>
+                    <span className="text-xs">
+                      {each.lowCount}–{each.highCount}
+                    </span>
+                  </button>
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+const describeYield = ({ count, lowCount, highCount }: Yield) =>
+  `${formatCount(count, "cut")}, likely between ${lowCount} and ${highCount}`;
+
+function ChosenSheets({
+  table: { plan, rows },
+  request,
+  cutter,
+}: {
+  readonly table: YieldTable;
+  readonly request: YieldTableRequest;
+  readonly cutter: Cutter | undefined;
+}) {
+  const [shown, setShown] = useState(0);
+  const sheet = plan?.sheets[shown] ?? plan?.sheets[0];
+  const outline = request.outlines[request.chosen.outline];
+  const chosenYield = rows[request.chosen.outline]?.yields[request.chosen.thickness];
+  if (!plan || !sheet || !outline || !chosenYield) {
+    return (
+      <p className="quiet">Not one: this is too little dough, or the cutter is larger than the sheet.</p>
+    );
+  }
+  return (
+    <div className="grid gap-4 md:grid-cols-[minmax(0,1fr)_230px]">
+      <div className="h-64">
+        <SheetDrawing
+          layout={sheet.layout}
+          outline={outline}
+          raggedMm={request.dough.marginMm}
+          rerolled={sheet.pass > 0}
+          title={`Sheet ${plan.sheets.indexOf(sheet) + 1} of ${plan.sheets.length}, ${Math.round(sheet.layout.sheet.widthMm)} by ${Math.round(sheet.layout.sheet.heightMm)} millimetres, ${sheet.layout.count} cuts`}
+          limit={sheet.layout.sheet}
+          onResize={null}
+        />
+      </div>
+      <div className="flex flex-col gap-1">
+        <p>
+          <span className="figure text-5xl">{chosenYield.count}</span> {cutter?.name}
+        </p>
+        <p className="quiet text-sm">
+          likely {chosenYield.lowCount} to {chosenYield.highCount}: a hand rolls 0.2 mm thicker or thinner,
+          and the edge is ragged 3 mm more or less
+        </p>
+        <p className="text-sm">
+          {chosenYield.firstCount} from the first rolling, {chosenYield.count - chosenYield.firstCount} from
+          re-rolls; {formatMass(plan.trimLeftG)} left, {formatMass(plan.lossG)} lost
+        </p>
+        <div className="flex flex-wrap items-end gap-1">
+          {plan.sheets.map((each, i) => (
+            <SheetThumb
+              key={i}
+              sheet={each}
+              scale={56 / request.dough.sheetLimit.widthMm}
+              selected={each === sheet}
+              label={`Sheet ${i + 1}, ${each.layout.count} cuts`}
+              onSelect={() => setShown(i)}
+            />
+          ))}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** Which cutters give exactly the wanted count, and what dough it takes. */
+function Exact({
+  table,
+  cutters,
+  request,
+}: {
+  readonly table: YieldTable;
+  readonly cutters: readonly Cutter[];
+  readonly request: YieldTableRequest;
+}) {
+  const thicknessMm = request.thicknessesMm[request.chosen.thickness] ?? 0;
+  return (
+    <ul className="flex flex-col gap-1.5" aria-label={`Exactly ${request.wanted}`}>
+      {table.rows.map(({ exact, neededG }, i) => (
+        <li key={cutters[i]?.id ?? i} className="border-t border-base-300 pt-1">
+          <strong>{cutters[i]?.name}</strong>
+          <span className="block">
+            {exact
+              ? `exactly ${request.wanted} at ${formatNumber(exact.fromMm, 1)}${exact.toMm > exact.fromMm ? ` to ${formatNumber(exact.toMm, 1)}` : ""} mm`
+              : `never exactly ${request.wanted} from this dough`}
+          </span>
+          <span className="quiet block text-sm">
+            {neededG === null
+              ? "cannot be cut on this bench"
+              : `${request.wanted} at ${formatLength(thicknessMm)} take ${formatMass(neededG)}`}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function readMass(text: string): { readonly massG: number } | { readonly fault: string } {
+  const amount = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });
+  if (!amount.ok) return { fault: amount.failure };
+  const fault = describeLimitFault(amount.value.value, weighingLimits.mixG);
+  return fault ? { fault } : { massG: amount.value.value };
+}
+
+function readCount(text: string): { readonly count: number } | { readonly fault: string } {
+  const parsed = parseNumber(text);
+  if (!parsed.ok) return { fault: parsed.failure };
+  if (!Number.isInteger(parsed.value)) return { fault: "Use a whole number." };
+  const fault = describeLimitFault(parsed.value, orderLimits.count);
+  return fault ? { fault } : { count: parsed.value };
+}

@@ -1,0 +1,47 @@
+import { proxy, wrap } from "comlink";
+import type { TightProgress, TightRequest, YieldTable, YieldTableRequest } from "@/core/cutting";
+import { createLatestClient, type LatestClient } from "./createLatestClient";
+import type { CutWorkerApi } from "./cutWorker";
+
+const startWorker = () => new Worker(new URL("./cutWorker.ts", import.meta.url), { type: "module" });
+
+/** Counts by cutter and thickness, off the main thread. */
+export function createYieldClient(): LatestClient<YieldTableRequest, YieldTable> {
+  const worker = startWorker();
+  const remote = wrap<CutWorkerApi>(worker);
+  return createLatestClient(worker, remote, (request) => remote.tabulateYield(request));
+}
+
+export interface TightClient {
+  /** Searches for `budgetMs`, reporting as it goes; gives the best found. Rejects if the worker fails or is closed. */
+  search(
+    request: TightRequest,
+    budgetMs: number,
+    report: (progress: TightProgress) => void,
+  ): Promise<TightProgress | null>;
+  /** Ends the running search, which then gives its best. */
+  stop(): void;
+  close(): void;
+}
+
+/** The tight search in a worker of its own. */
+export function createTightClient(): TightClient {
+  const worker = startWorker();
+  const remote = wrap<CutWorkerApi>(worker);
+  let tell: (progress: TightProgress) => void = () => {};
+  const client = createLatestClient(worker, remote, ([request, budgetMs]: [TightRequest, number]) =>
+    remote.searchTight(
+      request,
+      budgetMs,
+      proxy((progress: TightProgress) => tell(progress)),
+    ),
+  );
+  return {
+    search(request, budgetMs, report) {
+      tell = report;
+      return client.run([request, budgetMs]);
+    },
+    stop: () => void remote.stop(),
+    close: client.close,
+  };
+}

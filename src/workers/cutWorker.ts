@@ -1,0 +1,45 @@
+import { expose } from "comlink";
+import {
+  searchTightDiscs,
+  tabulateYield,
+  type TightProgress,
+  type TightRequest,
+  type YieldTable,
+  type YieldTableRequest,
+} from "@/core/cutting";
+
+/** Between two reports the search lets messages in, ms: a stop is heard as soon. */
+const REPORT_EVERY_MS = 80;
+
+let stopped = false;
+
+const api = {
+  tabulateYield: (request: YieldTableRequest): YieldTable => tabulateYield(request),
+  /** Searches until the budget is spent, the bound is reached, or it is stopped; gives the best there is then. */
+  async searchTight(
+    request: TightRequest,
+    budgetMs: number,
+    report: (progress: TightProgress) => void,
+  ): Promise<TightProgress> {
+    stopped = false;
+    const endMs = performance.now() + budgetMs;
+    let reportedMs = performance.now();
+    const turns = searchTightDiscs(request);
+    for (;;) {
+      const { value, done } = turns.next();
+      const nowMs = performance.now();
+      if (done || stopped || nowMs >= endMs) return value;
+      if (nowMs - reportedMs < REPORT_EVERY_MS) continue;
+      reportedMs = nowMs;
+      report(value);
+      await new Promise((resolve) => setTimeout(resolve, 0));
+    }
+  },
+  stop: (): void => {
+    stopped = true;
+  },
+};
+
+export type CutWorkerApi = typeof api;
+
+expose(api);
