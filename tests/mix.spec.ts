@@ -70,6 +70,20 @@ test("weighing out: a line a knuckle, a running total, what the liquid took; a r
   await saved(page);
 });
 
+test("two tablets weigh the same batch: the second is shown what differs", async ({ page, context }) => {
+  await page.goto(`${DEMO_DAY}/weigh/yoghurt-crust`);
+  const other = await context.newPage();
+  await other.goto(`${DEMO_DAY}/weigh/yoghurt-crust`);
+  await page.getByRole("button", { name: /plain flour/ }).click();
+  await saved(page);
+  await other.getByRole("button", { name: /cold butter/ }).click();
+  const dialog = other.getByRole("dialog", { name: "Changed on another screen too" });
+  await dialog.getByRole("button", { name: "Keep what is there" }).click();
+  await expect(other.getByRole("button", { name: /plain flour/ })).toHaveAttribute("aria-pressed", "true");
+  await other.getByRole("button", { name: "Begin again" }).click();
+  await saved(other);
+});
+
 test("a batch of one's own size runs out at a piece, and the plan can be followed again", async ({
   page,
 }) => {

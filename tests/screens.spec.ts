@@ -16,6 +16,7 @@ const screens = [
     "formula/bay-shortcrust",
     "weigh/bay-shortcrust",
     "rest/bay-shortcrust",
+    "yield",
     "larder",
     "ingredients",
     "paste",

@@ -1,8 +1,8 @@
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
+import { copyFileSync, mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { listDemoChanges } from "@/demo";
-import type { Piece } from "@/schemas/model";
+import type { Ingredient, Piece, Weighing } from "@/schemas/model";
 import { pickRecords } from "@/schemas/toDayBook";
 import { openDatabase } from "./openDatabase";
 import { createStore, type Store } from "./store";
@@ -138,4 +138,84 @@ test("a change in another sitting is a new edition, and a past instant keeps the
     store.listFormulasAsOf(iso).find(({ id }) => id === "bay-shortcrust")!.densityGPerMl;
   expect([then("2026-11-21T23:59:59.999Z"), then("2026-11-23T00:00:00.000Z")]).toEqual([1.21, 1.26]);
   expect(then("2020-01-01T00:00:00.000Z")).toBe(1.21);
+});
+
+test("a file of the first version keeps its formulas, with a plain rubbed dough's figures for what is new", () => {
+  const folder = mkdtempSync(path.join(tmpdir(), "tezgah-"));
+  try {
+    const first = path.join(folder, "first");
+    mkdirSync(first);
+    copyFileSync(
+      path.join(MIGRATIONS, "0001_bench_book_and_days.sql"),
+      path.join(first, "0001_bench_book_and_days.sql"),
+    );
+    const file = path.join(folder, "old.db");
+    const old = openDatabase(file, first);
+    old.exec(
+      `INSERT INTO formula (id, kind, name, density_g_per_ml, mix_min, rest_min, version)
+         VALUES ('crust', 'dough', 'Old crust', 1.2, 10, 30, 4);
+       INSERT INTO formula_line VALUES ('crust', 0, 'l1', 'flour', '500 g', 500);`,
+    );
+    old.close();
+    const store = open(file);
+    expect(readdirSync(folder)).toContain("old.db.before-0002");
+    const [stored] = store.listRecords();
+    expect(stored).toMatchObject({
+      version: 4,
+      record: {
+        name: "Old crust",
+        method: "rubbed",
+        restWay: "minutes",
+        restMin: 30,
+        window: { lowC: 10, highC: 16 },
+        steps: [],
+        boughtSheet: null,
+        lines: [{ name: "flour", massG: 500, mostG: null, ingredientId: null }],
+      },
+    });
+    // The state before the first change is kept as an edition, though none was noted when it was written.
+    if (stored?.kind !== "formula") throw new Error("no formula came back");
+    const record = { ...stored.record, name: "New crust" };
+    store.applyChanges([{ kind: "formula", id: "crust", expectedVersion: 4, record }], NOON);
+    expect(store.listEditions("crust").map(({ formula }) => formula.name)).toEqual([
+      "Old crust",
+      "New crust",
+    ]);
+    expect(store.listFormulasAsOf("2026-01-01T00:00:00.000Z").map(({ name }) => name)).toEqual(["Old crust"]);
+    store.close();
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+});
+
+test("a larder item, a weighing, an ingredient and a kitchen come back as they were, empty parts too", () => {
+  const store = openDemo();
+  const ingredient: Ingredient = {
+    id: "fog",
+    name: "sea fog",
+    otherNames: ["haar"],
+    group: "other",
+    densities: [{ state: "packed", gPerMl: 0.06 }],
+    pieceG: 2.5,
+    waterShare: 1,
+    fatShare: 0,
+    sugarShare: 0,
+    starchShare: 0,
+    allergens: ["sulphites"],
+    pack: { massG: 100, priceMinor: 5 },
+    source: "my own",
+  };
+  for (const record of [
+    ingredient,
+    { ...ingredient, id: "plain-fog", densities: [], pieceG: null, pack: null },
+  ]) {
+    const change = { kind: "ingredient", id: record.id, expectedVersion: 0, record } as const;
+    expect(store.applyChanges([change], NOON)).toEqual({ ok: true, value: [1] });
+    expect(pickRecords(store.listRecords(), "ingredient")).toContainEqual(record);
+  }
+  const weighing = pickRecords(store.listRecords(), "weighing")[0]!;
+  const untouched: Weighing = { ...weighing, tickedLineIds: [], took: null, mixG: 900 };
+  const change = { kind: "weighing", id: weighing.id, expectedVersion: 1, record: untouched } as const;
+  expect(store.applyChanges([change], NOON).ok).toBe(true);
+  expect(pickRecords(store.listRecords(), "weighing")).toEqual([untouched]);
 });

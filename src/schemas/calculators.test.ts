@@ -1,0 +1,181 @@
+import { starterFormulas } from "@/demo";
+import { validateChill, validateParse, validateScale } from "./calculators";
+import {
+  validateChanges,
+  validateCutPlan,
+  validateLayout,
+  validatePlacedTemplate,
+  validateTemplate,
+  validateYield,
+  type Fault,
+} from "./validate";
+import type { Result } from "@/core/result";
+
+const faultsOf = (checked: Result<unknown, Fault[]>) => (checked.ok ? [] : checked.failure);
+const [formula] = starterFormulas;
+
+const chill = {
+  body: { kind: "disc", diameterMm: 180, heightMm: 30 },
+  composition: { waterShare: 0.2, fatShare: 0.25, sugarShare: 0, starchShare: 0.4 },
+  densityGPerMl: 1.2,
+  window: { lowC: 10, highC: 16 },
+  mixedC: 19,
+  fridgeC: 4,
+  freezerC: -18,
+  roomC: 21,
+  sheetThicknessMm: 3,
+};
+
+test("a chill document is taken with its defaults", () => {
+  expect(validateChill(chill)).toEqual({ ok: true, value: { ...chill, wrapped: true, turned: false } });
+});
+
+test.each([
+  [{ body: { kind: "cone" } }, "body", "slab, a disc, a log, a ball or a brick"],
+  [{ body: { kind: "ball", diameterMm: 0 } }, "body.diameterMm", "1 mm too little"],
+  [{ composition: { ...chill.composition, waterShare: 0.9 } }, "composition", "more than the whole"],
+  [{ window: { lowC: 16, highC: 10 } }, "window.highC", "greater than"],
+  [{ fridgeC: 40 }, "fridgeC", "28 °C too much"],
+  [{ surprise: 1 }, "surprise", "not allowed"],
+])("chill with %j is refused at its place", (fields, path, words) => {
+  expect(faultsOf(validateChill({ ...chill, ...fields }))).toContainEqual({
+    path,
+    message: expect.stringContaining(words),
+  });
+});
+
+test.each([
+  [{ by: "mass", usableG: 0 }, "to.usableG", "too little"],
+  [{ by: "pieces", pieces: 2.5, perPieceG: 30 }, "to.pieces", "whole number"],
+  [{ by: "moon" }, "to", "mass, pieces, ingredient or wholeEggs"],
+  [{ by: "ingredient", massG: 20 }, "to.lineId", "required"],
+])("scaling to %j is refused at its place", (to, path, words) => {
+  expect(faultsOf(validateScale({ formula, to }))).toContainEqual({
+    path,
+    message: expect.stringContaining(words),
+  });
+});
+
+test("a text to parse must be one, and not a book", () => {
+  expect(validateParse({ text: "250 g flour" })).toMatchObject({
+    ok: true,
+    value: { system: "metric", ingredients: [] },
+  });
+  expect(faultsOf(validateParse({ text: "" }))).toHaveLength(1);
+  expect(faultsOf(validateParse({ text: "x".repeat(100_001) }))).toHaveLength(1);
+  expect(faultsOf(validateParse({ text: "1 g salt", system: "roman" }))).toMatchObject([{ path: "system" }]);
+});
+
+const sheet = { widthMm: 400, heightMm: 300 };
+const disc = { kind: "disc", diameterMm: 90 };
+
+test("only rounds are laid tight so far, and a budget has an end", () => {
+  const square = { kind: "square", sideMm: 80 };
+  expect(faultsOf(validateLayout({ mode: "tight", outline: square, sheet }))).toMatchObject([
+    { message: expect.stringContaining("Only rounds") },
+  ]);
+  expect(faultsOf(validateLayout({ mode: "tight", outline: disc, sheet, budgetMs: 60_000 }))).toMatchObject([
+    { path: "budgetMs" },
+  ]);
+  expect(validateTemplate({ form: "pdf", outline: disc, sheet })).toMatchObject({
+    ok: true,
+    value: { mode: "rows", paper: "a4", title: "Cut template" },
+  });
+  expect(faultsOf(validateTemplate({ form: "gif", outline: disc, sheet }))).toMatchObject([{ path: "form" }]);
+});
+
+test("a template of a thousand thimbles is taken, one of nonsense is not", () => {
+  const placed = (placements: unknown) =>
+    validatePlacedTemplate({ title: "t", form: "svg", paper: "a4", outline: disc, sheet, placements });
+  const cut = { xMm: 50, yMm: 50, turned: false };
+  expect(placed(Array.from({ length: 1000 }, () => cut)).ok).toBe(true);
+  expect(placed(Array.from({ length: 5001 }, () => cut)).ok).toBe(false);
+  expect(faultsOf(placed([{ ...cut, xMm: Number.NaN }]))).toMatchObject([{ path: "placements.0.xMm" }]);
+});
+
+test("plans and yields refuse what cannot be rolled, by how much", () => {
+  const rolled = {
+    outline: disc,
+    thicknessMm: 3,
+    densityGPerMl: 1.2,
+    sheetLimit: sheet,
+    rerollLimit: 2,
+    rerollLossShare: 0.02,
+  };
+  expect(validateYield({ ...rolled, doughG: 800 }).ok).toBe(true);
+  expect(validateCutPlan({ ...rolled, demand: 40 })).toMatchObject({
+    ok: true,
+    value: { pinnedSheet: null },
+  });
+  expect(faultsOf(validateCutPlan({ ...rolled, demand: 10_001 }))).toMatchObject([
+    { path: "demand", message: "Pieces: 10001 is 1 too much. Use 1 to 10000." },
+  ]);
+  expect(faultsOf(validateYield({ ...rolled, thicknessMm: 0.2, doughG: 800 }))).toMatchObject([
+    { path: "thicknessMm", message: expect.stringContaining("0.8 mm too little") },
+  ]);
+});
+
+test.each([
+  [
+    "larder",
+    {
+      kind: "dough",
+      refId: "x",
+      massG: 10,
+      count: 0,
+      madeOn: "2026-11-28",
+      useBy: "2026-11-27",
+      fromDayId: null,
+      takenByDayId: null,
+    },
+    "before it was made",
+  ],
+  [
+    "ingredient",
+    {
+      name: "fog",
+      otherNames: [],
+      group: "other",
+      densities: [],
+      pieceG: null,
+      waterShare: 0.9,
+      fatShare: 0.3,
+      sugarShare: 0,
+      starchShare: 0,
+      allergens: [],
+      pack: null,
+      source: "",
+    },
+    "20 % more than the whole",
+  ],
+  [
+    "kitchen",
+    { system: "metric", eggSize: "medium", roomC: 90, fridgeC: 4, freezerC: -18, mixedC: 18 },
+    "45 °C too much",
+  ],
+  [
+    "weighing",
+    { dayId: "d", date: "2026-02-30", formulaId: "f", tickedLineIds: [], took: null, mixG: null },
+    "no date",
+  ],
+])("a %s that cannot be is refused with a reason", (kind, fields, words) => {
+  const change = { kind, id: "one", expectedVersion: 0, record: { id: "one", ...fields } };
+  expect(faultsOf(validateChanges([change]))).toContainEqual(
+    expect.objectContaining({ message: expect.stringContaining(words) }),
+  );
+});
+
+test("a formula's range must rise, and so must its working window", () => {
+  const change = (fields: object) =>
+    validateChanges([
+      { kind: "formula", id: formula!.id, expectedVersion: 1, record: { ...formula, ...fields } },
+    ]);
+  expect(change({}).ok).toBe(true);
+  const [line] = formula!.lines;
+  expect(faultsOf(change({ lines: [{ ...line, mostG: line!.massG }] }))).toMatchObject([
+    { message: "The most of a range must be above its least." },
+  ]);
+  expect(faultsOf(change({ window: { lowC: 16, highC: 12 } }))).toMatchObject([
+    { message: expect.stringContaining("smear at a higher temperature") },
+  ]);
+});
