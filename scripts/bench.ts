@@ -1,5 +1,12 @@
 // npm run bench: how long the engines take, in figures. Times are medians over repeated warm runs.
-import { craftHandTimes, layOutRows, planCuts } from "@/core/cutting";
+import {
+  craftHandTimes,
+  layOutRows,
+  layOutWheelCuts,
+  planCuts,
+  searchTightDiscs,
+  tabulateYield,
+} from "@/core/cutting";
 import { computeFold } from "@/core/forming";
 import { parseFormulaText, standardIngredients } from "@/core/formula";
 import { chill, type Body } from "@/core/heat";
@@ -66,6 +73,37 @@ report("cut plan, 96 rounds, three answers", () =>
     rerollLossShare: 0.02,
     handTimes: craftHandTimes,
     pinnedSheet: null,
+  }),
+);
+report("wheel cuts, 83 × 47 mm on 640 × 430 mm", () =>
+  layOutWheelCuts({
+    piece: { widthMm: 83, heightMm: 47 },
+    sheet: { widthMm: 640, heightMm: 430 },
+    webMm: 0,
+    marginMm: 8,
+    mayTurn: true,
+  }),
+);
+report("tight search, one attempt, 31 rounds of 90 mm", () =>
+  searchTightDiscs({ diameterMm: 90, sheet, webMm: 0, marginMm: 8, seed: 1 }).next(),
+);
+const dough = {
+  doughG: 3000,
+  densityGPerMl: 1.2,
+  webMm: 2,
+  marginMm: 8,
+  sheetLimit: sheet,
+  rerollLimit: 2,
+  rerollLossShare: 0.02,
+  handTimes: craftHandTimes,
+};
+report("how many will 3 kg make: 3 cutters, 7 thicknesses, menus known", () =>
+  tabulateYield({
+    dough,
+    outlines: [disc, { kind: "disc", diameterMm: 60 }, { kind: "square", sideMm: 110 }],
+    thicknessesMm: [2, 2.5, 3, 3.5, 4, 5, 6],
+    chosen: { outline: 0, thickness: 2 },
+    wanted: 48,
   }),
 );
 report("capacity of a half-moon", () =>

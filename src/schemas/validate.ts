@@ -101,7 +101,7 @@ export function validateDayBook(value: unknown): Result<DayBook, Fault[]> {
 }
 
 export interface LayoutDocument {
-  readonly mode: "rows" | "tight";
+  readonly mode: "rows" | "tight" | "wheel";
   readonly outline: Outline;
   readonly sheet: BoxMm;
   readonly webMm: number;
@@ -121,7 +121,7 @@ const onSheet = {
   marginMm: Joi.number().min(0).max(200).default(0),
 };
 const layoutSchema = Joi.object({
-  mode: Joi.valid("rows", "tight").default("rows"),
+  mode: Joi.valid("rows", "tight", "wheel").default("rows"),
   ...onSheet,
   sheet: boxSchema.required(),
   budgetMs: Joi.number().integer().min(1).max(MAX_BUDGET_MS).default(DEFAULT_BUDGET_MS),
@@ -132,11 +132,14 @@ const layoutSchema = Joi.object({
     .default(1),
 })
   .required()
-  .custom((document: LayoutDocument, helpers) =>
-    document.mode === "tight" && document.outline.kind !== "disc"
-      ? helpers.message({ custom: "Only rounds can be laid tight so far. Ask for rows." })
-      : document,
-  );
+  .custom((document: LayoutDocument, helpers) => {
+    const isRound = document.outline.kind === "disc";
+    if (document.mode === "tight" && !isRound)
+      return helpers.message({ custom: "Only rounds can be laid tight so far. Ask for rows or wheel." });
+    if (document.mode === "wheel" && isRound)
+      return helpers.message({ custom: "A wheel cuts straight edges. Ask for rows or tight." });
+    return document;
+  });
 
 /** A sheet and what to cut from it, as the API takes it. */
 export function validateLayout(value: unknown): Result<LayoutDocument, Fault[]> {

@@ -1,6 +1,6 @@
-import { layOutRows, searchTightDiscs, type Placement } from "@/core/cutting";
+import { layOutRows, layOutWheelCuts, searchTightDiscs, type Placement } from "@/core/cutting";
 import { fail, ok, type Result } from "@/core/result";
-import { computeAreaMm2 } from "@/core/shape";
+import { computeAreaMm2, computeBox } from "@/core/shape";
 import type { LayoutDocument } from "@/schemas/validate";
 
 /** A layout as the API gives it, whichever way it was found. */
@@ -17,7 +17,15 @@ export function layOut(document: LayoutDocument): Result<LaidOut, string> {
   const rows = layOutRows(document);
   if (!rows.ok) return fail(rows.failure.message);
   const { outline, sheet } = document;
-  if (document.mode === "rows" || outline.kind !== "disc") return ok(rows.value);
+  if (document.mode === "rows") return ok(rows.value);
+  const answer = (placements: readonly Placement[], upperBound: number): Result<LaidOut, string> => {
+    const usedShare = (placements.length * computeAreaMm2(outline)) / (sheet.widthMm * sheet.heightMm);
+    return ok({ sheet, count: placements.length, upperBound, usedShare, placements });
+  };
+  if (outline.kind !== "disc") {
+    const wheel = layOutWheelCuts({ ...document, piece: computeBox(outline), mayTurn: true });
+    return answer(wheel.placements, wheel.upperBound);
+  }
   const deadline = performance.now() + document.budgetMs;
   let best: readonly Placement[] = rows.value.placements;
   let { upperBound } = rows.value;
@@ -26,6 +34,5 @@ export function layOut(document: LayoutDocument): Result<LaidOut, string> {
     upperBound = progress.upperBound;
     if (performance.now() >= deadline) break;
   }
-  const usedShare = (best.length * computeAreaMm2(outline)) / (sheet.widthMm * sheet.heightMm);
-  return ok({ sheet, count: best.length, upperBound, usedShare, placements: best });
+  return answer(best, upperBound);
 }

@@ -16,3 +16,4 @@ export {
 } from "./computeYield";
 export { searchTightDiscs, type TightProgress, type TightRequest } from "./tightDiscs";
 export { tabulateYield, type YieldRow, type YieldTable, type YieldTableRequest } from "./tabulateYield";
+export { layOutWheelCuts, type WheelLayout, type WheelRequest } from "./wheelCuts";
