@@ -125,7 +125,7 @@ class ConductionStep {
     private readonly surroundings: Surroundings,
   ) {
     this.cells = grid.volumeM3.length;
-    this.band = grid.across === 1 || grid.along === 1 ? 1 : grid.along;
+    this.band = grid.along === 1 ? 1 : grid.across;
     this.massKg = grid.volumeM3.map((volumeM3) => volumeM3 * material.densityKgPerM3);
     this.capacity = new Float64Array(this.cells);
     this.matrix = new Float64Array(this.cells * (this.band + 1));
@@ -170,11 +170,11 @@ class ConductionStep {
   /** Conductances between cells from their present temperatures, held through one step. W/K. */
   private setConductances(temperatures: Float64Array): void {
     const conductivity = temperatures.map((temperatureC) => this.material.conductivityWPerMK(temperatureC));
-    const { along, outwardM, upwardM } = this.grid;
+    const { across, outwardM, upwardM } = this.grid;
     for (let i = 0; i < this.cells; i++) {
       const [out, up] = [outwardM[i]!, upwardM[i]!];
-      this.outward[i] = out > 0 ? out * harmonicMean(conductivity[i]!, conductivity[i + along]!) : 0;
-      this.upward[i] = up > 0 ? up * harmonicMean(conductivity[i]!, conductivity[i + 1]!) : 0;
+      this.outward[i] = out > 0 ? out * harmonicMean(conductivity[i]!, conductivity[i + 1]!) : 0;
+      this.upward[i] = up > 0 ? up * harmonicMean(conductivity[i]!, conductivity[i + across]!) : 0;
     }
     this.surface = this.grid.faces.map(({ index, side, areaM2, depthM }) => {
       const filmWPerM2K = this.surroundings[`${side}WPerM2K`];
@@ -186,18 +186,18 @@ class ConductionStep {
   /** Heat into each cell, W, and the part of it that comes through the surface. */
   private flows(temperatures: Float64Array): [Float64Array, number] {
     const intoW = new Float64Array(this.cells);
-    const { along } = this.grid;
+    const { across } = this.grid;
     for (let i = 0; i < this.cells; i++) {
       const [out, up] = [this.outward[i]!, this.upward[i]!];
       if (out > 0) {
-        const flow = out * (temperatures[i + along]! - temperatures[i]!);
-        intoW[i] = intoW[i]! + flow;
-        intoW[i + along] = intoW[i + along]! - flow;
-      }
-      if (up > 0) {
-        const flow = up * (temperatures[i + 1]! - temperatures[i]!);
+        const flow = out * (temperatures[i + 1]! - temperatures[i]!);
         intoW[i] = intoW[i]! + flow;
         intoW[i + 1] = intoW[i + 1]! - flow;
+      }
+      if (up > 0) {
+        const flow = up * (temperatures[i + across]! - temperatures[i]!);
+        intoW[i] = intoW[i]! + flow;
+        intoW[i + across] = intoW[i + across]! - flow;
       }
     }
     let surfaceW = 0;
@@ -234,7 +234,7 @@ class ConductionStep {
   private fillMatrix(weightS: number): void {
     const { matrix, band, grid } = this;
     const width = band + 1;
-    const reach = grid.along === 1 ? 1 : grid.along;
+    const reach = grid.across;
     matrix.fill(0);
     const add = (row: number, k: number, value: number) => {
       const at = row * width + band - k;
@@ -245,13 +245,13 @@ class ConductionStep {
       const [out, up] = [weightS * this.outward[i]!, weightS * this.upward[i]!];
       if (out > 0) {
         add(i, 0, out);
-        add(i + reach, 0, out);
-        add(i + reach, reach, -out);
+        add(i + 1, 0, out);
+        add(i + 1, 1, -out);
       }
       if (up > 0) {
         add(i, 0, up);
-        add(i + 1, 0, up);
-        add(i + 1, 1, -up);
+        add(i + reach, 0, up);
+        add(i + reach, reach, -up);
       }
     }
     for (const { index, conductanceWPerK } of this.surface) add(index, 0, weightS * conductanceWPerK);
@@ -281,5 +281,8 @@ function findMeanC({ volumeM3 }: Grid, temperatures: Float64Array): number {
 }
 
 function turnOverInPlace({ across, along }: Grid, temperatures: Float64Array): void {
-  for (let i = 0; i < across; i++) temperatures.subarray(i * along, (i + 1) * along).reverse();
+  const before = temperatures.slice();
+  for (let j = 0; j < along; j++) {
+    temperatures.set(before.subarray((along - 1 - j) * across, (along - j) * across), j * across);
+  }
 }

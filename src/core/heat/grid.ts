@@ -19,7 +19,7 @@ export type Body =
 
 /**
  * Finite volumes of a body: `across` cells along the radius (1 for a slab) by `along` cells up the axis (1 for a
- * ball), cell (i, j) at index i · along + j. Conductances are given as area over distance, m, to be multiplied by
+ * ball), cell (i, j) at index j · across + i. Conductances are given as area over distance, m, to be multiplied by
  * the conductivity; faces as m².
  */
 export interface Grid {
@@ -133,7 +133,7 @@ function buildCylinder(radiusM: number | null, heightM: number, size: GridSize, 
   const faces: Face[] = [];
   for (let i = 0; i < across; i++) {
     for (let j = 0; j < along; j++) {
-      const index = i * along + j;
+      const index = j * across + i;
       const tallM = at(heights, j + 1) - at(heights, j);
       volumeM3[index] = ringM2(i) * tallM;
       if (i + 1 < across) {
@@ -153,7 +153,7 @@ function buildCylinder(radiusM: number | null, heightM: number, size: GridSize, 
       [along - 1, "top"],
     ] as const) {
       const depthM = (at(heights, j + 1) - at(heights, j)) / 2;
-      faces.push({ index: i * along + j, side: lying ? "edge" : side, areaM2: ringM2(i), depthM });
+      faces.push({ index: j * across + i, side: lying ? "edge" : side, areaM2: ringM2(i), depthM });
     }
   }
   const middleJ = (along - 1) / 2;
@@ -165,11 +165,11 @@ function buildCylinder(radiusM: number | null, heightM: number, size: GridSize, 
     upwardM,
     faces,
     core: {
-      index: middleJ,
-      nextIndex: across > 1 ? along + middleJ : middleJ,
+      index: middleJ * across,
+      nextIndex: middleJ * across + (across > 1 ? 1 : 0),
       weight: across > 1 ? weighCentre(middleR(0), middleR(1)) : 0,
     },
-    surfaceIndex: (across - 1) * along + along - 1,
+    surfaceIndex: across * along - 1,
   };
 }
 
