@@ -22,6 +22,7 @@ const views = [
   { name: "formula", path: `${day}/formula/bay-shortcrust` },
   { name: "weigh", path: `${day}/weigh/bay-shortcrust` },
   { name: "rest", path: `${day}/rest/bay-shortcrust`, settle: 2500 },
+  { name: "yield", path: `${day}/yield`, settle: 2500 },
   { name: "larder", path: `${day}/larder` },
   { name: "ingredients", path: `${day}/ingredients` },
   { name: "book", path: `${day}/book` },

@@ -60,3 +60,22 @@ test("a template at true size is downloaded, in rows and laid tight, and the sea
       .toString(),
   ).toBe("%PDF-");
 });
+
+test("a mould's blank follows its size, and the drawer says what each cutter does in it", async ({
+  page,
+}) => {
+  await page.goto(`${DEMO_DAY}/mould`);
+  // 60 + 2 · √(22² + 10²) + 2 · 5 − 1.144 · 3 = 114.9 mm.
+  await expect(page.getByText("115", { exact: true })).toBeVisible();
+  const drawer = page.getByRole("list", { name: "Cutters in the drawer" });
+  await expect(drawer.getByRole("listitem").first()).toContainText(/Round 120 ?.*more trim than needed/);
+  await expect(drawer).toContainText(/Round 95 ?short by 4\.\d mm on the wall|Round 95.*short by/);
+  const depth = page.getByLabel("Deep", { exact: true });
+  await depth.fill("1 1/4 in");
+  await depth.press("Enter");
+  await expect(page.getByText("133", { exact: true })).toBeVisible();
+  await depth.fill("900");
+  await expect(page.getByRole("alert").filter({ hasText: "750 mm too much" })).toBeVisible();
+  await page.getByText("oval", { exact: true }).click();
+  await expect(page.getByText(/no round cutter serves an oval mould/)).toBeVisible();
+});

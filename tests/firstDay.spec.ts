@@ -90,3 +90,38 @@ test("a book of one's own: dough, filling and piece written from nothing, then o
   await page.reload();
   await expect(page.getByTestId("tally")).toContainText("ready 62");
 });
+
+test("a kitchen of one's own: other cups weigh differently, larger eggs too, and the larder waits for its first box", async ({
+  page,
+}) => {
+  await page.goto("/");
+  await expect(page.getByTestId("tally")).toBeVisible();
+  const day = new URL(page.url()).pathname.replace(/\/orders$/, "");
+  const weigh = async () => {
+    await page.goto(`${day}/paste`);
+    await page.getByRole("textbox").fill("1 cup plain flour\n2 eggs");
+    await expect(page.getByRole("listitem")).toHaveCount(2);
+    return page.getByRole("listitem").allTextContents();
+  };
+  // 250 · 0.53 and 236.6 · 0.53; two medium eggs of 51 g, two large ones of 60 g.
+  const metric = await weigh();
+  expect([metric[0], metric[1]]).toEqual([
+    expect.stringContaining("133 g"),
+    expect.stringContaining("102 g"),
+  ]);
+  await page.goto(`${day}/kit`);
+  await page
+    .getByLabel("Cups and spoons")
+    .selectOption({ label: "United States: cup 237 ml, tablespoon 14.8 ml" });
+  await page.getByLabel("Eggs at hand").selectOption("large");
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+  const american = await weigh();
+  expect([american[0], american[1]]).toEqual([
+    expect.stringContaining("125 g"),
+    expect.stringContaining("120 g"),
+  ]);
+  await page.goto(`${day}/larder`);
+  await expect(page.getByText("Nothing is kept yet.")).toBeVisible();
+  await page.goto(`${day}/yield`);
+  await expect(page.getByRole("heading", { name: "How many will 1 kg make?" })).toBeVisible();
+});

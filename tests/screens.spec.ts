@@ -17,6 +17,7 @@ const screens = [
     "weigh/bay-shortcrust",
     "rest/bay-shortcrust",
     "yield",
+    "mould",
     "larder",
     "ingredients",
     "paste",

@@ -89,6 +89,15 @@ export const ingredientLimits = {
   packPriceMinor: limit("Price of a pack", "", 0, 10_000_000, 1),
 } as const;
 
+export const mouldLimits = {
+  baseMm: limit("Across the base", "mm", 10, 400, 1),
+  rimMm: limit("Across the rim", "mm", 10, 400, 1),
+  narrowMm: limit("Across the rim, short way", "mm", 10, 400, 1),
+  depthMm: limit("Deep", "mm", 3, 150, 1),
+  fluteMm: limit("Flutes, crest to valley", "mm", 0, 20, 0.5),
+  trimMm: limit("Over the rim, to trim", "mm", 0, 30, 1),
+} as const;
+
 export const larderLimits = {
   massG: limit("Amount", "g", 0, 1_000_000, 1),
   count: limit("Pieces", "", 0, 100_000, 1),

@@ -48,6 +48,8 @@ interface Step {
 
 export interface BenchState {
   readonly date: string;
+  /** The day is over: its formulas are those of then. */
+  readonly isOver: boolean;
   readonly records: readonly StoredRecord[];
   readonly book: DayBook;
   readonly plan: DayPlan;
@@ -170,6 +172,7 @@ export function createBenchStore(input: BenchInput) {
     };
     return {
       date: input.date,
+      isOver: input.formulasThen.length > 0,
       records: input.records,
       book: initialBook,
       plan: input.plan,

@@ -1,8 +1,16 @@
 "use client";
 
 import { Trash2 } from "lucide-react";
-import { useState, type FormEvent } from "react";
-import { computeTargetG, computeTotalG, weighAmount, type Formula, type KitchenRule } from "@/core/formula";
+import { useMemo, useState, type FormEvent } from "react";
+import {
+  analyseFormula,
+  computeTargetG,
+  computeTotalG,
+  weighAmount,
+  type Formula,
+  type FormulaAnalysis,
+  type KitchenRule,
+} from "@/core/formula";
 import { formatMass, formatNumber } from "@/core/units";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { formulaLimits } from "@/schemas/limits";
@@ -34,7 +42,8 @@ const COLUMNS =
 /** The lines of a formula as they were written, with their grams and baker's percentages. */
 export function FormulaLines({ formula, save }: FormulaEditProps) {
   const rule = useKitchenRule();
-  const analysis = useBench((state) => state.plan.analyses[formula.id]);
+  // Of the formula as it stands now: the plan of a day that is over knows the one of then.
+  const analysis = useMemo(() => analyseFormula(formula, rule.ingredients), [formula, rule]);
   const tookLastG = useBench((state) => state.plan.tookLastG[formula.id]) ?? null;
   const { lines } = formula;
   const setLine = (line: Line) =>
@@ -91,7 +100,7 @@ export function FormulaLines({ formula, save }: FormulaEditProps) {
               )}
             </span>
             <span className="figure quiet hidden pt-2 text-right sm:block">
-              {analysis?.bakersPercent ? `${formatNumber(analysis.bakersPercent[line.id] ?? 0, 1)} %` : ""}
+              {analysis.bakersPercent ? `${formatNumber(analysis.bakersPercent[line.id] ?? 0, 1)} %` : ""}
             </span>
             <button
               type="button"
@@ -105,7 +114,7 @@ export function FormulaLines({ formula, save }: FormulaEditProps) {
         ))}
       </ul>
       <NewLine rule={rule} onAdd={(line) => save({ ...formula, lines: [...lines, line] })} />
-      {analysis && lines.length > 0 && <Facts formulaId={formula.id} />}
+      {lines.length > 0 && <Facts analysis={analysis} />}
     </div>
   );
 }
@@ -162,9 +171,7 @@ function NewLine({ rule, onAdd }: { readonly rule: KitchenRule; readonly onAdd: 
 const MINOR_PER_MAJOR = 100;
 
 /** Allergens, cost and what the book could not answer for. */
-function Facts({ formulaId }: { readonly formulaId: string }) {
-  const analysis = useBench((state) => state.plan.analyses[formulaId]);
-  if (!analysis) return null;
+function Facts({ analysis }: { readonly analysis: FormulaAnalysis }) {
   const { allergens, costMinor, unknownLines, unpricedLines, composition } = analysis;
   const percent = (share: number) => `${formatNumber(share * 100)} %`;
   return (

@@ -31,6 +31,7 @@ export function FormulaPage({ formulaId, listEditions }: Props) {
   const { records, edit, date, book } = useBench((state) => state);
   // As it stands now: a day that is over is planned with the edition of then.
   const formula = pickRecords(records, "formula").find(({ id }) => id === formulaId);
+  const isOver = useBench((state) => state.isOver);
   const [face, setFace] = useState<Face>("Lines");
   const router = useRouter();
   if (!formula) {
@@ -74,6 +75,12 @@ export function FormulaPage({ formulaId, listEditions }: Props) {
               </Link>
             )}
           </div>
+          {isOver && (
+            <p className="rounded-lg border border-base-300 p-3">
+              {book.day.name} is over and planned with this formula as it stood then. What you change here
+              counts from now on.
+            </p>
+          )}
           {face === "Lines" && <FormulaLines formula={formula} save={save} />}
           {face === "Scale" && <FormulaScale formula={formula} />}
           {face === "Method" && <FormulaMethod formula={formula} save={save} />}
