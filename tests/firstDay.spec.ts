@@ -100,8 +100,8 @@ test("a kitchen of one's own: other cups weigh differently, larger eggs too, and
   const weigh = async () => {
     await page.goto(`${day}/paste`);
     await page.getByRole("textbox").fill("1 cup plain flour\n2 eggs");
-    await expect(page.getByRole("listitem")).toHaveCount(2);
-    return page.getByRole("listitem").allTextContents();
+    await expect(page.getByRole("main").getByRole("listitem")).toHaveCount(2);
+    return page.getByRole("main").getByRole("listitem").allTextContents();
   };
   // 250 · 0.53 and 236.6 · 0.53; two medium eggs of 51 g, two large ones of 60 g.
   const metric = await weigh();

@@ -7,7 +7,9 @@ export const test = base.extend<{ expectConsole: (words: string) => void }>({
       const said: string[] = [];
       const expected: string[] = [];
       context.on("console", (message) => {
-        if (message.type() === "error" || message.type() === "warning") said.push(message.text());
+        if (message.type() === "error" || message.type() === "warning") {
+          said.push(`${message.text()} ${message.location().url}`.trim());
+        }
       });
       context.on("weberror", (error) => said.push(String(error.error())));
       await use((words) => expected.push(words));

@@ -31,18 +31,26 @@ export interface Batches {
 /** Less than this over or short is rounding, g. */
 const EVEN_G = 0.5;
 
-/** Doughs and fillings of the day: need, larder first, the rest to mix, and what is over or short. */
+/**
+ * Doughs and fillings of the day: need, larder first, the rest to mix, and what is over or short. What frozen pieces
+ * and blanks leave no need for has no batch, unless the baker mixes it all the same.
+ */
 export function planBatches(input: BatchInput): Batches {
   const { works } = input;
-  const doughs = unique(works.map(({ dough }) => dough)).map((dough) => planDough(input, dough));
-  const fillings = unique(works.map(({ filling }) => filling)).map((filling) =>
-    planBatch(
-      input,
-      filling,
-      works.filter((work) => work.filling.id === filling.id).map(({ line }) => line),
-      (line) => line.fillingG,
-    ),
-  );
+  const isWanted = ({ neededG, batch }: DayBatch) => neededG > EVEN_G || batch !== null;
+  const doughs = unique(works.map(({ dough }) => dough))
+    .map((dough) => planDough(input, dough))
+    .filter(isWanted);
+  const fillings = unique(works.map(({ filling }) => filling))
+    .map((filling) =>
+      planBatch(
+        input,
+        filling,
+        works.filter((work) => work.filling.id === filling.id).map(({ line }) => line),
+        (line) => line.fillingG,
+      ),
+    )
+    .filter(isWanted);
   const problems = [...doughs, ...fillings].flatMap((batch) => findShortage(batch) ?? []);
   return {
     doughs,
@@ -66,9 +74,10 @@ function planDough(input: BatchInput, dough: Dough): DayBatch {
   return {
     ...batch,
     divided: divideDough(sheetsG, dough.dividedInto, dough.densityGPerMl),
-    rest: composition
-      ? restDough(dough, Math.max(0, ...sheetsG), composition, input.book.kitchen, thicknessMm)
-      : null,
+    rest:
+      composition && sheetsG.length > 0
+        ? restDough(dough, Math.max(...sheetsG), composition, input.book.kitchen, thicknessMm)
+        : null,
   };
 }
 

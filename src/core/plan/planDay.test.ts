@@ -200,6 +200,15 @@ describe("the larder", () => {
     });
     expect(all.tasks.some(({ id }) => id.startsWith("fill:rhubarb-crescent"))).toBe(false);
     expect(all.problems).toEqual([]);
+    const everything = planDay({
+      ...demo,
+      larder: demo.pieces.map(({ id }) =>
+        item({ id: `all-${id}`, refId: id, kind: "frozenPieces", count: 200 }),
+      ),
+    });
+    expect([everything.doughs, everything.fillings, everything.problems]).toEqual([[], [], []]);
+    expect(everything.flow.piecesG).toBeGreaterThan(0);
+    expect(everything.flow.storedG).toBeCloseTo(everything.flow.piecesG + everything.flow.waterG, 6);
   });
 
   test("closing a day moves mass and never makes any, and closing it twice changes nothing more", () => {

@@ -39,7 +39,7 @@ const MOST_KNOWN = 200;
 
 /**
  * How long a dough rests: the baker's minutes, or until the core of its largest piece can be rolled.
- * @param largestG - Largest piece it is divided into. @param sheetThicknessMm - What it is rolled to.
+ * @param largestG - Largest piece it is divided into, > 0. @param sheetThicknessMm - What it is rolled to.
  */
 export function restDough(
   dough: Dough,
@@ -48,7 +48,7 @@ export function restDough(
   kitchen: Kitchen,
   sheetThicknessMm: number,
 ): DoughRest {
-  if (dough.restWay === "minutes" || largestG <= 0) {
+  if (dough.restWay === "minutes") {
     return {
       modelMin: null,
       minutes: dough.restMin,

@@ -12,6 +12,9 @@ export function EmptyDay({ station }: { readonly station: Station }) {
   return (
     <div className="mx-auto flex max-w-lg flex-col gap-4 p-6">
       <ProblemList station={station} />
+      {ordered > 0 && station === "mix" && (
+        <p className="text-xl">Nothing to mix: what is ordered lies in the larder, ready to bake.</p>
+      )}
       {ordered === 0 && (
         <>
           <h2 className="text-2xl">Nothing on the bench yet</h2>
