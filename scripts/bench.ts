@@ -12,6 +12,7 @@ import { parseFormulaText, standardIngredients } from "@/core/formula";
 import { chill, type Body } from "@/core/heat";
 import { planDay, type DayBook } from "@/core/plan";
 import { scheduleDay, type ScheduleTask } from "@/core/schedule";
+import { scaleOutline } from "@/core/shape";
 import { listDemoChanges, starterFormulas } from "@/demo";
 import type { StoredRecord } from "@/schemas/recordKinds";
 import { toDayBook } from "@/schemas/toDayBook";
@@ -145,6 +146,24 @@ let turn = 0;
 report("day plan, demo Saturday, a new rest by conduction each time", () =>
   planDay({ ...book, kitchen: { ...book.kitchen, mixedC: 18 + (turn++ % 100) / 50 } }),
 );
+const eightKinds: DayBook = (() => {
+  const pieces = Array.from({ length: 8 }, (_, i) => {
+    const base = book.pieces[i % book.pieces.length];
+    if (!base) throw new Error("The demo world has no pieces.");
+    const grow = 1 + 0.05 * i;
+    return { ...base, id: `kind-${i}`, name: `Kind ${i + 1}`, cut: scaleOutline(base.cut, grow) };
+  });
+  const orders = pieces.map(({ id }, i) => ({
+    id: `e${i}`,
+    dayId: book.day.id,
+    pieceId: id,
+    count: 75,
+    dueMin: 720 + i * 30,
+    customer: "",
+  }));
+  return { ...book, pieces, orders };
+})();
+report("day plan, 600 pieces of 8 kinds", () => planDay(eightKinds), 10);
 for (const count of [1, 10, 100])
   report(`day plan, ${count} orders of 10 pieces`, () => planDay(withOrders(count)), count > 10 ? 8 : 30);
 

@@ -1,10 +1,10 @@
 "use client";
 
 import { useId, useState, type KeyboardEvent } from "react";
-import { parseAmount, parseNumber, parseOvenSetting, toStillC } from "@/core/units";
 import { PASSED_ON } from "../shell/useBenchKeys";
 import { describeLimitFault } from "@/schemas/checkValue";
 import type { Limit } from "@/schemas/limits";
+import { isShareLimit, parseDial, toDialText } from "./parseDial";
 
 interface Props {
   readonly limit: Limit;
@@ -21,9 +21,9 @@ interface Props {
 export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Props) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
-  const isShare = limit.unit === "" && limit.max <= 1;
-  const shown = typed ?? toText(value, isShare);
-  const parsed = typed === null ? null : parseTyped(typed, limit, isShare);
+  const isShare = isShareLimit(limit);
+  const shown = typed ?? toDialText(value, limit);
+  const parsed = typed === null ? null : parseDial(typed, limit);
   const fault = parsed && "fault" in parsed ? parsed.fault : null;
 
   const commit = () => {
@@ -83,32 +83,4 @@ export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Pro
       )}
     </div>
   );
-}
-
-const PERCENT = 100;
-
-function toText(value: number, isShare: boolean): string {
-  return String(Number((isShare ? value * PERCENT : value).toFixed(2)));
-}
-
-function parseTyped(text: string, limit: Limit, isShare: boolean): { value: number } | { fault: string } {
-  const bare = text.replace("%", "");
-  const parsed =
-    limit.unit === "mm" || limit.unit === "°C" ? parseWithUnit(text, limit.unit) : parseNumber(bare);
-  if (!parsed.ok) return { fault: parsed.failure };
-  const value = isShare ? parsed.value / PERCENT : parsed.value;
-  const percent: Limit = { ...limit, unit: "%", min: limit.min * PERCENT, max: limit.max * PERCENT };
-  const fault = isShare ? describeLimitFault(parsed.value, percent) : describeLimitFault(value, limit);
-  return fault ? { fault } : { value };
-}
-
-/** Lengths in any unit as mm; oven settings, `gas 6` and `180 fan` too, as a still oven's °C. */
-function parseWithUnit(text: string, unit: "mm" | "°C") {
-  const round = (value: number) => ({ ok: true as const, value: Number(value.toFixed(2)) });
-  if (unit === "°C") {
-    const setting = parseOvenSetting(text);
-    return setting.ok ? round(toStillC(setting.value)) : setting;
-  }
-  const amount = parseAmount(text, { dimension: "length", bareUnit: "mm", system: "metric" });
-  return amount.ok ? round(amount.value.value) : amount;
 }

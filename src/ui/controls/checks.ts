@@ -1,6 +1,6 @@
-import { parseAmount, parseClock, parseNumber } from "@/core/units";
+import { parseClock, parseNumber } from "@/core/units";
 import { describeLimitFault } from "@/schemas/checkValue";
-import { MAX_NAME_CHARACTERS, orderLimits, formulaLimits } from "@/schemas/limits";
+import { MAX_NAME_CHARACTERS, orderLimits } from "@/schemas/limits";
 
 /** What is wrong with a name, or null. */
 export function checkName(text: string): string | null {
@@ -21,12 +21,4 @@ export function checkCount(text: string): string | null {
 export function checkClock(text: string): string | null {
   const parsed = parseClock(text);
   return parsed.ok ? null : parsed.failure;
-}
-
-/** An ingredient's grams from what was typed, or what is wrong. Cups need a density and are asked about. */
-export function parseGrams(text: string): { massG: number } | { fault: string } {
-  const parsed = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });
-  if (!parsed.ok) return { fault: parsed.failure };
-  const fault = describeLimitFault(parsed.value.value, formulaLimits.lineMassG);
-  return fault ? { fault } : { massG: parsed.value.value };
 }

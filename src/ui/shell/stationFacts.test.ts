@@ -1,0 +1,58 @@
+import { planDay, type DayBook } from "@/core/plan";
+import { listDemoChanges } from "@/demo";
+import type { StoredRecord } from "@/schemas/recordKinds";
+import { toDayBook } from "@/schemas/toDayBook";
+import { formatDayDate, formatShortDate } from "./formatDayDate";
+import { listDifferences } from "./listDifferences";
+import { listStationFacts } from "./stationFacts";
+
+const records = listDemoChanges().map(({ kind, record }) => ({ kind, record, version: 1 }) as StoredRecord);
+const demo = toDayBook(records, "2026-11-28", null)!;
+const factsOf = (book: DayBook) =>
+  Object.fromEntries(listStationFacts(planDay(book)).map((fact) => [fact.id, fact]));
+
+test("the strip shows each station's own figure of the plan", () => {
+  const plan = planDay(demo);
+  const facts = factsOf(demo);
+  expect(Object.keys(facts)).toEqual(["orders", "mix", "roll", "fill", "seal", "bake", "cool"]);
+  expect(facts.orders).toMatchObject({ figure: "148 pieces", note: "first by 09:00", problems: [] });
+  expect(facts.mix!.figure).toBe(`${(plan.tally.doughG / 1000).toFixed(2)} kg`);
+  expect(facts.roll!.figure).toBe(`${plan.lines.flatMap(({ cut }) => cut.sheets).length} sheets`);
+  expect(facts.bake!.note).toMatch(/^light oven · 5 loads$/);
+  expect(facts.cool).toMatchObject({ figure: "11:30", note: "last pieces ready" });
+});
+
+test("a day without orders shows nothing that it does not know", () => {
+  const facts = Object.values(factsOf({ ...demo, orders: [] }));
+  expect(facts.map(({ figure }) => figure)).toEqual(Array.from({ length: 7 }, () => "–"));
+});
+
+test("what has to be decided stands at its own station", () => {
+  const wide = demo.pieces.map((piece, i) => (i === 0 ? { ...piece, marginMm: 60 } : piece));
+  const facts = factsOf({ ...demo, pieces: wide });
+  expect(facts.fill!.problems.map(({ message }) => message)).toEqual([
+    expect.stringContaining("leaves nothing to fill"),
+  ]);
+  expect(facts.orders!.problems).toEqual([]);
+});
+
+test("two versions of a record differ in words, units in brackets, nested parts whole", () => {
+  const theirs = { name: "Moon", marginMm: 13, bakeLossShare: 0.1, cut: { kind: "disc", diameterMm: 90 } };
+  const mine = { name: "Moon", marginMm: 15, bakeLossShare: 0.2, cut: { kind: "disc", diameterMm: 95 } };
+  expect(listDifferences(theirs, mine)).toEqual([
+    { field: "margin (mm)", theirs: "13", mine: "15" },
+    { field: "bake loss", theirs: "0.1", mine: "0.2" },
+    {
+      field: "cut",
+      theirs: '{"kind":"disc","diameterMm":90}',
+      mine: '{"kind":"disc","diameterMm":95}',
+    },
+  ]);
+  expect(listDifferences(theirs, theirs)).toEqual([]);
+  expect(listDifferences(null, { ovenC: 200 })).toEqual([{ field: "oven (°C)", theirs: "–", mine: "200" }]);
+});
+
+test("dates are said as a baker says them", () => {
+  expect(formatDayDate("2026-11-28")).toBe("Sat 28 November 2026");
+  expect(formatShortDate("2026-11-26")).toBe("Thu 26 Nov");
+});
