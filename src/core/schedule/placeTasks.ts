@@ -25,7 +25,7 @@ export interface PlacingRules {
 
 /**
  * Places every task as early as its waits, its release and its resources allow, one after the other (serial
- * schedule generation). Longest waits are not enforced here. O(tasks² + tasks · blocks).
+ * schedule generation). Longest waits are not enforced here. O(tasks · ready tasks + tasks · blocks).
  * @throws {RangeError} If tasks wait for each other in a circle or name something unknown.
  */
 export function placeTasks(problem: ScheduleProblem, rules: PlacingRules): Map<string, PlacedTask> {
@@ -34,29 +34,36 @@ export function placeTasks(problem: ScheduleProblem, rules: PlacingRules): Map<s
     problem.resources.map(({ id, heater }) => [id, startBlocks(heater, rules)]),
   );
   const placed = new Map<string, PlacedTask>();
-  const open = new Set(problem.tasks);
-  while (open.size > 0) {
-    let next: { task: ScheduleTask; earliestMin: number; ranks: readonly number[] } | null = null;
-    for (const task of open) {
-      const earliestMin = findEarliest(task, placed, rules.releaseMin(task));
-      if (earliestMin === null) continue;
-      const ranks = rules.rank(task, earliestMin);
-      if (!next || comesFirst(ranks, next.ranks)) next = { task, earliestMin, ranks };
+  const followers = listFollowers(problem.tasks);
+  const waitingFor = new Map(problem.tasks.map(({ id, after }) => [id, after.length]));
+  // What all its waits are placed for is ready; from then on its earliest start and its rank stand fast.
+  const ready: ReadyTask[] = [];
+  const admit = (task: ScheduleTask, position: number) => {
+    const earliestMin = findEarliest(task, placed, rules.releaseMin(task));
+    ready.push({ task, position, earliestMin, ranks: rules.rank(task, earliestMin) });
+  };
+  problem.tasks.forEach((task, position) => {
+    if (task.after.length === 0) admit(task, position);
+  });
+  while (placed.size < problem.tasks.length) {
+    const next = takeFirst(ready);
+    if (!next) {
+      const stuck = problem.tasks.filter(({ id }) => !placed.has(id)).map(({ id }) => id);
+      throw new RangeError(`placeTasks: tasks wait for each other: ${stuck.join(", ")}`);
     }
-    if (!next)
-      throw new RangeError(
-        `placeTasks: tasks wait for each other: ${[...open].map(({ id }) => id).join(", ")}`,
-      );
     const { task } = next;
     const startMin = findFreeStart(task, next.earliestMin, blocks, resources, rules.mirrored);
     for (const use of task.uses) {
       const block = { startMin: startMin + use.fromMin, endMin: startMin + use.toMin, heatC: task.heatC };
       const lane = blocks.get(use.resourceId) ?? [];
-      lane.push(block);
-      lane.sort((a, b) => a.startMin - b.startMin);
+      lane.splice(findFirstEndingAfter(lane, block.startMin), 0, block);
     }
     placed.set(task.id, { taskId: task.id, startMin, endMin: startMin + task.durationMin });
-    open.delete(task);
+    for (const { follower, position } of followers.get(task.id) ?? []) {
+      const missing = (waitingFor.get(follower.id) ?? 0) - 1;
+      waitingFor.set(follower.id, missing);
+      if (missing === 0) admit(follower, position);
+    }
   }
   return placed;
 }
@@ -66,24 +73,58 @@ function startBlocks(heater: ScheduleResource["heater"], { coldUntilMin }: Placi
   return [{ startMin: -Infinity, endMin: coldUntilMin, heatC: heater.restC }];
 }
 
-/** Earliest start by waits and release, or null while something it waits for is not placed. */
+/** A task that could come next. */
+interface ReadyTask {
+  readonly task: ScheduleTask;
+  /** In the problem's list: of equal ranks the one listed first goes first. */
+  readonly position: number;
+  readonly earliestMin: number;
+  readonly ranks: readonly number[];
+}
+
+/** By task id: the tasks that wait for it, once for each wait. */
+function listFollowers(tasks: readonly ScheduleTask[]) {
+  const followers = new Map<string, { readonly follower: ScheduleTask; readonly position: number }[]>();
+  tasks.forEach((follower, position) => {
+    for (const { taskId } of follower.after) {
+      const list = followers.get(taskId);
+      if (list) list.push({ follower, position });
+      else followers.set(taskId, [{ follower, position }]);
+    }
+  });
+  return followers;
+}
+
+/** Takes the ready task with the lowest rank out of the list; null if none is ready. */
+function takeFirst(ready: ReadyTask[]): ReadyTask | null {
+  let best = 0;
+  for (let i = 1; i < ready.length; i++) {
+    const [left, right] = [ready[i], ready[best]];
+    if (left && right && comesFirst(left, right)) best = i;
+  }
+  return ready.splice(best, 1)[0] ?? null;
+}
+
+/** Earliest start by waits and release; all it waits for is placed. */
 function findEarliest(
   task: ScheduleTask,
   placed: ReadonlyMap<string, PlacedTask>,
   releaseMin: number,
-): number | null {
-  let earliestMin = releaseMin;
-  for (const { taskId, minWaitMin } of task.after) {
-    const other = placed.get(taskId);
-    if (!other) return null;
-    earliestMin = Math.max(earliestMin, other.endMin + minWaitMin);
-  }
-  return earliestMin;
+): number {
+  return task.after.reduce(
+    (earliestMin, { taskId, minWaitMin }) =>
+      Math.max(earliestMin, (placed.get(taskId)?.endMin ?? -Infinity) + minWaitMin),
+    releaseMin,
+  );
 }
 
-function comesFirst(left: readonly number[], right: readonly number[]): boolean {
-  const index = left.findIndex((value, i) => value !== right[i]);
-  return index >= 0 && (left[index] ?? 0) < (right[index] ?? 0);
+function comesFirst(left: ReadyTask, right: ReadyTask): boolean {
+  const count = Math.min(left.ranks.length, right.ranks.length);
+  for (let i = 0; i < count; i++) {
+    const [a, b] = [left.ranks[i] ?? 0, right.ranks[i] ?? 0];
+    if (a !== b) return a < b;
+  }
+  return left.position < right.position;
 }
 
 /** The first start from `earliestMin` on at which everything the task uses is free. */
@@ -101,18 +142,36 @@ function findFreeStart(
       const resource = resources.get(resourceId);
       const lane = blocks.get(resourceId);
       if (!resource || !lane) throw new RangeError(`placeTasks: ${task.id} uses unknown ${resourceId}`);
-      for (const block of lane) {
+      // Blocks of a lane do not overlap, so they are in the order of their ends too. What ends before the task
+      // begins matters only to a heater, and of those only the last.
+      const from = findFirstEndingAfter(lane, startMin + fromMin) - (resource.heater ? 1 : 0);
+      for (let i = Math.max(from, 0); i < lane.length; i++) {
+        const block = lane[i];
+        if (!block) break;
         const gapBefore = findGapMin(resource, block.heatC, task.heatC, mirrored);
         const gapAfter = findGapMin(resource, task.heatC, block.heatC, mirrored);
-        const clear =
-          startMin + fromMin >= block.endMin + gapBefore || startMin + toMin + gapAfter <= block.startMin;
-        if (clear) continue;
+        if (startMin + fromMin >= block.endMin + gapBefore) continue;
+        if (startMin + toMin + gapAfter <= block.startMin) {
+          if (!resource.heater) break;
+          continue;
+        }
         startMin = block.endMin + gapBefore - fromMin;
         moved = true;
       }
     }
   }
   return startMin;
+}
+
+/** Index of the first block that ends after a minute; the lane's length if none does. O(log blocks). */
+function findFirstEndingAfter(lane: readonly Block[], minute: number): number {
+  let [low, high] = [0, lane.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((lane[middle]?.endMin ?? Infinity) > minute) high = middle;
+    else low = middle + 1;
+  }
+  return low;
 }
 
 function findGapMin(
