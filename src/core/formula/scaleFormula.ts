@@ -65,7 +65,8 @@ export interface ScaledBatch {
   readonly change: string | null;
 }
 
-const EGG_PARTS = { egg: "whole", "egg-yolk": "yolk", "egg-white": "white" } as const;
+/** Entries of the ingredient book that are eggs, with their part. */
+export const EGG_PARTS = { egg: "whole", "egg-yolk": "yolk", "egg-white": "white" } as const;
 /** A change of all lines by less than this is rounding: grams were typed to the tenth. */
 const WHOLE_TOLERANCE_SHARE = 2e-3;
 

@@ -2,7 +2,7 @@ import type { Ingredient } from "./ingredient";
 import { findDensity } from "./matchIngredient";
 import type { Batch, WeighedLine } from "./scaleFormula";
 import { computeEggG, formatNumber, listUnits, type EggSize, type MeasureSystem } from "../units";
-import { isEgg } from "./scaleFormula";
+import { EGG_PARTS, isEgg } from "./scaleFormula";
 
 /** A line of a weigh-out, in the order of adding. */
 export interface WeighStep {
@@ -38,8 +38,7 @@ function findMeasure(
   eggSize: EggSize,
 ): string | null {
   if (isEgg(ingredientId)) {
-    const part = ({ egg: "whole", "egg-yolk": "yolk", "egg-white": "white" } as const)[ingredientId];
-    return `${formatNumber(massG / computeEggG(eggSize, part), 1)} × ${ingredient?.name ?? "egg"}`;
+    return `${formatNumber(massG / computeEggG(eggSize, EGG_PARTS[ingredientId]), 1)} × ${ingredient?.name ?? "egg"}`;
   }
   const density = ingredient && findDensity(ingredient, null);
   if (!density) return null;

@@ -236,8 +236,12 @@ test("wrapping, a smaller piece and the freezer change the rest the way they sho
   expect(plain.freezer.coreReadyMin!).toBeLessThan(plain.fridge.coreReadyMin!);
   expect(ready({ wrapped: false })).toBeLessThan(plain.fridge.coreReadyMin!);
   expect(ready({ body: { kind: "ball", diameterMm: 40 } })).toBeLessThan(plain.fridge.coreReadyMin!);
+  for (const place of ["fridge", "freezer"] as const) {
+    expect(findRestMin(request, place)).toBeCloseTo(plain[place].coreReadyMin!, 9);
+  }
   const lying = computeReadiness({ ...request, turned: false });
-  expect(findRestMin(request, "fridge")).toBeCloseTo(lying.fridge.coreReadyMin!, 9);
+  expect(lying.freezer.coreReadyMin).not.toBe(plain.freezer.coreReadyMin);
+  expect(lying.fridge.coreReadyMin).toBe(plain.fridge.coreReadyMin);
   // A thin sheet warms sooner than the piece it came from; in a cold room it never gets too warm.
   expect(plain.sheetLimitMin!).toBeLessThan(plain.benchLimitMin!);
   expect(computeReadiness({ ...request, roomC: 14 }).benchLimitMin).toBeNull();

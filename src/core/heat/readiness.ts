@@ -18,7 +18,7 @@ export interface ReadinessRequest {
   /** As it comes from mixing. */
   readonly mixedC: number;
   readonly wrapped: boolean;
-  /** Turned over half way through a rest in the cold. */
+  /** Turned over half way through a rest in the freezer, whose cold comes mostly from above. */
   readonly turned: boolean;
   readonly fridgeC: number;
   readonly freezerC: number;
@@ -79,15 +79,22 @@ export function computeReadiness(request: ReadinessRequest): Readiness {
 
 /**
  * Minutes in the cold until the core can be rolled, or null if that takes longer than overnight. The same as
- * {@link computeReadiness} gives, for a piece that is not turned; quicker, since nothing else is reckoned.
+ * {@link computeReadiness} gives; quicker, since a run ends there and nothing else is reckoned.
  */
 export function findRestMin(request: ReadinessRequest, place: "fridge" | "freezer"): number | null {
   const airC = place === "fridge" ? request.fridgeC : request.freezerC;
-  const stay: Stay = { place, airC, minutes: LONGEST_REST_MIN, turnOver: false };
   const { highC } = request.window;
-  const isReady = ({ coreC }: Moment) => coreC <= highC;
-  const moments = run(request, request.body, request.mixedC, [stay], request.wrapped, isReady);
-  return findCrossingMin(moments, "coreC", highC, "falling");
+  const until = (turnAtMin: number) => {
+    const stay = (minutes: number, turnOver: boolean): Stay => ({ place, airC, minutes, turnOver });
+    const stays = [stay(turnAtMin, true), stay(LONGEST_REST_MIN - turnAtMin, false)];
+    const isReady = ({ coreC }: Moment) => coreC <= highC;
+    const moments = run(request, request.body, request.mixedC, stays, request.wrapped, isReady);
+    return findCrossingMin(moments, "coreC", highC, "falling");
+  };
+  const lyingMin = until(0);
+  return request.turned && place === "freezer" && lyingMin !== null && lyingMin > 0
+    ? until(lyingMin / 2)
+    : lyingMin;
 }
 
 function restCold(request: ReadinessRequest, place: "fridge" | "freezer", airC: number): ColdRest {
@@ -100,7 +107,10 @@ function restCold(request: ReadinessRequest, place: "fridge" | "freezer", airC: 
   const coreAt = (moments: readonly Moment[]) => findCrossingMin(moments, "coreC", window.highC, "falling");
   const lying = over(0);
   const lyingReadyMin = coreAt(lying);
-  const moments = turned && lyingReadyMin !== null && lyingReadyMin > 0 ? over(lyingReadyMin / 2) : lying;
+  const moments =
+    turned && place === "freezer" && lyingReadyMin !== null && lyingReadyMin > 0
+      ? over(lyingReadyMin / 2)
+      : lying;
   const coreReadyMin = coreAt(moments);
   const outsideTooColdMin = findCrossingMin(moments, "surfaceC", window.lowC, "falling");
   return {

@@ -85,6 +85,8 @@ export interface DayBatch {
   readonly enoughForPieces: number | null;
   /** What its liquid took last time, for the formula as written. */
   readonly tookLastG: number | null;
+  /** Of a dough that is bought: whole sheets to take. Null otherwise. */
+  readonly boughtSheets: number | null;
   /** Doughs only. */
   readonly rest: DoughRest | null;
   readonly divided: readonly DividedPiece[];
@@ -154,6 +156,8 @@ export interface DayPlan {
   readonly tookLastG: Readonly<Record<string, number | null>>;
   readonly lines: readonly PiecePlan[];
   readonly eggs: EggBalance;
+  /** Glue for all seams of the day. */
+  readonly glueG: number;
   readonly leftovers: readonly Leftover[];
   readonly larderUses: readonly LarderUse[];
   /** Larder items that the day does not use although they are there: past their use-by date. */

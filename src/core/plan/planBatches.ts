@@ -109,9 +109,16 @@ function planBatch(
     overG: Math.abs(overG) < EVEN_G ? 0 : overG,
     enoughForPieces: overG < -EVEN_G ? countEnough(lines, needG, neededG + overG) : null,
     tookLastG,
+    boughtSheets: batch ? countBoughtSheets(formula, batch.usableG) : null,
     rest: null,
     divided: [],
   };
+}
+
+function countBoughtSheets(formula: Formula, usableG: number): number | null {
+  if (formula.kind !== "dough" || !formula.boughtSheet) return null;
+  const { widthMm, heightMm, thicknessMm } = formula.boughtSheet;
+  return Math.ceil(usableG / ((widthMm * heightMm * thicknessMm * formula.densityGPerMl) / 1000));
 }
 
 const scaledTook = ({ took }: Weighing) => (took ? took.massG / took.scale : null);

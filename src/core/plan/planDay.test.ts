@@ -307,3 +307,21 @@ test("shopping adds up days, in whole packs, without water", () => {
     }
   }
 });
+
+test("a bought dough is taken in whole sheets, and the day's glue is that of its seams", () => {
+  const sheet = { widthMm: 400, heightMm: 230, thicknessMm: 3 };
+  const formulas = byMinutes.formulas.map((formula) =>
+    formula.kind === "dough" ? { ...formula, method: "bought" as const, boughtSheet: sheet } : formula,
+  );
+  const plan = planDay({ ...byMinutes, formulas });
+  for (const { formula, batch, boughtSheets } of plan.doughs) {
+    const oneG = 400 * 230 * 3e-3 * formula.densityGPerMl;
+    expect(boughtSheets! * oneG).toBeGreaterThanOrEqual(batch!.usableG);
+    expect((boughtSheets! - 1) * oneG).toBeLessThan(batch!.usableG);
+  }
+  expect(planDay(demo).doughs.every(({ boughtSheets }) => boughtSheets === null)).toBe(true);
+  // 4 g a metre of seam, of what is closed today: the eight frozen crescents are closed already.
+  const seamMm = plan.lines.reduce((sum, { seal, toFill }) => sum + seal.seamMm * toFill, 0);
+  expect(plan.glueG).toBeCloseTo((seamMm / 1000) * 4, 6);
+  expect(plan.lines.some(({ toFill, made }) => toFill === made - 8)).toBe(true);
+});

@@ -71,6 +71,7 @@ export function planDay(book: DayBook): DayPlan {
       [...batches.doughs, ...batches.fillings].flatMap(({ batch }) => batch ?? []),
       book.kitchen.eggSize,
     ),
+    glueG: lines.reduce((sum, { seal, toFill }) => sum + seal.glueG * toFill, 0),
     leftovers: listLeftovers(works, batches),
     larderUses: larder.listUses(),
     expired: larder.expired,

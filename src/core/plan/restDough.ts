@@ -19,7 +19,7 @@ export function toReadinessRequest(
     window: dough.window,
     mixedC: kitchen.mixedC,
     wrapped: true,
-    turned: false,
+    turned: true,
     fridgeC: kitchen.fridgeC,
     freezerC: kitchen.freezerC,
     roomC: kitchen.roomC,

@@ -18,6 +18,13 @@ export function formatScale(massG: number): string {
   return `${formatNumber(massG, Math.abs(massG) < 9.95 ? 1 : 0)} g`;
 }
 
+const MINOR_PER_MAJOR = 100;
+
+/** Money from minor units, without a currency's sign: `2.89`. */
+export function formatMoney(amountMinor: number): string {
+  return (amountMinor / MINOR_PER_MAJOR).toFixed(2);
+}
+
 /** A length to the half millimetre below 20 mm, else whole: `3.5 mm`, `418 mm`. */
 export function formatLength(lengthMm: number): string {
   return `${formatNumber(lengthMm, lengthMm < 20 ? 1 : 0)} mm`;

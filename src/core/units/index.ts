@@ -11,6 +11,7 @@ export {
   formatDuration,
   formatLength,
   formatMass,
+  formatMoney,
   formatNumber,
   formatScale,
 } from "./format";

@@ -4,7 +4,9 @@ import {
   formatClock,
   formatDuration,
   formatMass,
+  formatMoney,
   formatQuantity,
+  formatScale,
   listUnits,
   parseAmount,
   parseClock,
@@ -103,6 +105,8 @@ test("clock times read and print back, whatever the spelling", () => {
 test("figures are printed as a baker reads them", () => {
   expect([4.54, 41.2, 999.6, 3174].map(formatMass)).toEqual(["4.5 g", "41 g", "1 kg", "3.17 kg"]);
   expect([0.75, 12, 125].map(formatDuration)).toEqual(["45 s", "12 min", "2 h 05"]);
+  expect([formatScale(1794.2), formatScale(4.54)]).toEqual(["1794 g", "4.5 g"]);
+  expect(formatMoney(289)).toBe("2.89");
   expect(formatClock(-80)).toBe("22:40 (−1 d)");
 });
 

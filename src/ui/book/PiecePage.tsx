@@ -14,6 +14,7 @@ import { usePieceEdit } from "../bench/usePieceEdit";
 import { checkName } from "../controls/checks";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
+import { Fact } from "../controls/Fact";
 import { StationLayout } from "../controls/StationLayout";
 import { TextField } from "../controls/TextField";
 import { FoldPlanDrawing } from "../drawings/FoldPlanDrawing";
@@ -81,24 +82,6 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
         </>
       )}
     </div>
-  );
-}
-
-function Fact({
-  label,
-  value,
-  note,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly note: string;
-}) {
-  return (
-    <p className="flex flex-col">
-      <span className="quiet text-sm">{label}</span>
-      <span className="figure text-3xl">{value}</span>
-      <span className="quiet text-sm">{note}</span>
-    </p>
   );
 }
 

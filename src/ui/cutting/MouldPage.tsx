@@ -8,6 +8,7 @@ import { mouldLimits, pieceLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
+import { Fact } from "../controls/Fact";
 import { Select } from "../controls/Select";
 import { StationLayout } from "../controls/StationLayout";
 import { MouldDrawing } from "../drawings/MouldDrawing";
@@ -158,24 +159,6 @@ export function MouldPage() {
         </>
       }
     />
-  );
-}
-
-function Fact({
-  label,
-  value,
-  note,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly note: string;
-}) {
-  return (
-    <p className="flex flex-col">
-      <span className="quiet text-sm">{label}</span>
-      <span className="figure text-4xl">{value}</span>
-      <span className="quiet text-sm">{note}</span>
-    </p>
   );
 }
 

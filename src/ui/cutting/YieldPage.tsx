@@ -1,7 +1,14 @@
 "use client";
 
 import { useState } from "react";
-import { craftHandTimes, type Yield, type YieldTable, type YieldTableRequest } from "@/core/cutting";
+import {
+  craftHandTimes,
+  RAGGED_SPREAD_MM,
+  THICKNESS_SPREAD_MM,
+  type Yield,
+  type YieldTable,
+  type YieldTableRequest,
+} from "@/core/cutting";
 import { computeTotalG, type Dough } from "@/core/formula";
 import type { Cutter } from "@/core/plan";
 import { formatCount, formatLength, formatMass, formatNumber, parseAmount, parseNumber } from "@/core/units";
@@ -261,8 +268,9 @@ function ChosenSheets({
           <span className="figure text-5xl">{chosenYield.count}</span> {cutter?.name}
         </p>
         <p className="quiet text-sm">
-          likely {chosenYield.lowCount} to {chosenYield.highCount}: a hand rolls 0.2 mm thicker or thinner,
-          and the edge is ragged 3 mm more or less
+          likely {chosenYield.lowCount} to {chosenYield.highCount}: a hand rolls{" "}
+          {formatLength(THICKNESS_SPREAD_MM)} thicker or thinner, and the edge is ragged{" "}
+          {formatLength(RAGGED_SPREAD_MM)} more or less
         </p>
         <p className="text-sm">
           {chosenYield.firstCount} from the first rolling, {chosenYield.count - chosenYield.firstCount} from

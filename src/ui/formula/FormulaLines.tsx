@@ -11,7 +11,7 @@ import {
   type FormulaAnalysis,
   type KitchenRule,
 } from "@/core/formula";
-import { formatMass, formatNumber } from "@/core/units";
+import { formatMass, formatMoney, formatNumber } from "@/core/units";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { formulaLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
@@ -168,8 +168,6 @@ function NewLine({ rule, onAdd }: { readonly rule: KitchenRule; readonly onAdd: 
   );
 }
 
-const MINOR_PER_MAJOR = 100;
-
 /** Allergens, cost and what the book could not answer for. */
 function Facts({ analysis }: { readonly analysis: FormulaAnalysis }) {
   const { allergens, costMinor, unknownLines, unpricedLines, composition } = analysis;
@@ -189,7 +187,7 @@ function Facts({ analysis }: { readonly analysis: FormulaAnalysis }) {
       </dd>
       <dt className="quiet">Cost</dt>
       <dd>
-        <strong className="figure">{formatNumber(costMinor / MINOR_PER_MAJOR, 2)}</strong> as written
+        <strong className="figure">{formatMoney(costMinor)}</strong> as written
         {unpricedLines.length > 0 && (
           <span className="quiet"> · no price for {unpricedLines.join(", ")}</span>
         )}

@@ -3,7 +3,7 @@
 import { Printer } from "lucide-react";
 import { usePathname, useRouter } from "next/navigation";
 import type { ShoppingLine } from "@/core/plan";
-import { formatCount, formatMass, formatNumber } from "@/core/units";
+import { formatCount, formatMass, formatMoney } from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
 
 interface Props {
@@ -12,8 +12,6 @@ interface Props {
   readonly days: readonly { readonly date: string; readonly name: string }[];
   readonly lines: readonly ShoppingLine[];
 }
-
-const MINOR_PER_MAJOR = 100;
 
 /** What to buy for one day or several, in whole packs. */
 export function ShoppingPage({ from, to, days, lines }: Props) {
@@ -41,8 +39,7 @@ export function ShoppingPage({ from, to, days, lines }: Props) {
             <Printer size={20} aria-hidden /> Print
           </button>
           <p className="ml-auto">
-            <span className="figure text-3xl">{formatNumber(totalMinor / MINOR_PER_MAJOR, 2)}</span> for the
-            packs with a price
+            <span className="figure text-3xl">{formatMoney(totalMinor)}</span> for the packs with a price
           </p>
         </header>
         <p className="quiet">
@@ -79,9 +76,7 @@ export function ShoppingPage({ from, to, days, lines }: Props) {
                   <td className="text-right">
                     {packs ? `${formatCount(packs.count, "pack")} of ${formatMass(packs.massG)}` : "by mass"}
                   </td>
-                  <td className="figure text-right">
-                    {packs ? formatNumber(packs.priceMinor / MINOR_PER_MAJOR, 2) : "–"}
-                  </td>
+                  <td className="figure text-right">{packs ? formatMoney(packs.priceMinor) : "–"}</td>
                 </tr>
               ))}
             </tbody>

@@ -7,8 +7,7 @@ import { useBench } from "../bench/BenchProvider";
 /** What the day needs besides: eggs, larder, shopping. */
 export function MixBalances() {
   const { plan, date } = useBench((state) => state);
-  const { eggs, lines, expired, larderUses, leftovers } = plan;
-  const seamG = lines.reduce((sum, { seal, toFill }) => sum + seal.glueG * toFill, 0);
+  const { eggs, glueG: seamG, expired, larderUses, leftovers } = plan;
   const left = [
     [eggs.wholeLeftG, "egg"],
     [eggs.yolksLeftG, "yolk"],

@@ -50,9 +50,7 @@ function DoughRest({ dough }: { readonly dough: Dough }) {
   const [where, setWhere] = useState<Where>(dough.restWay === "freezer" ? "freezer" : "fridge");
   const composition = plan.analyses[dough.id]?.composition;
   const body = shapeDoughPiece(shape, massG, dough.densityGPerMl);
-  const request = composition
-    ? { ...toReadinessRequest(dough, body, composition, book.kitchen, sheetMm), turned: true }
-    : null;
+  const request = composition ? toReadinessRequest(dough, body, composition, book.kitchen, sheetMm) : null;
   const { answer, isBusy, fault } = useLatest(request, createHeatClient);
   const readiness = answer?.output;
   const saveKitchen = (fields: Partial<Kitchen>) =>

@@ -116,12 +116,14 @@ function BatchCard({ batch: day }: { readonly batch: DayBatch }) {
 
 /** Which pieces wait in the cold, and for how long, by the schedule. */
 function ColdNote({ day: { divided, pieceIds } }: { readonly day: DayBatch }) {
-  const tasks = useBench((state) => state.plan.tasks);
+  const { tasks, lines } = useBench((state) => state.plan);
   const count = divided.reduce((sum, piece) => sum + piece.count, 0);
+  const isFirstRolling = (pieceId: string, index: number) =>
+    lines.find(({ piece }) => piece.id === pieceId)?.cut.sheets[index - 1]?.pass === 0;
   const starts = tasks
     .filter(
-      ({ kind, pieceId, label }) =>
-        kind === "roll" && pieceId !== null && pieceIds.includes(pieceId) && !label.includes("re-roll"),
+      ({ kind, pieceId, index }) =>
+        kind === "roll" && pieceId !== null && pieceIds.includes(pieceId) && isFirstRolling(pieceId, index),
     )
     .map(({ placed }) => placed.startMin)
     .sort((a, b) => a - b);
@@ -137,22 +139,11 @@ function ColdNote({ day: { divided, pieceIds } }: { readonly day: DayBatch }) {
   );
 }
 
-function describeMaking({ formula, batch, overG }: DayBatch, startMin: number | null): string {
-  const sheets =
-    formula.kind === "dough" && formula.boughtSheet && batch
-      ? Math.ceil(
-          batch.usableG /
-            ((formula.boughtSheet.widthMm *
-              formula.boughtSheet.heightMm *
-              formula.boughtSheet.thicknessMm *
-              formula.densityGPerMl) /
-              1000),
-        )
-      : null;
+function describeMaking({ formula, batch, overG, boughtSheets }: DayBatch, startMin: number | null): string {
   return [
     startMin === null ? "" : `${formula.kind === "dough" ? "mix" : "make"} at ${formatClock(startMin)}`,
     batch ? `${formatNumber(batch.scale, 2)} × the formula` : "nothing to mix: the larder has it",
-    sheets === null ? "" : formatCount(sheets, "sheet"),
+    boughtSheets === null ? "" : formatCount(boughtSheets, "sheet"),
     formula.kind === "dough" && formula.fatParticle !== "none"
       ? `fat to ${particleNames[formula.fatParticle]}`
       : "",
