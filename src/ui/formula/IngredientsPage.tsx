@@ -1,6 +1,6 @@
 "use client";
 
-import { useState } from "react";
+import { useRef, useState } from "react";
 import {
   allergens,
   ingredientGroups,
@@ -28,6 +28,7 @@ export function IngredientsPage() {
   const edit = useBench((state) => state.edit);
   const own = useBench((state) => state.book.ingredients);
   const [wanted, setWanted] = useState("");
+  const side = useRef<HTMLDivElement>(null);
   const [chosenId, setChosenId] = useState<string>("plain-flour");
   const needle = wanted.trim().toLowerCase();
   const shown = ingredients
@@ -86,7 +87,11 @@ export function IngredientsPage() {
                   type="button"
                   aria-pressed={ingredient.id === chosen?.id}
                   className="touch flex w-full cursor-pointer items-baseline gap-2 border-b border-base-300 px-2 py-2 text-left aria-pressed:bg-base-200 aria-pressed:font-bold"
-                  onClick={() => setChosenId(ingredient.id)}
+                  onClick={() => {
+                    setChosenId(ingredient.id);
+                    // In the hand its figures stand below the whole list: go there.
+                    side.current?.scrollIntoView({ block: "nearest" });
+                  }}
                 >
                   <span>{ingredient.name}</span>
                   <span className="quiet ml-auto text-right text-sm">{describe(ingredient)}</span>
@@ -98,13 +103,15 @@ export function IngredientsPage() {
       }
       side={
         chosen && (
-          <IngredientDials
-            key={chosen.id}
-            ingredient={chosen}
-            save={save}
-            onReset={isOwn ? () => edit([{ kind: "ingredient", id: chosen.id, record: null }]) : null}
-            resetText={isStandard ? "Back to the book's figures" : "Take it out of the book"}
-          />
+          <div ref={side} className="flex flex-col gap-2.5">
+            <IngredientDials
+              key={chosen.id}
+              ingredient={chosen}
+              save={save}
+              onReset={isOwn ? () => edit([{ kind: "ingredient", id: chosen.id, record: null }]) : null}
+              resetText={isStandard ? "Back to the book's figures" : "Take it out of the book"}
+            />
+          </div>
         )
       }
     />
