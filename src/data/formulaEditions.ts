@@ -34,7 +34,7 @@ export function createFormulaEditions(db: Database.Database) {
   const read = ({ edition, written_at, body }: EditionRow): FormulaEdition => ({
     edition,
     writtenAt: written_at,
-    formula: JSON.parse(body) as Formula,
+    formula: complete(JSON.parse(body) as Formula),
   });
 
   return {
@@ -65,4 +65,12 @@ export function createFormulaEditions(db: Database.Database) {
       });
     },
   };
+}
+
+/** What doughs did not say before trim had an end, with the figures the data file gave them then. */
+const addedToDoughs = { rerollShrinkShare: 0.01, trimEnd: "larder", decorationCutterId: null } as const;
+
+/** A snapshot of any age as a formula of today. */
+function complete(formula: Formula): Formula {
+  return formula.kind === "dough" ? { ...addedToDoughs, ...formula } : formula;
 }

@@ -23,6 +23,9 @@ type FormulaRow = {
   spring_back_share: number | null;
   reroll_limit: number | null;
   reroll_loss_share: number | null;
+  reroll_shrink_share: number;
+  trim_end: Dough["trimEnd"];
+  decoration_cutter_id: string | null;
   rest_min: number | null;
   reroll_rest_min: number | null;
   bench_limit_min: number | null;
@@ -60,6 +63,9 @@ const columns: readonly (keyof FormulaRow)[] = [
   "spring_back_share",
   "reroll_limit",
   "reroll_loss_share",
+  "reroll_shrink_share",
+  "trim_end",
+  "decoration_cutter_id",
   "rest_min",
   "reroll_rest_min",
   "bench_limit_min",
@@ -135,6 +141,9 @@ function toRow(formula: Formula): FormulaRow {
     spring_back_share: dough?.springBackShare ?? null,
     reroll_limit: dough?.rerollLimit ?? null,
     reroll_loss_share: dough?.rerollLossShare ?? null,
+    reroll_shrink_share: dough?.rerollShrinkShare ?? 0,
+    trim_end: dough?.trimEnd ?? "larder",
+    decoration_cutter_id: dough?.decorationCutterId ?? null,
     rest_min: dough?.restMin ?? null,
     reroll_rest_min: dough?.rerollRestMin ?? null,
     bench_limit_min: dough?.benchLimitMin ?? null,
@@ -180,6 +189,9 @@ function fromRow(row: FormulaRow, lines: IngredientLine[]): Formula {
     springBackShare: row.spring_back_share ?? 0,
     rerollLimit: row.reroll_limit ?? 0,
     rerollLossShare: row.reroll_loss_share ?? 0,
+    rerollShrinkShare: row.reroll_shrink_share,
+    trimEnd: row.trim_end,
+    decorationCutterId: row.decoration_cutter_id,
     restMin: row.rest_min ?? 0,
     rerollRestMin: row.reroll_rest_min ?? 0,
     benchLimitMin: row.bench_limit_min ?? 0,

@@ -1,6 +1,7 @@
 import type Database from "better-sqlite3";
 import type { Bench, Cutter, Oven } from "@/schemas/model";
-import { fromOutlineColumns, toOutlineColumns, type OutlineKind } from "./outlineColumns";
+import type { OutlineKind } from "@/core/shape";
+import { fromOutlineColumns, toOutlineColumns } from "./outlineColumns";
 import { createVersionedTable, type Repository } from "./versionedTable";
 
 type BenchRow = {
@@ -81,21 +82,40 @@ export function createOvenRepository(db: Database.Database): Repository<Oven> {
   });
 }
 
-type CutterRow = { id: string; name: string; outline_kind: OutlineKind; width_mm: number; height_mm: number };
+type CutterRow = {
+  id: string;
+  name: string;
+  outline_kind: OutlineKind;
+  width_mm: number;
+  height_mm: number;
+  corners: number | null;
+  path: string | null;
+  count: number;
+};
 
 /** All SQL about the cutter drawer. */
 export function createCutterRepository(db: Database.Database): Repository<Cutter> {
   return createVersionedTable<Cutter, CutterRow>(db, {
     table: "cutter",
-    columns: ["id", "name", "outline_kind", "width_mm", "height_mm"],
-    toRow: ({ id, name, outline }) => {
-      const { kind, widthMm, heightMm } = toOutlineColumns(outline);
-      return { id, name, outline_kind: kind, width_mm: widthMm, height_mm: heightMm };
+    columns: ["id", "name", "outline_kind", "width_mm", "height_mm", "corners", "path", "count"],
+    toRow: ({ id, name, outline, count }) => {
+      const { kind, widthMm, heightMm, corners, path } = toOutlineColumns(outline);
+      return { id, name, outline_kind: kind, width_mm: widthMm, height_mm: heightMm, corners, path, count };
     },
-    fromRow: (row) => ({
-      id: row.id,
-      name: row.name,
-      outline: fromOutlineColumns(row.outline_kind, row.width_mm, row.height_mm),
+    fromRow: ({
+      id,
+      name,
+      outline_kind: kind,
+      width_mm: widthMm,
+      height_mm: heightMm,
+      corners,
+      path,
+      count,
+    }) => ({
+      id,
+      name,
+      outline: fromOutlineColumns({ kind, widthMm, heightMm, corners, path }),
+      count,
     }),
   });
 }

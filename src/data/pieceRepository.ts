@@ -1,15 +1,25 @@
 import type Database from "better-sqlite3";
+import type { PieceForm } from "@/core/forming";
+import type { OutlineKind } from "@/core/shape";
 import type { Piece } from "@/schemas/model";
-import { fromOutlineColumns, toOutlineColumns, type OutlineKind } from "./outlineColumns";
+import { fromOutlineColumns, toOutlineColumns } from "./outlineColumns";
 import { createVersionedTable, type Repository } from "./versionedTable";
 
 type PieceRow = {
   id: string;
   name: string;
-  form: Piece["form"];
+  form: PieceForm["kind"];
+  top_oversize_mm: number | null;
+  hole_mm: number | null;
+  slice_mm: number | null;
+  slice_thickness_mm: number | null;
+  overlap_share: number | null;
+  cavity_mm: number | null;
   cut_kind: OutlineKind;
   cut_width_mm: number;
   cut_height_mm: number;
+  cut_corners: number | null;
+  cut_path: string | null;
   dough_id: string;
   filling_id: string;
   thickness_mm: number;
@@ -19,6 +29,7 @@ type PieceRow = {
   web_mm: number;
   ragged_mm: number;
   cut_aim: Piece["cutAim"];
+  pinned_shape: "rectangle" | "oval" | null;
   pinned_width_mm: number | null;
   pinned_height_mm: number | null;
   spares: number;
@@ -38,9 +49,17 @@ export function createPieceRepository(db: Database.Database): Repository<Piece> 
       "id",
       "name",
       "form",
+      "top_oversize_mm",
+      "hole_mm",
+      "slice_mm",
+      "slice_thickness_mm",
+      "overlap_share",
+      "cavity_mm",
       "cut_kind",
       "cut_width_mm",
       "cut_height_mm",
+      "cut_corners",
+      "cut_path",
       "dough_id",
       "filling_id",
       "thickness_mm",
@@ -50,6 +69,7 @@ export function createPieceRepository(db: Database.Database): Repository<Piece> 
       "web_mm",
       "ragged_mm",
       "cut_aim",
+      "pinned_shape",
       "pinned_width_mm",
       "pinned_height_mm",
       "spares",
@@ -70,10 +90,12 @@ function toRow(piece: Piece): PieceRow {
   return {
     id: piece.id,
     name: piece.name,
-    form: piece.form,
+    ...toFormColumns(piece.form),
     cut_kind: cut.kind,
     cut_width_mm: cut.widthMm,
     cut_height_mm: cut.heightMm,
+    cut_corners: cut.corners,
+    cut_path: cut.path,
     dough_id: piece.doughId,
     filling_id: piece.fillingId,
     thickness_mm: piece.thicknessMm,
@@ -83,6 +105,7 @@ function toRow(piece: Piece): PieceRow {
     web_mm: piece.webMm,
     ragged_mm: piece.raggedMm,
     cut_aim: piece.cutAim,
+    pinned_shape: piece.pinnedSheet ? (piece.pinnedSheet.shape ?? "rectangle") : null,
     pinned_width_mm: piece.pinnedSheet?.widthMm ?? null,
     pinned_height_mm: piece.pinnedSheet?.heightMm ?? null,
     spares: piece.spares,
@@ -100,8 +123,14 @@ function fromRow(row: PieceRow): Piece {
   return {
     id: row.id,
     name: row.name,
-    form: row.form,
-    cut: fromOutlineColumns(row.cut_kind, row.cut_width_mm, row.cut_height_mm),
+    form: fromFormColumns(row),
+    cut: fromOutlineColumns({
+      kind: row.cut_kind,
+      widthMm: row.cut_width_mm,
+      heightMm: row.cut_height_mm,
+      corners: row.cut_corners,
+      path: row.cut_path,
+    }),
     doughId: row.dough_id,
     fillingId: row.filling_id,
     thicknessMm: row.thickness_mm,
@@ -113,7 +142,7 @@ function fromRow(row: PieceRow): Piece {
     cutAim: row.cut_aim,
     pinnedSheet:
       pinnedWidthMm !== null && pinnedHeightMm !== null
-        ? { widthMm: pinnedWidthMm, heightMm: pinnedHeightMm }
+        ? { shape: row.pinned_shape ?? "rectangle", widthMm: pinnedWidthMm, heightMm: pinnedHeightMm }
         : null,
     spares: row.spares,
     chillMin: row.chill_min,
@@ -123,4 +152,57 @@ function fromRow(row: PieceRow): Piece {
     spacingMm: row.spacing_mm,
     coolMin: row.cool_min,
   };
+}
+
+type FormColumns = Pick<
+  PieceRow,
+  "form" | "top_oversize_mm" | "hole_mm" | "slice_mm" | "slice_thickness_mm" | "overlap_share" | "cavity_mm"
+>;
+
+const noFormFigures: Omit<FormColumns, "form"> = {
+  top_oversize_mm: null,
+  hole_mm: null,
+  slice_mm: null,
+  slice_thickness_mm: null,
+  overlap_share: null,
+  cavity_mm: null,
+};
+
+function toFormColumns(form: PieceForm): FormColumns {
+  const none = { ...noFormFigures, form: form.kind };
+  switch (form.kind) {
+    case "lidded":
+      return { ...none, top_oversize_mm: form.topOversizeMm };
+    case "case":
+      return { ...none, hole_mm: form.holeMm };
+    case "rosette":
+      return {
+        ...none,
+        slice_mm: form.sliceMm,
+        slice_thickness_mm: form.sliceThicknessMm,
+        overlap_share: form.overlapShare,
+        cavity_mm: form.cavityMm,
+      };
+    default:
+      return none;
+  }
+}
+
+function fromFormColumns(row: FormColumns): PieceForm {
+  switch (row.form) {
+    case "lidded":
+      return { kind: "lidded", topOversizeMm: row.top_oversize_mm };
+    case "case":
+      return { kind: "case", holeMm: row.hole_mm ?? 0 };
+    case "rosette":
+      return {
+        kind: "rosette",
+        sliceMm: row.slice_mm ?? 0,
+        sliceThicknessMm: row.slice_thickness_mm ?? 0,
+        overlapShare: row.overlap_share ?? 0,
+        cavityMm: row.cavity_mm ?? 0,
+      };
+    default:
+      return { kind: row.form };
+  }
 }

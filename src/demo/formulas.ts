@@ -34,6 +34,9 @@ export const shortcrust: Dough = {
   springBackShare: 0.03,
   rerollLimit: 2,
   rerollLossShare: 0.02,
+  rerollShrinkShare: 0.01,
+  trimEnd: "larder",
+  decorationCutterId: null,
   restMin: 45,
   rerollRestMin: 20,
   benchLimitMin: 75,
@@ -149,7 +152,7 @@ export const rhubarb = filling(
   ["900 g rhubarb, cut 10 mm", "230 g sugar", "32 g potato starch", "6 g orange zest"],
 );
 
-const sweetCreamed: Dough = {
+export const sweetCreamed: Dough = {
   ...shortcrust,
   id: "hazel-sweet-paste",
   name: "Hazel sweet paste",
@@ -169,6 +172,9 @@ const sweetCreamed: Dough = {
   springBackShare: 0.02,
   restWay: "fridge",
   restMin: 60,
+  // The last of it becomes leaves for the lids.
+  trimEnd: "decorations",
+  decorationCutterId: "leaf-44",
 };
 
 const sweetRubbed: Dough = {
@@ -234,7 +240,7 @@ const oilCrust: Dough = {
   restMin: 10,
 };
 
-const roughPuff: Dough = {
+export const roughPuff: Dough = {
   ...shortcrust,
   id: "lantern-rough-puff",
   name: "Lantern rough puff",
@@ -261,7 +267,7 @@ const roughPuff: Dough = {
   restMin: 60,
 };
 
-const boughtPuff: Dough = {
+export const boughtPuff: Dough = {
   ...roughPuff,
   id: "bought-puff-sheets",
   name: "Bought puff sheets",
@@ -336,14 +342,71 @@ const glaze = filling(
   ["250 g icing sugar", "28–40 g orange juice"],
 );
 
+export const plum = filling(
+  {
+    id: "plum-and-poppy",
+    name: "Plum and poppy",
+    steps: ["Cook the plums down with sugar and starch until they mound.", "Stir in the poppy seed; cool."],
+    densityGPerMl: 1.1,
+    mixMin: 16,
+    makingLossShare: 0.2,
+    coolMin: 45,
+  },
+  ["700 g plums, stoned", "140 g sugar", "40 g poppy seeds", "24 g potato starch"],
+);
+
+export const chestnut = filling(
+  {
+    id: "chestnut-and-thyme",
+    name: "Chestnut and thyme",
+    steps: ["Fry the onions slowly until they are gold.", "Crush in chestnuts, crumbs and thyme; cool."],
+    densityGPerMl: 0.98,
+    mixMin: 18,
+    makingLossShare: 0.1,
+    coolMin: 40,
+  },
+  ["600 g chestnuts, cooked", "250 g onions, sliced", "60 g butter", "80 g breadcrumbs", "4 g thyme"],
+);
+
+export const blossomCurd = filling(
+  {
+    id: "orange-blossom-curd",
+    name: "Orange-blossom curd",
+    family: "custard",
+    steps: [
+      "Whisk everything but the butter over steam until it coats a spoon.",
+      "Caution: cook through, 72–74 °C at the core is a usual rule; your local food code decides.",
+      "Beat in the butter off the heat; cool covered, quickly.",
+    ],
+    densityGPerMl: 1.08,
+    mixMin: 20,
+    makingLossShare: 0.05,
+    coolMin: 60,
+  },
+  ["220 g sugar", "180 g orange juice", "4 eggs", "120 g butter", "6 g orange blossom water"],
+);
+
+export const courgette = filling(
+  {
+    id: "courgette-and-soft-cheese",
+    name: "Courgette and soft cheese",
+    steps: [
+      "Slice the courgettes 2 mm thin; salt, drain and pat dry.",
+      "Beat the cheese with mint and pepper.",
+    ],
+    densityGPerMl: 1.02,
+    mixMin: 15,
+    makingLossShare: 0.12,
+    coolMin: 0,
+  },
+  ["300 g soft white cheese", "20 g olive oil", "8 g mint", "3 g black pepper"],
+);
+
 /** Formulas of the book beyond those of the starters. */
 export const furtherFormulas: readonly Formula[] = [
-  sweetCreamed,
   sweetRubbed,
   cheeseCrust,
   oilCrust,
-  roughPuff,
-  boughtPuff,
   custard,
   wash,
   syrup,
@@ -358,5 +421,12 @@ export const starterFormulas: readonly Formula[] = [
   quince,
   leek,
   rhubarb,
+  sweetCreamed,
+  roughPuff,
+  boughtPuff,
+  plum,
+  chestnut,
+  blossomCurd,
+  courgette,
   ...furtherFormulas,
 ];

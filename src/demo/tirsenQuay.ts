@@ -1,5 +1,5 @@
 import { firstKitchen } from "@/schemas/firstKitchen";
-import type { Bench, Day, Kitchen, LarderItem, Order, Oven, Weighing } from "@/schemas/model";
+import type { Bench, Cutter, Day, Kitchen, LarderItem, Order, Oven, Weighing } from "@/schemas/model";
 import type { RecordChange, RecordKind, RecordTypes } from "@/schemas/recordKinds";
 import { furtherFormulas } from "./formulas";
 import { starters } from "./starters";
@@ -49,6 +49,26 @@ const fridayOrder: Order = {
   customer: "The hatch",
 };
 
+const sunday: Day = { id: "day-2026-11-29", date: "2026-11-29", name: "Lantern Sunday", openMin: 5 * 60 };
+const sundayOrders: readonly Order[] = [
+  { ...order("order-pops", "plum-pop", 40, at(11), "Lantern walk"), dayId: sunday.id },
+  { ...order("order-moons", "quince-half-moon", 18, at(11), "The hatch"), dayId: sunday.id },
+  { ...order("order-ovals", "chestnut-oval", 16, at(12), "Harbour office"), dayId: sunday.id },
+  { ...order("order-cases", "blossom-case", 24, at(13), "Ferry kiosk"), dayId: sunday.id },
+  { ...order("order-roses", "courgette-rose", 18, at(13), "The hatch"), dayId: sunday.id },
+];
+/** Cutters beside those of the starters. */
+const furtherCutters: readonly Cutter[] = [
+  { id: "leaf-44", name: "Leaf 44", outline: { kind: "leaf", widthMm: 44, heightMm: 20 }, count: 1 },
+  { id: "heart-90", name: "Heart 90", outline: { kind: "heart", widthMm: 90, heightMm: 82 }, count: 1 },
+  {
+    id: "scalloped-85",
+    name: "Scalloped 85",
+    outline: { kind: "scalloped", diameterMm: 85, lobes: 14 },
+    count: 2,
+  },
+];
+
 /** Friday's crust took a little less water than the middle of its range. */
 const fridayWeighing: Weighing = {
   id: "weigh-2026-11-27-bay-shortcrust",
@@ -88,15 +108,18 @@ const larder: readonly LarderItem[] = [
 /** Everything that seeds an empty data file with the demo world, in an order that can be written. */
 export function listDemoChanges(): RecordChange[] {
   return [
-    ...starters.flatMap(({ dough, filling }) => [add("formula", dough), add("formula", filling)]),
+    ...unique(starters.flatMap(({ dough, filling }) => [dough, filling])).map((formula) =>
+      add("formula", formula),
+    ),
     ...furtherFormulas.map((formula) => add("formula", formula)),
     ...starters.map(({ piece }) => add("piece", piece)),
     add("bench", bench),
     add("oven", twoDeckOven),
-    ...starters.map(({ cutter }) => add("cutter", cutter)),
+    ...[...starters.map(({ cutter }) => cutter), ...furtherCutters].map((cutter) => add("cutter", cutter)),
     add("day", day),
     add("day", friday),
-    ...[...orders, fridayOrder].map((entry) => add("order", entry)),
+    add("day", sunday),
+    ...[...orders, fridayOrder, ...sundayOrders].map((entry) => add("order", entry)),
     add("kitchen", kitchen),
     ...larder.map((item) => add("larder", item)),
     add("weighing", fridayWeighing),
@@ -106,3 +129,8 @@ export function listDemoChanges(): RecordChange[] {
 function add<K extends RecordKind>(kind: K, record: RecordTypes[K]): RecordChange {
   return { kind, id: record.id, expectedVersion: 0, record } as RecordChange;
 }
+
+/** Several starters may be of one dough. */
+const unique = <T extends { readonly id: string }>(records: readonly T[]): T[] => [
+  ...new Map(records.map((record) => [record.id, record])).values(),
+];

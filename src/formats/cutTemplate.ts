@@ -1,27 +1,42 @@
 import type { Placement } from "@/core/cutting";
-import { computeBox, type BoxMm, type Outline } from "@/core/shape";
+import { placePolygon, toContour, type Outline, type Polygon, type SheetShape } from "@/core/shape";
 
 /** A sheet with its cuts, to be drawn at true size. */
 export interface CutTemplate {
   readonly title: string;
-  readonly sheet: BoxMm;
-  readonly outline: Outline;
-  readonly placements: readonly Placement[];
+  readonly sheet: SheetShape;
+  readonly parts: readonly { readonly outline: Outline; readonly placements: readonly Placement[] }[];
 }
 
 /** A straight measure printed with every template, so that a scaled print is noticed, mm. */
 export const CHECK_BAR_MM = 100;
 
-/** One cut about its centre: a circle, or an upright rectangle as it lies. */
-export type CutShape =
-  | { readonly kind: "circle"; readonly radiusMm: number }
-  | { readonly kind: "rectangle"; readonly widthMm: number; readonly heightMm: number };
+/** One line to cut along, placed on the sheet: circles as circles, everything else as its corners. */
+export type CutLine =
+  | { readonly kind: "circle"; readonly xMm: number; readonly yMm: number; readonly radiusMm: number }
+  | { readonly kind: "polygon"; readonly corners: Polygon };
 
-/** The shape of a cut as it lies on the sheet. */
-export function toCutShape(outline: Outline, { turned }: Placement): CutShape {
-  if (outline.kind === "disc") return { kind: "circle", radiusMm: outline.diameterMm / 2 };
-  const { widthMm, heightMm } = computeBox(outline);
-  return turned
-    ? { kind: "rectangle", widthMm: heightMm, heightMm: widthMm }
-    : { kind: "rectangle", widthMm, heightMm };
+/** A cut on the sheet: its lines, a ring having two, and where its number is written. */
+export interface PlacedCut {
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly lines: readonly CutLine[];
+}
+
+/** Every cut of a template in the order of cutting. */
+export function listCuts({ parts }: CutTemplate): PlacedCut[] {
+  return parts.flatMap(({ outline, placements }) =>
+    placements.map((placement) => ({
+      xMm: placement.xMm,
+      yMm: placement.yMm,
+      lines: toLines(outline, placement),
+    })),
+  );
+}
+
+function toLines(outline: Outline, { xMm, yMm, angleDeg }: Placement): CutLine[] {
+  const circle = (diameterMm: number): CutLine => ({ kind: "circle", xMm, yMm, radiusMm: diameterMm / 2 });
+  if (outline.kind === "disc") return [circle(outline.diameterMm)];
+  if (outline.kind === "ring") return [circle(outline.diameterMm), circle(outline.holeMm)];
+  return [{ kind: "polygon", corners: placePolygon(toContour(outline), xMm, yMm, angleDeg) }];
 }

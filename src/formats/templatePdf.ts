@@ -14,8 +14,8 @@ import {
   type PDFFont,
   type PDFPage,
 } from "pdf-lib";
-import type { BoxMm } from "@/core/shape";
-import { CHECK_BAR_MM, toCutShape, type CutTemplate } from "./cutTemplate";
+import type { BoxMm, Polygon } from "@/core/shape";
+import { CHECK_BAR_MM, listCuts, type CutTemplate } from "./cutTemplate";
 
 export type Paper = "a4" | "letter";
 
@@ -66,10 +66,11 @@ const countTiles = (lengthMm: number, tileMm: number) =>
 function drawTile(
   page: PDFPage,
   font: PDFFont,
-  { sheet, outline, placements }: CutTemplate,
+  template: CutTemplate,
   tile: BoxMm,
   origin: { readonly xMm: number; readonly yMm: number },
 ): void {
+  const { sheet } = template;
   const top = page.getHeight() - EDGE_MM * PT_PER_MM;
   const x = (xMm: number) => (EDGE_MM + xMm - origin.xMm) * PT_PER_MM;
   const y = (yMm: number) => top - (yMm - origin.yMm) * PT_PER_MM;
@@ -85,31 +86,50 @@ function drawTile(
     clip(),
     endPath(),
   );
-  page.drawRectangle({
-    x: x(0),
-    y: y(sheet.heightMm),
-    width: sheet.widthMm * PT_PER_MM,
-    height: sheet.heightMm * PT_PER_MM,
-    borderColor: INK,
-    borderWidth: 0.6,
-    borderDashArray: [6, 4],
-  });
-  placements.forEach((placement, i) => {
-    const shape = toCutShape(outline, placement);
-    const [cx, cy] = [x(placement.xMm), y(placement.yMm)];
-    if (shape.kind === "circle") {
-      const radius = shape.radiusMm * PT_PER_MM;
-      page.drawEllipse({ x: cx, y: cy, xScale: radius, yScale: radius, borderColor: INK, borderWidth: 0.9 });
-    } else {
-      const [w, h] = [shape.widthMm * PT_PER_MM, shape.heightMm * PT_PER_MM];
-      page.drawRectangle({
-        x: cx - w / 2,
-        y: cy - h / 2,
-        width: w,
-        height: h,
-        borderColor: INK,
-        borderWidth: 0.9,
-      });
+  const trace = (corners: Polygon) => {
+    const [first, ...rest] = corners;
+    if (!first) return;
+    page.pushOperators(
+      moveTo(x(first[0]), y(first[1])),
+      ...rest.map(([px, py]) => lineTo(x(px), y(py))),
+      closePath(),
+      stroke(),
+    );
+  };
+  const edge = { borderColor: INK, borderWidth: 0.6, borderDashArray: [6, 4] };
+  const [halfWidth, halfHeight] = [(sheet.widthMm * PT_PER_MM) / 2, (sheet.heightMm * PT_PER_MM) / 2];
+  if (sheet.shape === "oval")
+    page.drawEllipse({
+      x: x(sheet.widthMm / 2),
+      y: y(sheet.heightMm / 2),
+      xScale: halfWidth,
+      yScale: halfHeight,
+      ...edge,
+    });
+  else
+    page.drawRectangle({
+      x: x(0),
+      y: y(sheet.heightMm),
+      width: 2 * halfWidth,
+      height: 2 * halfHeight,
+      ...edge,
+    });
+  listCuts(template).forEach(({ xMm, yMm, lines }, i) => {
+    const [cx, cy] = [x(xMm), y(yMm)];
+    page.pushOperators(setLineWidth(0.9));
+    for (const line of lines) {
+      if (line.kind === "polygon") trace(line.corners);
+      else {
+        const radius = line.radiusMm * PT_PER_MM;
+        page.drawEllipse({
+          x: cx,
+          y: cy,
+          xScale: radius,
+          yScale: radius,
+          borderColor: INK,
+          borderWidth: 0.9,
+        });
+      }
     }
     const text = String(i + 1);
     page.drawText(text, {

@@ -16,8 +16,8 @@ const limit = (label: string, unit: string, min: number, max: number, step: numb
   step,
 });
 
-/** Smallest and largest cut: below a thimble nothing folds; above it no bench rolls a sheet. */
-const cutMm = (label: string) => limit(label, "mm", 30, 600, 1);
+/** Smallest and largest cut: a leaf for a lid, and what a bench still rolls. */
+const cutMm = (label: string) => limit(label, "mm", 10, 600, 1);
 
 export const pieceLimits = {
   diameterMm: cutMm("Cutter"),
@@ -36,6 +36,20 @@ export const pieceLimits = {
   bakeLossShare: limit("Lost in the oven", "", 0, 0.5, 0.01),
   spacingMm: limit("Gap on the tray", "mm", 5, 100, 5),
   coolMin: limit("Cool", "min", 0, 720, 5),
+  topOversizeMm: limit("Top larger by", "mm", -20, 100, 0.5),
+  holeMm: limit("Centre", "mm", 10, 580, 1),
+  sliceMm: limit("Slices across", "mm", 10, 120, 1),
+  sliceThicknessMm: limit("Slices thick", "mm", 0.5, 10, 0.5),
+  overlapShare: limit("Overlap of slices", "", 0, 0.9, 0.05),
+  cavityMm: limit("Cavity across", "mm", 20, 200, 1),
+} as const;
+
+/** Corners, lobes and points that a cutter has. */
+export const outlineLimits = {
+  sides: limit("Sides", "", 3, 12, 1),
+  lobes: limit("Scallops", "", 5, 40, 1),
+  points: limit("Points", "", 4, 12, 1),
+  cutters: limit("How many there are", "", 1, 200, 1),
 } as const;
 
 export const formulaLimits = {
@@ -43,6 +57,7 @@ export const formulaLimits = {
   springBackShare: limit("Spring-back", "", 0, 0.3, 0.01),
   rerollLimit: limit("Re-rolls allowed", "", 0, 5, 1),
   rerollLossShare: limit("Lost at a re-roll", "", 0, 0.5, 0.01),
+  rerollShrinkShare: limit("Draws back more at a re-roll", "", 0, 0.15, 0.005),
   restMin: limit("Rest before rolling", "min", 0, 2880, 5),
   rerollRestMin: limit("Rest of the trim", "min", 0, 1440, 5),
   benchLimitMin: limit("Longest on the bench", "min", 5, 720, 5),

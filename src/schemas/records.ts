@@ -10,8 +10,10 @@ import {
   liquidSchools,
   measureStates,
   restWays,
+  trimEnds,
 } from "@/core/formula";
 import { larderKinds } from "@/core/plan";
+import { parsePath, type OutlineKind, type Polygon } from "@/core/shape";
 import type {
   Bench,
   Cutter,
@@ -38,6 +40,7 @@ import {
   MAX_STEP_CHARACTERS,
   MAX_NAME_CHARACTERS,
   orderLimits,
+  outlineLimits,
   ovenLimits,
   pieceLimits,
   weighingLimits,
@@ -74,24 +77,86 @@ const name = (label: string) =>
       "string.max": `${label}: the name is longer than ${MAX_NAME_CHARACTERS} characters. Shorten it.`,
     });
 
+const sized = {
+  diameterMm: quantity(pieceLimits.diameterMm),
+  widthMm: quantity(pieceLimits.widthMm),
+  heightMm: quantity(pieceLimits.heightMm),
+};
+const { diameterMm, widthMm, heightMm } = sized;
+/** A drawn outline is kept as corners; what is typed or dropped is path data, read by `parsePath`. */
+const corner = Joi.array().ordered(Joi.number().required(), Joi.number().required());
+const outlineParts: Readonly<Record<OutlineKind, Joi.PartialSchemaMap>> = {
+  disc: { diameterMm },
+  oval: { widthMm, heightMm },
+  square: { sideMm: quantity(pieceLimits.sideMm) },
+  rectangle: { widthMm, heightMm },
+  triangle: { legMm: quantity(pieceLimits.sideMm) },
+  ring: {
+    diameterMm,
+    holeMm: quantity(pieceLimits.holeMm)
+      .less(Joi.ref("diameterMm"))
+      .messages({ "number.less": "The centre of a ring must be smaller than the ring." }),
+  },
+  polygon: { diameterMm, sides: whole(outlineLimits.sides) },
+  scalloped: { diameterMm, lobes: whole(outlineLimits.lobes) },
+  star: { diameterMm, points: whole(outlineLimits.points) },
+  heart: { widthMm, heightMm },
+  leaf: { widthMm, heightMm },
+  path: {},
+};
+/** A drawn outline: its corners as they are kept, or SVG path data in millimetres as it comes from elsewhere. */
+const pathSchema = Joi.object({
+  kind: Joi.valid("path"),
+  corners: Joi.array().items(corner).min(3).max(600),
+  d: Joi.string(),
+})
+  .xor("corners", "d")
+  .custom((outline: { d?: string; corners?: Polygon }, helpers) => {
+    if (outline.d === undefined) return outline;
+    const corners = parsePath(outline.d);
+    return corners.ok
+      ? { kind: "path", corners: corners.value }
+      : helpers.message({ custom: corners.failure.message });
+  });
 export const outlineSchema = Joi.alternatives()
+  .conditional(".kind", {
+    switch: Object.entries(outlineParts).map(([kind, parts]) => ({
+      is: kind,
+      then: kind === "path" ? pathSchema : Joi.object({ kind: Joi.valid(kind), ...parts }),
+    })),
+    otherwise: Joi.forbidden().messages({
+      "any.unknown": `An outline is one of: ${Object.keys(outlineParts).join(", ")}.`,
+    }),
+  })
+  .required();
+
+/** One of the forms with its own figures; a bare name is a fold, as documents before the other forms wrote it. */
+const formSchema = Joi.alternatives()
   .conditional(".kind", {
     switch: [
       {
-        is: "disc",
-        then: Joi.object({ kind: Joi.valid("disc"), diameterMm: quantity(pieceLimits.diameterMm) }),
-      },
-      { is: "square", then: Joi.object({ kind: Joi.valid("square"), sideMm: quantity(pieceLimits.sideMm) }) },
-      {
-        is: "rectangle",
+        is: "lidded",
         then: Joi.object({
-          kind: Joi.valid("rectangle"),
-          widthMm: quantity(pieceLimits.widthMm),
-          heightMm: quantity(pieceLimits.heightMm),
+          kind: Joi.valid("lidded"),
+          topOversizeMm: quantity(pieceLimits.topOversizeMm).allow(null),
+        }),
+      },
+      { is: "case", then: Joi.object({ kind: Joi.valid("case"), holeMm: quantity(pieceLimits.holeMm) }) },
+      {
+        is: "rosette",
+        then: Joi.object({
+          kind: Joi.valid("rosette"),
+          sliceMm: quantity(pieceLimits.sliceMm),
+          sliceThicknessMm: quantity(pieceLimits.sliceThicknessMm),
+          overlapShare: quantity(pieceLimits.overlapShare),
+          cavityMm: quantity(pieceLimits.cavityMm),
         }),
       },
     ],
-    otherwise: Joi.forbidden().messages({ "any.unknown": "An outline is a disc, a square or a rectangle." }),
+    otherwise: Joi.alternatives(
+      Joi.object({ kind: Joi.valid("halfMoon", "triangle", "rectangle").required() }),
+      Joi.valid("halfMoon", "triangle", "rectangle").custom((kind: string) => ({ kind })),
+    ),
   })
   .required();
 
@@ -99,6 +164,9 @@ export const boxSchema = Joi.object({
   widthMm: quantity(benchLimits.sheetMaxWidthMm),
   heightMm: quantity(benchLimits.sheetMaxDepthMm),
 });
+
+/** A sheet: a rectangle, or an oval in its box. */
+export const sheetSchema = boxSchema.keys({ shape: Joi.valid("rectangle", "oval").default("rectangle") });
 
 const lineSchema = Joi.object({
   id,
@@ -151,6 +219,9 @@ const doughSchema = Joi.object({
   springBackShare: quantity(formulaLimits.springBackShare),
   rerollLimit: whole(formulaLimits.rerollLimit),
   rerollLossShare: quantity(formulaLimits.rerollLossShare),
+  rerollShrinkShare: quantity(formulaLimits.rerollShrinkShare).default(0.01).optional(),
+  trimEnd: Joi.valid(...trimEnds).default("larder"),
+  decorationCutterId: optionalId,
   restMin: quantity(formulaLimits.restMin),
   rerollRestMin: quantity(formulaLimits.rerollRestMin),
   benchLimitMin: quantity(formulaLimits.benchLimitMin),
@@ -190,7 +261,7 @@ export const recordSchemas = {
   piece: Joi.object<Piece>({
     id,
     name: name("The piece"),
-    form: Joi.valid("halfMoon", "triangle", "rectangle").required(),
+    form: formSchema,
     cut: outlineSchema,
     doughId: id,
     fillingId: id,
@@ -200,8 +271,8 @@ export const recordSchemas = {
     crimp: Joi.valid("pinched", "forked", "rolled", "rope").required(),
     webMm: quantity(pieceLimits.webMm),
     raggedMm: quantity(pieceLimits.raggedMm),
-    cutAim: Joi.valid("leastDough", "fewestRerolls", "leastTime", "pinned").required(),
-    pinnedSheet: boxSchema.allow(null).required(),
+    cutAim: Joi.valid("leastDough", "fewestRerolls", "leastTime", "pinned", "portioned", "sliced").required(),
+    pinnedSheet: sheetSchema.allow(null).required(),
     spares: whole(pieceLimits.spares),
     chillMin: quantity(pieceLimits.chillMin),
     ovenC: quantity(pieceLimits.ovenC),
@@ -227,7 +298,12 @@ export const recordSchemas = {
     coolDownCPerMin: quantity(ovenLimits.coolDownCPerMin),
     maxC: quantity(ovenLimits.maxC),
   }),
-  cutter: Joi.object<Cutter>({ id, name: name("The cutter"), outline: outlineSchema }),
+  cutter: Joi.object<Cutter>({
+    id,
+    name: name("The cutter"),
+    outline: outlineSchema,
+    count: whole(outlineLimits.cutters).default(1).optional(),
+  }),
   day: Joi.object<Day>({
     id,
     date: calendarDate,

@@ -4,9 +4,23 @@ import { firstKitchen } from "./firstKitchen";
 import type { DayBook, Formula } from "./model";
 import { formulaLimits, MAX_RECORDS, orderLimits, pieceLimits, weighingLimits } from "./limits";
 import { recordKinds, type RecordChange } from "./recordKinds";
-import { boxSchema, calendarDate, outlineSchema, quantity, recordSchemas, whole } from "./records";
-import type { CutRequest, Placement, YieldRequest } from "@/core/cutting";
-import type { BoxMm, Outline } from "@/core/shape";
+import {
+  boxSchema,
+  calendarDate,
+  outlineSchema,
+  quantity,
+  recordSchemas,
+  sheetSchema,
+  whole,
+} from "./records";
+import {
+  layoutModes,
+  type CutRequest,
+  type PartsRequest,
+  type Placement,
+  type YieldRequest,
+} from "@/core/cutting";
+import type { Outline, SheetShape } from "@/core/shape";
 
 /** One thing wrong in a document: where (`pieces.0.marginMm`), what, and what would do. */
 export interface Fault {
@@ -100,30 +114,31 @@ export function validateDayBook(value: unknown): Result<DayBook, Fault[]> {
   return strays.length > 0 ? fail(strays) : book;
 }
 
-export interface LayoutDocument {
-  readonly mode: "rows" | "tight" | "wheel";
-  readonly outline: Outline;
-  readonly sheet: BoxMm;
-  readonly webMm: number;
-  readonly marginMm: number;
-  /** Tight only: how long to search, ms, and from which seed. */
+export interface LayoutDocument extends PartsRequest {
+  /** Tight only: how long to search, ms. */
   readonly budgetMs: number;
-  readonly seed: number;
 }
 
 /** Longest search one request may ask for, ms. */
 export const MAX_BUDGET_MS = 10_000;
 const DEFAULT_BUDGET_MS = 1000;
+/** Most outlines on one sheet. */
+const MAX_OUTLINES = 6;
 
-const onSheet = {
-  outline: outlineSchema,
-  webMm: Joi.number().min(0).max(100).default(0),
-  marginMm: Joi.number().min(0).max(200).default(0),
-};
+const webMm = Joi.number().min(0).max(100).default(0);
+const marginMm = Joi.number().min(0).max(200).default(0);
+const onSheet = { outline: outlineSchema, webMm, marginMm };
 const layoutSchema = Joi.object({
-  mode: Joi.valid("rows", "tight", "wheel").default("rows"),
-  ...onSheet,
-  sheet: boxSchema.required(),
+  mode: Joi.valid(...layoutModes).default("rows"),
+  outlines: Joi.array()
+    .items(Joi.object({ outline: outlineSchema, ratio: Joi.number().greater(0).max(1000).default(1) }))
+    .min(1)
+    .max(MAX_OUTLINES)
+    .required(),
+  webMm,
+  marginMm,
+  mayTurn: Joi.boolean().default(true),
+  sheet: sheetSchema.required(),
   budgetMs: Joi.number().integer().min(1).max(MAX_BUDGET_MS).default(DEFAULT_BUDGET_MS),
   seed: Joi.number()
     .integer()
@@ -133,11 +148,16 @@ const layoutSchema = Joi.object({
 })
   .required()
   .custom((document: LayoutDocument, helpers) => {
-    const isRound = document.outline.kind === "disc";
-    if (document.mode === "tight" && !isRound)
-      return helpers.message({ custom: "Only rounds can be laid tight so far. Ask for rows or wheel." });
-    if (document.mode === "wheel" && isRound)
-      return helpers.message({ custom: "A wheel cuts straight edges. Ask for rows or tight." });
+    const [first] = document.outlines;
+    const isStraight = ["square", "rectangle", "triangle"].includes(first?.outline.kind ?? "");
+    if (document.mode === "wheel" && (!isStraight || document.sheet.shape === "oval"))
+      return helpers.message({
+        custom: "A wheel cuts straight edges from a rectangle. Ask for rows or tight.",
+      });
+    if ((document.mode === "wheel" || document.mode === "tight") && document.outlines.length > 1)
+      return helpers.message({
+        custom: "Only rows and nested take several outlines. Ask for one at a time.",
+      });
     return document;
   });
 
@@ -167,9 +187,8 @@ export interface PlacedTemplateDocument {
   readonly title: string;
   readonly form: TemplateDocument["form"];
   readonly paper: TemplateDocument["paper"];
-  readonly outline: Outline;
-  readonly sheet: BoxMm;
-  readonly placements: readonly Placement[];
+  readonly sheet: SheetShape;
+  readonly parts: readonly { readonly outline: Outline; readonly placements: readonly Placement[] }[];
 }
 
 /** Most cuts on one sheet: thimbles on the largest bench. */
@@ -178,17 +197,25 @@ const placedTemplateSchema = Joi.object({
   title: Joi.string().trim().min(1).max(120).required(),
   form: Joi.valid("pdf", "svg", "dxf").required(),
   paper: Joi.valid("a4", "letter").required(),
-  outline: outlineSchema,
-  sheet: boxSchema.required(),
-  placements: Joi.array()
+  sheet: sheetSchema.required(),
+  parts: Joi.array()
     .items(
       Joi.object({
-        xMm: Joi.number().min(0).max(5000).required(),
-        yMm: Joi.number().min(0).max(5000).required(),
-        turned: Joi.boolean().required(),
+        outline: outlineSchema,
+        placements: Joi.array()
+          .items(
+            Joi.object({
+              xMm: Joi.number().min(0).max(5000).required(),
+              yMm: Joi.number().min(0).max(5000).required(),
+              angleDeg: Joi.number().min(0).less(360).required(),
+            }),
+          )
+          .max(MAX_PLACEMENTS)
+          .required(),
       }),
     )
-    .max(MAX_PLACEMENTS)
+    .min(1)
+    .max(MAX_OUTLINES)
     .required(),
 }).required();
 
@@ -197,20 +224,37 @@ export function validatePlacedTemplate(value: unknown): Result<PlacedTemplateDoc
   return validate(placedTemplateSchema, value);
 }
 
-const rolledSchema = {
-  ...onSheet,
+const rolling = {
   thicknessMm: quantity(pieceLimits.thicknessMm),
   densityGPerMl: quantity(formulaLimits.densityGPerMl),
   sheetLimit: boxSchema.required(),
   rerollLimit: whole(formulaLimits.rerollLimit),
   rerollLossShare: quantity(formulaLimits.rerollLossShare),
+  rerollShrinkShare: quantity(formulaLimits.rerollShrinkShare).default(0).optional(),
+  mayTurn: Joi.boolean().default(true),
 };
 
 export type CutPlanDocument = Omit<CutRequest, "handTimes">;
+const demandSchema = Joi.object({
+  id: Joi.string().min(1).max(64).required(),
+  ...onSheet,
+  count: whole(orderLimits.count),
+  isVisible: Joi.boolean().default(true),
+  keepsCentre: Joi.boolean().default(true),
+  keepsSurplus: Joi.boolean().default(true),
+});
 const cutPlanSchema = Joi.object({
-  ...rolledSchema,
-  demand: whole(orderLimits.count),
-  pinnedSheet: boxSchema.allow(null).default(null),
+  ...rolling,
+  demands: Joi.array().items(demandSchema).min(1).max(MAX_OUTLINES).unique("id").required(),
+  pinnedSheet: sheetSchema.allow(null).default(null),
+  boughtSheet: Joi.object({
+    widthMm: quantity(formulaLimits.sheetWidthMm),
+    heightMm: quantity(formulaLimits.sheetHeightMm),
+    thicknessMm: quantity(formulaLimits.sheetThicknessMm),
+  })
+    .allow(null)
+    .default(null),
+  decoration: outlineSchema.optional().allow(null).default(null),
 }).required();
 
 /** So many cuts and how they are rolled. */
@@ -219,7 +263,11 @@ export function validateCutPlan(value: unknown): Result<CutPlanDocument, Fault[]
 }
 
 export type YieldDocument = Omit<YieldRequest, "handTimes">;
-const yieldSchema = Joi.object({ ...rolledSchema, doughG: quantity(weighingLimits.mixG) }).required();
+const yieldSchema = Joi.object({
+  ...rolling,
+  ...onSheet,
+  doughG: quantity(weighingLimits.mixG),
+}).required();
 
 /** So much dough and how it is rolled. */
 export function validateYield(value: unknown): Result<YieldDocument, Fault[]> {

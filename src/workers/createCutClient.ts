@@ -1,5 +1,6 @@
 import { proxy, wrap } from "comlink";
-import type { TightProgress, TightRequest, YieldTable, YieldTableRequest } from "@/core/cutting";
+import type { LaidParts, PartsRequest, TightProgress, YieldTable, YieldTableRequest } from "@/core/cutting";
+import type { Result } from "@/core/result";
 import { createLatestClient, type LatestClient } from "./createLatestClient";
 import type { CutWorkerApi } from "./cutWorker";
 
@@ -12,10 +13,17 @@ export function createYieldClient(): LatestClient<YieldTableRequest, YieldTable>
   return createLatestClient(worker, remote, (request) => remote.tabulateYield(request));
 }
 
+/** One sheet laid out, off the main thread. */
+export function createPartsClient(): LatestClient<PartsRequest, Result<LaidParts, string>> {
+  const worker = startWorker();
+  const remote = wrap<CutWorkerApi>(worker);
+  return createLatestClient(worker, remote, async (request) => await remote.layOutParts(request));
+}
+
 export interface TightClient {
   /** Searches for `budgetMs`, reporting as it goes; gives the best found. Rejects if the worker fails or is closed. */
   search(
-    request: TightRequest,
+    request: PartsRequest,
     budgetMs: number,
     report: (progress: TightProgress) => void,
   ): Promise<TightProgress | null>;
@@ -29,7 +37,7 @@ export function createTightClient(): TightClient {
   const worker = startWorker();
   const remote = wrap<CutWorkerApi>(worker);
   let tell: (progress: TightProgress) => void = () => {};
-  const client = createLatestClient(worker, remote, ([request, budgetMs]: [TightRequest, number]) =>
+  const client = createLatestClient(worker, remote, ([request, budgetMs]: [PartsRequest, number]) =>
     remote.searchTight(
       request,
       budgetMs,

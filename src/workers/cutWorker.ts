@@ -1,12 +1,15 @@
 import { expose } from "comlink";
 import {
-  searchTightDiscs,
+  layOutParts,
+  searchTight,
   tabulateYield,
+  type LaidParts,
+  type PartsRequest,
   type TightProgress,
-  type TightRequest,
   type YieldTable,
   type YieldTableRequest,
 } from "@/core/cutting";
+import type { Result } from "@/core/result";
 
 /** Between two reports the search lets messages in, ms: a stop is heard as soon. */
 const REPORT_EVERY_MS = 80;
@@ -15,16 +18,17 @@ let stopped = false;
 
 const api = {
   tabulateYield: (request: YieldTableRequest): YieldTable => tabulateYield(request),
+  layOutParts: (request: PartsRequest): Result<LaidParts, string> => layOutParts(request),
   /** Searches until the budget is spent, the bound is reached, or it is stopped; gives the best there is then. */
   async searchTight(
-    request: TightRequest,
+    request: PartsRequest,
     budgetMs: number,
     report: (progress: TightProgress) => void,
   ): Promise<TightProgress> {
     stopped = false;
     const endMs = performance.now() + budgetMs;
     let reportedMs = performance.now();
-    const turns = searchTightDiscs(request);
+    const turns = searchTight(request);
     for (;;) {
       const { value, done } = turns.next();
       const nowMs = performance.now();

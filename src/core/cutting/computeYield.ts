@@ -1,12 +1,33 @@
 import { requireNotNegative, requirePositive } from "../require";
-import type { CutRequest } from "./cutPlan";
-import { estimatePlan, rollOut, type PlanSketch, type SheetRun } from "./estimatePlan";
+import type { Outline } from "../shape";
+import type { BlankDemand, CutPlan, CutRequest, RollingRequest } from "./cutPlan";
+import { toStreams, type CutStream } from "./cutStream";
+import { estimatePlan, rollOut, soleRun, type PlanSketch, type SheetRun } from "./estimatePlan";
 import { realizePlan } from "./realizePlan";
-import type { CutPlan } from "./cutPlan";
-import { listSheetMenu, type MenuSheet } from "./sheetMenu";
 
 /** Dough there is, and how it is rolled and cut; the demand is what it will make. */
-export type YieldRequest = Omit<CutRequest, "demand" | "pinnedSheet"> & { readonly doughG: number };
+export interface YieldRequest extends RollingRequest {
+  readonly doughG: number;
+  readonly outline: Outline;
+  readonly webMm: number;
+  readonly marginMm: number;
+}
+
+/** The yield's one cutter as a demand of the cut plan. */
+export function toCutRequest(request: YieldRequest, count: number): CutRequest {
+  const { outline, webMm, marginMm, ...rolling } = request;
+  const demand: BlankDemand = {
+    id: "yield",
+    outline,
+    count,
+    webMm,
+    marginMm,
+    isVisible: true,
+    keepsCentre: true,
+    keepsSurplus: true,
+  };
+  return { ...rolling, demands: [demand], pinnedSheet: null, boughtSheet: null, decoration: null };
+}
 
 /** How many cuts a dough makes: as rolled to the figure, and between which counts a hand lands. */
 export interface Yield {
@@ -42,34 +63,30 @@ export function computeYield(request: YieldRequest): Yield {
     Math.max(request.marginMm - RAGGED_SPREAD_MM, 0),
   );
   const first = sketch?.firstRolling.reduce((sum, { entry, copies }) => sum + entry.count * copies, 0) ?? 0;
-  const count = sketch?.count ?? 0;
+  const count = countOf(sketch);
   return {
     count,
     firstCount: first,
-    lowCount: Math.min(low?.count ?? 0, count),
-    highCount: Math.max(high?.count ?? 0, count),
+    lowCount: Math.min(countOf(low), count),
+    highCount: Math.max(countOf(high), count),
   };
 }
 
 /** The sheets behind {@link computeYield}, with placed cuts; null if not one fits. */
 export function planYield(request: YieldRequest): CutPlan | null {
   const sketch = findMost(request, request.thicknessMm, request.marginMm);
-  if (!sketch || sketch.count === 0) return null;
-  return realizePlan({ ...request, demand: sketch.count, pinnedSheet: null }, sketch);
+  const count = countOf(sketch);
+  if (!sketch || count === 0) return null;
+  return realizePlan(toCutRequest(request, count), [findStream(request, request.marginMm)], sketch);
 }
 
-/** Menus are the dear part and do not depend on the thickness: a table asks for each of them many times. */
-const menus = new Map<string, readonly MenuSheet[]>();
-const MOST_MENUS = 60;
+const countOf = (sketch: PlanSketch | null) => sketch?.counts[0] ?? 0;
 
-function findMenu({ outline, webMm, sheetLimit }: YieldRequest, marginMm: number): readonly MenuSheet[] {
-  const key = JSON.stringify([outline, webMm, sheetLimit, marginMm]);
-  const known = menus.get(key);
-  if (known) return known;
-  if (menus.size >= MOST_MENUS) menus.clear();
-  const menu = listSheetMenu(outline, webMm, marginMm, sheetLimit);
-  menus.set(key, menu);
-  return menu;
+function findStream(request: YieldRequest, marginMm: number): CutStream {
+  const [stream] = toStreams(toCutRequest({ ...request, marginMm }, 1));
+  if (!stream) throw new RangeError("findStream: one demand gave no stream");
+  // The dough decides how many there are.
+  return { ...stream, count: Infinity };
 }
 
 const MM2_PER_ML_AT_1_MM = 1000;
@@ -77,21 +94,21 @@ const MM2_PER_ML_AT_1_MM = 1000;
 function findMost(request: YieldRequest, thicknessMm: number, marginMm: number): PlanSketch | null {
   requirePositive("thicknessMm", thicknessMm);
   requirePositive("densityGPerMl", request.densityGPerMl);
-  const menu = findMenu(request, marginMm);
+  const stream = findStream(request, marginMm);
+  const menu = stream.menus[0] ?? [];
   const areaMm2 = (request.doughG / (thicknessMm * request.densityGPerMl)) * MM2_PER_ML_AT_1_MM;
-  const open = { ...request, thicknessMm, marginMm, demand: Infinity, pinnedSheet: null };
   let best: PlanSketch | null = null;
   for (const entry of menu) {
     if (entry.areaMm2 > areaMm2) break;
     const copies = Math.floor(areaMm2 / entry.areaMm2);
     const restMm2 = areaMm2 - copies * entry.areaMm2;
-    const runs: SheetRun[] = [{ entry, copies }, ...rollOut(menu, restMm2, Infinity)];
+    const runs: SheetRun[] = [soleRun(0, entry, copies), ...rollOut(0, menu, restMm2, Infinity)];
     const rolledMm2 = runs.reduce((sum, run) => sum + run.entry.areaMm2 * run.copies, 0);
-    const sketch = estimatePlan(open, menu, runs, areaMm2 - rolledMm2);
+    const sketch = estimatePlan(request, [stream], runs, areaMm2 - rolledMm2);
     if (
       !best ||
-      sketch.count > best.count ||
-      (sketch.count === best.count && sketch.handMin < best.handMin)
+      countOf(sketch) > countOf(best) ||
+      (countOf(sketch) === countOf(best) && sketch.handMin < best.handMin)
     ) {
       best = sketch;
     }
@@ -127,7 +144,7 @@ export function findThicknessFor(
   const steps = Math.round((within.toMm - within.fromMm) / THICKNESS_STEP_MM);
   const at = (i: number) => Number((within.fromMm + i * THICKNESS_STEP_MM).toFixed(2));
   for (let i = 0; i <= steps; i++) {
-    const isExact = findMost(request, at(i), request.marginMm)?.count === count;
+    const isExact = countOf(findMost(request, at(i), request.marginMm)) === count;
     if (isExact) open ??= at(i);
     else close(at(i - 1));
   }

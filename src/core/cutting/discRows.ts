@@ -110,7 +110,8 @@ function buildDiscRows(family: DiscFamily, diameterMm: number, spacingMm: number
       acrossMm,
       pitchMm: family.pitchMm,
       count: offset && family.shortRows ? family.perRow - 1 : family.perRow,
-      turned: false,
+      angleDeg: 0,
+      between: null,
     });
   push();
   // Square steps first, while the row is a long one: a short row repeated would lose a disc again.

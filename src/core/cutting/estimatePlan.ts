@@ -1,11 +1,30 @@
-import { computeAreaMm2 } from "../shape";
-import type { CutRequest } from "./cutPlan";
+import type { RollingRequest } from "./cutPlan";
+import type { CutStream } from "./cutStream";
+import { estimateHandMin } from "./handTimes";
 import { findLargestWithin, findSmallestFor, type MenuSheet } from "./sheetMenu";
+import type { RowPattern } from "./rowPattern";
+import type { BoxMm } from "../shape";
+
+/** Where on a sheet a stream's cuts lie, from the corner inside the ragged edge. */
+export interface Band extends BoxMm {
+  readonly xMm: number;
+  readonly yMm: number;
+}
+
+/** So many cuts of one stream on every sheet of a run; the whole sheet is theirs where there is no band. */
+export interface RunPart {
+  readonly stream: number;
+  readonly count: number;
+  readonly band: Band | null;
+  /** Rows already found, inside the ragged edge; null to lay out the band by itself. */
+  readonly pattern: RowPattern | null;
+}
 
 /** So many sheets of one kind. */
 export interface SheetRun {
   readonly entry: MenuSheet;
   readonly copies: number;
+  readonly parts: readonly RunPart[];
 }
 
 /** A re-roll: the sheets it gives, in sheet area, since thickness and density are the same throughout. */
@@ -21,59 +40,82 @@ export interface PlanSketch {
   readonly firstRolling: readonly SheetRun[];
   readonly rerollSketches: readonly RerollSketch[];
   readonly rerolls: number;
-  readonly count: number;
+  /** By stream. */
+  readonly counts: readonly number[];
   readonly doughMm2: number;
   readonly trimLeftMm2: number;
   readonly handMin: number;
 }
 
-const MM2_PER_M2 = 1e6;
+/** Sheets of one stream alone. */
+export function soleRun(stream: number, entry: MenuSheet, copies: number): SheetRun {
+  return { entry, copies, parts: [{ stream, count: entry.count, band: null, pattern: null }] };
+}
 
 /**
- * What a first rolling gives, re-rolls included as long as the demand is not met and the dough allows.
+ * What a first rolling gives, re-rolls included as long as a stream is short and the dough allows. Trim goes to the
+ * last streams first: what is not seen.
  * @param looseMm2 - Dough that the first rolling leaves unrolled; it joins the trim.
  */
 export function estimatePlan(
-  request: CutRequest,
-  menu: readonly MenuSheet[],
+  request: RollingRequest,
+  streams: readonly CutStream[],
   firstRolling: readonly SheetRun[],
   looseMm2 = 0,
 ): PlanSketch {
-  const blankMm2 = computeAreaMm2(request.outline);
-  const times = request.handTimes;
-  const first = sumRuns(request, firstRolling);
+  const counts = streams.map(() => 0);
+  const first = addRuns(request, streams, firstRolling, counts);
   const doughMm2 = first.areaMm2 + looseMm2;
-  let { count, handMin } = first;
-  let trimMm2 = doughMm2 - count * blankMm2;
+  let handMin = first.handMin;
+  let trimMm2 = doughMm2 - first.blanksMm2;
   const rerollSketches: RerollSketch[] = [];
-  while (count < request.demand && rerollSketches.length < request.rerollLimit) {
+  const isShort = () => streams.some(({ count }, i) => (counts[i] ?? 0) < count);
+  while (isShort() && rerollSketches.length < request.rerollLimit) {
     const usableMm2 = trimMm2 * (1 - request.rerollLossShare);
-    const runs = rollOut(menu, usableMm2, request.demand - count);
+    const runs: SheetRun[] = [];
+    let leftMm2 = usableMm2;
+    for (let i = streams.length - 1; i >= 0; i--) {
+      const wanted = (streams[i]?.count ?? 0) - (counts[i] ?? 0);
+      if (wanted <= 0) continue;
+      const menu = streams[i]?.menus[rerollSketches.length + 1] ?? [];
+      const own = rollOut(i, menu, leftMm2, wanted);
+      runs.push(...own);
+      leftMm2 -= own.reduce((sum, { entry, copies }) => sum + entry.areaMm2 * copies, 0);
+    }
     if (runs.length === 0) break;
-    const rolled = sumRuns(request, runs);
+    const rolled = addRuns(request, streams, runs, counts);
     rerollSketches.push({
       runs,
       trimMm2,
       lossMm2: trimMm2 - usableMm2,
       unrolledMm2: usableMm2 - rolled.areaMm2,
     });
-    count += rolled.count;
-    handMin += rolled.handMin + times.perRerollMin;
-    trimMm2 = usableMm2 - rolled.count * blankMm2;
+    handMin += rolled.handMin + request.handTimes.perRerollMin;
+    trimMm2 = usableMm2 - rolled.blanksMm2;
   }
   return {
     firstRolling,
     rerollSketches,
     rerolls: rerollSketches.length,
-    count,
+    counts,
     doughMm2,
     trimLeftMm2: trimMm2,
     handMin,
   };
 }
 
+/** Whether every stream has what it needs. */
+export function meets(sketch: PlanSketch, streams: readonly CutStream[]): boolean {
+  return streams.every(({ count }, i) => (sketch.counts[i] ?? 0) >= count);
+}
+
 /** Sheets for `wanted` cuts out of so much dough: the largest that fit, the last no larger than needed. */
-export function rollOut(menu: readonly MenuSheet[], areaMm2: number, wanted: number): SheetRun[] {
+export function rollOut(
+  stream: number,
+  menu: readonly MenuSheet[],
+  areaMm2: number,
+  wanted: number,
+): SheetRun[] {
   const runs: SheetRun[] = [];
   let leftMm2 = areaMm2;
   let missing = wanted;
@@ -85,25 +127,32 @@ export function rollOut(menu: readonly MenuSheet[], areaMm2: number, wanted: num
       Math.min(Math.floor(leftMm2 / entry.areaMm2), Math.floor(missing / entry.count)),
       1,
     );
-    runs.push({ entry, copies: fits });
+    runs.push(soleRun(stream, entry, fits));
     leftMm2 -= fits * entry.areaMm2;
     missing -= fits * entry.count;
   }
   return runs;
 }
 
-function sumRuns({ handTimes }: CutRequest, runs: readonly SheetRun[]) {
-  let count = 0;
+/** Adds the runs' cuts to `counts`. */
+function addRuns(
+  { handTimes }: RollingRequest,
+  streams: readonly CutStream[],
+  runs: readonly SheetRun[],
+  counts: number[],
+) {
   let areaMm2 = 0;
   let sheets = 0;
-  for (const { entry, copies } of runs) {
-    count += entry.count * copies;
+  let cuts = 0;
+  let blanksMm2 = 0;
+  for (const { entry, copies, parts } of runs) {
     areaMm2 += entry.areaMm2 * copies;
     sheets += copies;
+    for (const { stream, count } of parts) {
+      counts[stream] = (counts[stream] ?? 0) + count * copies;
+      cuts += count * copies;
+      blanksMm2 += count * copies * (streams[stream]?.blankMm2 ?? 0);
+    }
   }
-  const handMin =
-    sheets * handTimes.perSheetMin +
-    (areaMm2 / MM2_PER_M2) * handTimes.rollingMinPerM2 +
-    (count * handTimes.perBlankS) / 60;
-  return { count, areaMm2, handMin };
+  return { areaMm2, blanksMm2, handMin: estimateHandMin(handTimes, sheets, areaMm2, cuts) };
 }

@@ -11,6 +11,10 @@ export interface CuttingHandTimes {
   readonly perBlankS: number;
   /** Gathering and stacking the trim before a re-roll. */
   readonly perRerollMin: number;
+  /** Weighing one portion, rounding it and rolling it to size. */
+  readonly perPortionS: number;
+  /** Slicing one blank off a log and flattening it. */
+  readonly perSliceS: number;
 }
 
 export const craftHandTimes: CuttingHandTimes = {
@@ -18,4 +22,22 @@ export const craftHandTimes: CuttingHandTimes = {
   rollingMinPerM2: 10,
   perBlankS: 4,
   perRerollMin: 2,
+  perPortionS: 40,
+  perSliceS: 20,
 };
+
+const MM2_PER_M2 = 1e6;
+
+/** Minutes of a hand for so many sheets of so much area in all, and so many cuts. */
+export function estimateHandMin(
+  times: CuttingHandTimes,
+  sheets: number,
+  areaMm2: number,
+  cuts: number,
+): number {
+  return (
+    sheets * times.perSheetMin +
+    (areaMm2 / MM2_PER_M2) * times.rollingMinPerM2 +
+    (cuts * times.perBlankS) / 60
+  );
+}

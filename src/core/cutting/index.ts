@@ -1,7 +1,22 @@
 export { planCuts, type CutAnswers } from "./planCuts";
 export { noCuts } from "./realizePlan";
-export type { CutAim, CutFault, CutPlan, CutRequest, CutSheet, Reroll } from "./cutPlan";
-export { craftHandTimes, type CuttingHandTimes } from "./handTimes";
+export type {
+  BlankDemand,
+  BoughtSheetSize,
+  CutAim,
+  CutFault,
+  CutPart,
+  CutPlan,
+  CutRequest,
+  CutSheet,
+  DemandYield,
+  Portioning,
+  Reroll,
+  RollingRequest,
+} from "./cutPlan";
+export { LOG_DIAMETER_MM } from "./portionBlanks";
+export { layOutTogether, type SharedOutline, type SharedPart, type SharedSheet } from "./layOutTogether";
+export { craftHandTimes, estimateHandMin, type CuttingHandTimes } from "./handTimes";
 export { boundCount, layOutRows, type Layout, type LayoutFault, type LayoutRequest } from "./layout";
 export type { Placement, Row, RowPattern, RowStyle } from "./rowPattern";
 export {
@@ -17,3 +32,14 @@ export {
 export { searchTightDiscs, type TightProgress, type TightRequest } from "./tightDiscs";
 export { tabulateYield, type YieldRow, type YieldTable, type YieldTableRequest } from "./tabulateYield";
 export { layOutWheelCuts, type WheelLayout, type WheelRequest } from "./wheelCuts";
+export { searchTightOutlines, type TightOutlineRequest } from "./tightOutlines";
+export { fillGaps, type GapRequest } from "./fillGaps";
+export {
+  layOutParts,
+  layoutModes,
+  searchTight,
+  toLaidParts,
+  type LaidParts,
+  type LayoutMode,
+  type PartsRequest,
+} from "./layOutParts";

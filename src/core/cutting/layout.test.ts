@@ -13,6 +13,7 @@ const layOut = (
     sheet: { widthMm, heightMm },
     webMm,
     marginMm,
+    mayTurn: true,
   });
   return layout.ok ? layout.value : null;
 };
@@ -116,10 +117,16 @@ test("rectangles never overlap, stay on the sheet, and turning pays where it sho
       fc.integer({ min: 70, max: 600 }),
       fc.integer({ min: 120, max: 600 }),
       (widthMm, heightMm) => {
-        const result = layOutRows({ outline, sheet: { widthMm, heightMm }, webMm: 0, marginMm: 0 });
+        const result = layOutRows({
+          outline,
+          sheet: { widthMm, heightMm },
+          webMm: 0,
+          marginMm: 0,
+          mayTurn: true,
+        });
         if (!result.ok) throw new Error(result.failure.message);
-        const boxes = result.value.placements.map(({ xMm, yMm, turned }) => {
-          const [w, h] = turned ? [70, 120] : [120, 70];
+        const boxes = result.value.placements.map(({ xMm, yMm, angleDeg }) => {
+          const [w, h] = angleDeg === 90 ? [70, 120] : [120, 70];
           return { left: xMm - w / 2, right: xMm + w / 2, top: yMm - h / 2, bottom: yMm + h / 2 };
         });
         const inside = boxes.every(
@@ -145,7 +152,7 @@ test("rectangles never overlap, stay on the sheet, and turning pays where it sho
   );
   // 240 × 190: two rows of 120 × 70 (4), or one row of them and one of three turned 70 × 120 (5).
   expect(
-    layOutRows({ outline, sheet: { widthMm: 240, heightMm: 190 }, webMm: 0, marginMm: 0 }),
+    layOutRows({ outline, sheet: { widthMm: 240, heightMm: 190 }, webMm: 0, marginMm: 0, mayTurn: true }),
   ).toMatchObject({
     ok: true,
     value: { count: 5, pattern: { style: "blocks" } },
@@ -165,6 +172,7 @@ test("a sheet too small says by how much", () => {
     sheet: { widthMm: 100, heightMm: 300 },
     webMm: 0,
     marginMm: 8,
+    mayTurn: true,
   });
   expect(result).toMatchObject({ ok: false, failure: { shortWidthMm: 6, shortHeightMm: 0 } });
 });

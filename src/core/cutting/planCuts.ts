@@ -1,13 +1,18 @@
 import { requireNotNegative, requirePositive, requireThat } from "../require";
 import { fail, ok, type Result } from "../result";
-import { computeAreaMm2, computeBox, describeOutline, type BoxMm } from "../shape";
-import type { CutAim, CutFault, CutPlan, CutRequest } from "./cutPlan";
-import { estimatePlan, type PlanSketch, type SheetRun } from "./estimatePlan";
-import { layOutRows } from "./layout";
+import { computeAreaMm2, computeBox, describeOutline, outerOutline, type BoxMm } from "../shape";
+import { listRolledThinner } from "./boughtSheets";
+import type { BlankDemand, CutAim, CutFault, CutPlan, CutRequest } from "./cutPlan";
+import { toStreams, type CutStream } from "./cutStream";
+import { choose, fewestRerolls, findFewest, leastDough, leastTime, type Aim } from "./chooseSketch";
+import { estimatePlan, meets, soleRun, type PlanSketch, type SheetRun } from "./estimatePlan";
+import { portionBlanks, sliceBlanks } from "./portionBlanks";
 import { realizePlan } from "./realizePlan";
-import { listSheetMenu, type MenuSheet } from "./sheetMenu";
+import { searchFixedSheets } from "./searchFixedSheets";
+import { shareLastSheets } from "./shareLastSheets";
+import type { MenuSheet } from "./sheetMenu";
 
-/** A plan for each aim; `pinned` only if a sheet was pinned. */
+/** A plan for each aim that these blanks allow. */
 export type CutAnswers = Readonly<Partial<Record<CutAim, CutPlan>>> & {
   readonly leastDough: CutPlan;
   readonly fewestRerolls: CutPlan;
@@ -15,137 +20,171 @@ export type CutAnswers = Readonly<Partial<Record<CutAim, CutPlan>>> & {
 };
 
 /**
- * How to roll and cut `demand` blanks: equal sheets of one size, one smaller last sheet, then re-rolls of the
- * trim, searched over every sheet of the menu and every number of re-rolls the dough allows.
- * @returns For each aim a plan within the slack of the best, or why nothing can be cut.
+ * How to roll and cut blanks of one dough at one thickness: equal sheets of one size for each cutter, one smaller last
+ * sheet, small sheets shared where that saves dough, then re-rolls of the trim, searched over every sheet of the menu
+ * and every number of re-rolls the dough allows. What is seen comes from the first rolling, what is not from trim as
+ * far as it goes.
+ * @returns For each aim a plan within the slack of the best, or why a blank cannot be cut.
  * @throws {RangeError} On a request no form lets through (not finite, out of range).
  */
 export function planCuts(request: CutRequest): Result<CutAnswers, CutFault> {
   checkRequest(request);
-  const menu = listSheetMenu(request.outline, request.webMm, request.marginMm, request.sheetLimit);
-  if (menu.length === 0) return fail(describeNothingFits(request));
+  const streams = toStreams(request);
+  const tooLarge = streams.find(({ menus }) => (menus[0] ?? []).length === 0);
+  if (tooLarge) return fail(describeNothingFits(request, tooLarge));
 
-  const sketches = listSketches(request, menu, menu);
-  const dough: Figure = ({ doughMm2 }) => doughMm2;
-  const rerolls: Figure = (sketch) => sketch.rerolls;
-  const time: Figure = ({ handMin }) => handMin;
-  const fewestRerolls = Math.min(...sketches.map(rerolls));
+  const { boughtSheet, pinnedSheet } = request;
+  const search = boughtSheet
+    ? searchFixedSheets(request, streams, listRolledThinner(boughtSheet, request))
+    : ok(createSearch(request, streams));
+  if (!search.ok) return search;
+  // What was found for one aim may serve another better than its own search.
+  const sketches = [leastDough, fewestRerolls, leastTime].map(search.value);
+  const answer = (aim: Aim) => realizePlan(request, streams, choose(sketches, aim));
+  const [portioned, sliced] = [portionBlanks(request), sliceBlanks(request)];
   const answers: CutAnswers = {
-    leastDough: realizePlan(request, choose(sketches, dough, time)),
-    fewestRerolls: realizePlan(
-      request,
-      choose(
-        sketches.filter((sketch) => rerolls(sketch) === fewestRerolls),
-        dough,
-        time,
-      ),
-    ),
-    leastTime: realizePlan(request, choose(sketches, time, dough)),
+    leastDough: answer(leastDough),
+    fewestRerolls: answer(fewestRerolls),
+    leastTime: answer(leastTime),
+    ...(portioned && { portioned }),
+    ...(sliced && { sliced }),
   };
-  if (!request.pinnedSheet) return ok(answers);
+  if (!pinnedSheet) return ok(answers);
 
-  const pinned = layOutRows({ ...request, sheet: request.pinnedSheet });
-  if (!pinned.ok) return fail({ kind: "nothingFits", message: pinned.failure.message });
-  const { widthMm, heightMm } = request.pinnedSheet;
-  const only = [{ sheet: request.pinnedSheet, areaMm2: widthMm * heightMm, count: pinned.value.count }];
-  return ok({
-    ...answers,
-    pinned: realizePlan(request, choose(listSketches(request, menu, only), dough, time)),
-  });
+  const pinned = searchFixedSheets(request, streams, [pinnedSheet]);
+  if (!pinned.ok) return pinned;
+  return ok({ ...answers, pinned: realizePlan(request, streams, pinned.value(leastDough)) });
+}
+
+/** Plans of sheets of any size, by aim. One stream is searched once for all aims. */
+function createSearch(request: CutRequest, streams: readonly CutStream[]): (aim: Aim) => PlanSketch {
+  const [only, ...more] = streams;
+  if (!only) throw new RangeError("createSearch: no stream to cut");
+  if (more.length > 0) return (aim) => findPlan(request, streams, aim);
+  const sketches = listSketches(request, streams, 0, only, []);
+  return (aim) => choose(sketches, aim);
 }
 
 /**
- * Plans nearer than this to the best in the wanted figure count as equally good, and the other figure decides.
- * Three grams in a hundred, or a minute in half an hour, are within a baker's own spread; chasing them would
- * cut a dozen small sheets where three do.
+ * The streams one by one from the last: each takes from a first rolling only what the trim of all cannot give it.
+ * The ones before it are rolled in full as long as their turn has not come.
  */
-export const AIM_SLACK_SHARE = 0.03;
-
-type Figure = (sketch: PlanSketch) => number;
-
-/** Of the plans within the slack of the lowest `wanted` figure, the one with the lowest `other`. */
-function choose(sketches: readonly PlanSketch[], wanted: Figure, other: Figure): PlanSketch {
-  const most = Math.min(...sketches.map(wanted)) * (1 + AIM_SLACK_SHARE);
-  const [first, ...rest] = sketches.filter((sketch) => wanted(sketch) <= most);
-  if (!first) throw new RangeError("choose: a menu that is not empty gave no plan");
-  return rest.reduce((best, sketch) => (other(sketch) < other(best) ? sketch : best), first);
+function findPlan(request: CutRequest, streams: readonly CutStream[], aim: Aim): PlanSketch {
+  const runs = streams.map((stream, i) =>
+    i < streams.length - 1 ? rollInFull(request, stream, i, aim) : [],
+  );
+  let best: PlanSketch | null = null;
+  for (let i = streams.length - 1; i >= 0; i--) {
+    const others = runs.filter((_, j) => j !== i).flat();
+    const stream = streams[i];
+    if (!stream) break;
+    // Fewer sheets of this stream leave less trim for those after it: not every sketch still gives them enough.
+    const sketches = listSketches(request, streams, i, stream, others).filter((sketch) =>
+      meets(sketch, streams),
+    );
+    const found: PlanSketch = choose(best ? [best, ...sketches] : sketches, aim);
+    runs[i] = found.firstRolling.filter(({ parts }) => parts[0]?.stream === i);
+    best = found;
+    // As long as a stream needs sheets of its own, no trim is left over for the ones before it.
+    if ((runs[i] ?? []).length > 0) break;
+  }
+  if (!best) throw new RangeError("findPlan: no stream to cut");
+  return shareLastSheets(request, streams, best);
 }
 
-/** Every plan worth weighing whose first rolling takes its sheets from `firsts`. */
+/** A stream by itself, no re-rolls counted on. */
+function rollInFull(request: CutRequest, stream: CutStream, index: number, aim: Aim): readonly SheetRun[] {
+  const menu = stream.menus[0] ?? [];
+  const alone = [{ ...stream, menus: stream.menus.map(() => menu) }];
+  const sketches = listRuns(
+    menu,
+    stream.count,
+    0,
+    (runs) => estimatePlan({ ...request, rerollLimit: 0 }, alone, runs),
+    (sketch) => meets(sketch, alone),
+  );
+  return choose(sketches, aim).firstRolling.map((run) => soleRun(index, run.entry, run.copies));
+}
+
+/** Every plan worth weighing whose first rolling adds sheets of one stream to the others'. */
 function listSketches(
   request: CutRequest,
-  menu: readonly MenuSheet[],
-  firsts: readonly MenuSheet[],
+  streams: readonly CutStream[],
+  index: number,
+  stream: CutStream,
+  others: readonly SheetRun[],
 ): PlanSketch[] {
-  return Array.from({ length: request.rerollLimit + 1 }, (_, rerollLimit) => {
-    const estimate = (runs: readonly SheetRun[]) => estimatePlan({ ...request, rerollLimit }, menu, runs);
-    return firsts.flatMap((first) => listFirstRollings(request.demand, first, firsts, estimate));
-  }).flat();
+  return Array.from({ length: request.rerollLimit + 1 }, (_, rerollLimit) =>
+    listRuns(
+      stream.menus[0] ?? [],
+      stream.count,
+      index,
+      (runs) => estimatePlan({ ...request, rerollLimit }, streams, [...others, ...runs]),
+      (sketch) => meets(sketch, streams),
+    ),
+  ).flat();
 }
 
 /** How far below the bisected last sheet to look for a smaller one that still reaches the demand. */
 const LAST_SHEETS_LOOKED_AT = 8;
 
-/** The plans that roll `first` as often as needed: with it alone, or with a smaller last sheet. */
-function listFirstRollings(
+/** The plans that roll a sheet of the menu as often as needed: with it alone, or with a smaller last sheet. */
+function listRuns(
+  menu: readonly MenuSheet[],
   demand: number,
-  first: MenuSheet,
-  lasts: readonly MenuSheet[],
+  stream: number,
   estimate: (runs: readonly SheetRun[]) => PlanSketch,
+  isMet: (sketch: PlanSketch) => boolean,
 ): PlanSketch[] {
-  const copies = findFewest(
-    1,
-    Math.ceil(demand / first.count),
-    (n) => estimate([{ entry: first, copies: n }]).count >= demand,
-  );
-  const alone = estimate([{ entry: first, copies }]);
-  const withLast = (index: number) => {
-    const entry = lasts[index] ?? first;
-    return estimate([...(copies > 1 ? [{ entry: first, copies: copies - 1 }] : []), { entry, copies: 1 }]);
-  };
-  const nearly = findFewest(0, lasts.indexOf(first), (index) => withLast(index).count >= demand);
-  // What a re-roll yields goes up in steps, so a somewhat smaller last sheet may reach the demand again.
-  for (let index = Math.max(nearly - LAST_SHEETS_LOOKED_AT, 0); index <= nearly; index++) {
-    const shorter = withLast(index);
-    if (shorter.count >= demand) return [alone, shorter];
-  }
-  return [alone];
-}
-
-/** The lowest whole number in [low, high] for which `holds`, which must be true at `high`; by bisection. */
-function findFewest(low: number, high: number, holds: (n: number) => boolean): number {
-  let [few, enough] = [low, high];
-  while (few < enough) {
-    const middle = (few + enough) >> 1;
-    if (holds(middle)) enough = middle;
-    else few = middle + 1;
-  }
-  return enough;
+  const none = estimate([]);
+  if (isMet(none)) return [none];
+  return menu.flatMap((first, index) => {
+    const copies = findFewest(1, Math.ceil(demand / first.count), (n) =>
+      isMet(estimate([soleRun(stream, first, n)])),
+    );
+    const alone = estimate([soleRun(stream, first, copies)]);
+    const withLast = (last: number) => {
+      const entry = menu[last] ?? first;
+      return estimate([
+        ...(copies > 1 ? [soleRun(stream, first, copies - 1)] : []),
+        soleRun(stream, entry, 1),
+      ]);
+    };
+    const nearly = findFewest(0, index, (last) => isMet(withLast(last)));
+    // What a re-roll yields goes up in steps, so a somewhat smaller last sheet may reach the demand again.
+    for (let last = Math.max(nearly - LAST_SHEETS_LOOKED_AT, 0); last <= nearly; last++) {
+      const shorter = withLast(last);
+      if (isMet(shorter)) return [alone, shorter];
+    }
+    return [alone];
+  });
 }
 
 function checkRequest(request: CutRequest): void {
-  requireThat(
-    "demand",
-    request.demand,
-    Number.isInteger(request.demand) && request.demand >= 1,
-    "a whole number ≥ 1",
-  );
+  requirePositive("demands", request.demands.length);
+  for (const demand of request.demands) {
+    const { count } = demand;
+    requireThat("demand", count, Number.isInteger(count) && count >= 1, "a whole number ≥ 1");
+    requirePositive("outline area", computeAreaMm2(demand.outline));
+    requireNotNegative("webMm", demand.webMm);
+    requireNotNegative("marginMm", demand.marginMm);
+  }
   requirePositive("thicknessMm", request.thicknessMm);
   requirePositive("densityGPerMl", request.densityGPerMl);
-  requirePositive("outline area", computeAreaMm2(request.outline));
-  requireNotNegative("webMm", request.webMm);
-  requireNotNegative("marginMm", request.marginMm);
   requireThat(
     "rerollLimit",
     request.rerollLimit,
     Number.isInteger(request.rerollLimit) && request.rerollLimit >= 0,
     "a whole number ≥ 0",
   );
-  const loss = request.rerollLossShare;
-  requireThat("rerollLossShare", loss, loss >= 0 && loss < 1, "at least 0 and below 1");
+  for (const name of ["rerollLossShare", "rerollShrinkShare"] as const) {
+    requireThat(name, request[name], request[name] >= 0 && request[name] < 1, "at least 0 and below 1");
+  }
 }
 
-function describeNothingFits({ outline, sheetLimit, marginMm }: CutRequest): CutFault {
+function describeNothingFits({ sheetLimit }: CutRequest, { demands, marginMm }: CutStream): CutFault {
+  const [demand] = demands as readonly [BlankDemand, ...BlankDemand[]];
+  const outline = outerOutline(demand.outline);
   const box = computeBox(outline);
   const needs: BoxMm = { widthMm: box.widthMm + 2 * marginMm, heightMm: box.heightMm + 2 * marginMm };
   const overMm = Math.max(
@@ -157,5 +196,5 @@ function describeNothingFits({ outline, sheetLimit, marginMm }: CutRequest): Cut
     `${Math.ceil(needs.widthMm)} × ${Math.ceil(needs.heightMm)} mm; the largest is ` +
     `${Math.floor(sheetLimit.widthMm)} × ${Math.floor(sheetLimit.heightMm)} mm, ${Math.ceil(overMm)} mm too small. ` +
     "Take a smaller cutter or allow a larger sheet in Kit.";
-  return { kind: "nothingFits", message };
+  return { kind: "nothingFits", demandId: demand.id, message };
 }

@@ -1,75 +1,265 @@
-import { computeAreaMm2 } from "../shape";
-import type { CutPlan, CutRequest, CutSheet, Reroll } from "./cutPlan";
-import type { PlanSketch, SheetRun } from "./estimatePlan";
-import { layOutRows, type Layout } from "./layout";
-import type { MenuSheet } from "./sheetMenu";
+import { computeAreaMm2, computeSheetAreaMm2, type Outline } from "../shape";
+import type {
+  BlankDemand,
+  CutPart,
+  CutPlan,
+  CutRequest,
+  CutSheet,
+  CutUse,
+  DemandYield,
+  Reroll,
+} from "./cutPlan";
+import type { CutStream } from "./cutStream";
+import { rollOut, type PlanSketch, type RunPart, type SheetRun } from "./estimatePlan";
+import { estimateHandMin } from "./handTimes";
+import { boundCount, layOutRows, placeCuts } from "./layout";
+import type { Placement, RowPattern } from "./rowPattern";
+import { listSheetMenu } from "./sheetMenu";
 
-/** Turns a sketch into sheets with placed cuts and masses. O(blanks). */
-export function realizePlan(request: CutRequest, sketch: PlanSketch): CutPlan {
-  const gPerMm2 = (request.thicknessMm * request.densityGPerMl) / 1000;
-  const blankMm2 = computeAreaMm2(request.outline);
-  const layouts = new Map<MenuSheet, Layout>();
-  const layOut = (entry: MenuSheet): Layout => {
-    const known = layouts.get(entry);
-    if (known) return known;
-    const layout = layOutRows({ ...request, sheet: entry.sheet });
-    if (!layout.ok || layout.value.count !== entry.count) {
-      throw new RangeError(`realizePlan: a sheet for ${entry.count} cuts does not give them`);
-    }
-    layouts.set(entry, layout.value);
-    return layout.value;
-  };
-  const rollSheets = (runs: readonly SheetRun[], pass: number): CutSheet[] =>
-    runs.flatMap(({ entry, copies }) => {
-      const layout = layOut(entry);
-      const doughG = entry.areaMm2 * gPerMm2;
-      const blanksG = layout.count * blankMm2 * gPerMm2;
-      return Array.from({ length: copies }, () => ({
-        pass,
-        layout,
-        doughG,
-        blanksG,
-        trimG: doughG - blanksG,
-      }));
+const MM2_PER_ML_AT_1_MM = 1000;
+
+/** Turns a sketch into sheets with placed cuts and masses, and what is left into decorations. O(blanks). */
+export function realizePlan(request: CutRequest, streams: readonly CutStream[], sketch: PlanSketch): CutPlan {
+  const gPerMm2 = (request.thicknessMm * request.densityGPerMl) / MM2_PER_ML_AT_1_MM;
+  const uses = streams.map((stream) => openUses(stream));
+  const laid = new Map<RunPart, LaidPart>();
+  const toSheet = (run: SheetRun, pass: number): CutSheet => {
+    const { entry, parts } = run;
+    const marginMm = Math.max(...parts.map(({ stream }) => streams[stream]?.marginMm ?? 0));
+    let blanksMm2 = 0;
+    const cutParts = parts.map((part): CutPart => {
+      const stream = streams[part.stream];
+      if (!stream) throw new RangeError(`realizePlan: no stream ${part.stream}`);
+      const known = laid.get(part) ?? layOutPart(request, stream, entry.sheet, marginMm, part);
+      laid.set(part, known);
+      const taken = uses[part.stream]?.take(part.count) ?? [];
+      const cut = taken.reduce((sum, { count }) => sum + count, 0);
+      blanksMm2 += cut * stream.blankMm2;
+      return {
+        outline: stream.outline,
+        pattern: known.pattern,
+        band: known.band,
+        placements: known.placements.slice(0, cut),
+        uses: taken,
+      };
     });
+    return finishSheet(request, {
+      pass,
+      isDecoration: false,
+      sheet: entry.sheet,
+      marginMm,
+      parts: cutParts,
+      blanksMm2,
+    });
+  };
+  const roll = (runs: readonly SheetRun[], pass: number) =>
+    runs.flatMap((run) => Array.from({ length: run.copies }, () => toSheet(run, pass)));
 
-  const sheets = [
-    ...rollSheets(sketch.firstRolling, 0),
-    ...sketch.rerollSketches.flatMap(({ runs }, i) => rollSheets(runs, i + 1)),
-  ];
-  const rerolls: Reroll[] = sketch.rerollSketches.map(({ trimMm2, lossMm2, unrolledMm2 }, i) => ({
-    pass: i + 1,
-    trimG: trimMm2 * gPerMm2,
-    lossG: lossMm2 * gPerMm2,
-    unrolledG: unrolledMm2 * gPerMm2,
-  }));
-  const count = sheets.reduce((sum, { layout }) => sum + layout.count, 0);
-  if (count !== sketch.count)
-    throw new RangeError(`realizePlan: ${count} cuts placed, ${sketch.count} sketched`);
+  const sheets = roll(sketch.firstRolling, 0);
+  const rerolls: Reroll[] = [];
+  // Cuts that were not made, for want of a partner, stay in the trim and are not rolled again.
+  let keptG = 0;
+  let lastTrimG = sum(sheets, ({ trimG }) => trimG);
+  sketch.rerollSketches.forEach(({ runs, trimMm2, lossMm2, unrolledMm2 }, i) => {
+    keptG += Math.max(lastTrimG - trimMm2 * gPerMm2, 0);
+    const rolled = roll(runs, i + 1);
+    rerolls.push({
+      pass: i + 1,
+      trimG: trimMm2 * gPerMm2 + keptG,
+      lossG: lossMm2 * gPerMm2,
+      unrolledG: unrolledMm2 * gPerMm2 + keptG,
+    });
+    sheets.push(...rolled);
+    lastTrimG = sum(rolled, ({ trimG }) => trimG) + unrolledMm2 * gPerMm2;
+  });
+  const doughG = sketch.doughMm2 * gPerMm2;
+  const blanksG = sum(sheets, (sheet) => sheet.blanksG);
+  const rolledLossG = sum(rerolls, ({ lossG }) => lossG);
+  const leftG = doughG - blanksG - rolledLossG;
+  const decorated = decorate(request, leftG / gPerMm2, rerolls.length + 1);
+  const decorationsG = sum(decorated.sheets, (sheet) => sheet.blanksG);
+  const lossG = rolledLossG + decorated.lossMm2 * gPerMm2;
   return {
-    sheets,
+    sheets: [...sheets, ...decorated.sheets],
     rerolls,
-    count,
-    blankG: blankMm2 * gPerMm2,
-    doughG: sketch.doughMm2 * gPerMm2,
-    blanksG: count * blankMm2 * gPerMm2,
-    trimLeftG: sketch.trimLeftMm2 * gPerMm2,
-    lossG: rerolls.reduce((sum, { lossG }) => sum + lossG, 0),
-    handMin: sketch.handMin,
-    leastDoughG: request.demand * blankMm2 * gPerMm2,
+    portioning: null,
+    yields: request.demands.map((demand) => sumDemand(demand, sheets, gPerMm2)),
+    decorations: sum(decorated.sheets, ({ count }) => count),
+    doughG,
+    blanksG,
+    decorationsG,
+    trimLeftG: leftG - decorationsG - decorated.lossMm2 * gPerMm2,
+    lossG,
+    handMin: sketch.handMin + sum(decorated.sheets, ({ handMin }) => handMin),
+    leastDoughG: sum(request.demands, (demand) => demand.count * blankMm2(demand)) * gPerMm2,
   };
 }
 
-/** The plan of a piece whose blanks are all there already: nothing rolled, nothing cut. */
-export function noCuts(request: CutRequest): CutPlan {
-  const blankG = (computeAreaMm2(request.outline) * request.thicknessMm * request.densityGPerMl) / 1000;
+const sum = <T>(items: readonly T[], figure: (item: T) => number) =>
+  items.reduce((total, item) => total + figure(item), 0);
+
+/** What one blank takes: a ring that keeps its centre as a blank takes its whole disc. */
+const blankMm2 = ({ outline, keepsCentre }: BlankDemand) =>
+  outline.kind === "ring" && keepsCentre
+    ? computeAreaMm2({ kind: "disc", diameterMm: outline.diameterMm })
+    : computeAreaMm2(outline);
+
+/** What the cuts of a stream are for, in the order they are made: what is seen first, the rest kept or not cut. */
+function openUses({ demands, keepsSurplus }: CutStream) {
+  const left = demands.map(({ count }) => count);
+  return {
+    take(count: number): CutUse[] {
+      const taken: CutUse[] = [];
+      let free = count;
+      demands.forEach(({ id }, i) => {
+        const used = Math.min(left[i] ?? 0, free);
+        if (used > 0) taken.push({ demandId: id, count: used });
+        left[i] = (left[i] ?? 0) - used;
+        free -= used;
+      });
+      const last = demands.at(-1);
+      if (keepsSurplus && free > 0 && last) taken.push({ demandId: last.id, count: free });
+      return taken;
+    },
+  };
+}
+
+interface LaidPart {
+  readonly pattern: RowPattern;
+  readonly placements: readonly Placement[];
+  readonly band: CutPart["band"];
+}
+
+function layOutPart(
+  { mayTurn }: CutRequest,
+  stream: CutStream,
+  sheet: CutSheet["sheet"],
+  marginMm: number,
+  part: RunPart,
+): LaidPart {
+  const band = part.band ?? {
+    xMm: 0,
+    yMm: 0,
+    widthMm: sheet.widthMm - 2 * marginMm,
+    heightMm: sheet.heightMm - 2 * marginMm,
+  };
+  const { outline, webMm } = stream;
+  const own = (): RowPattern => {
+    const layout = layOutRows(
+      part.band
+        ? { outline, sheet: band, webMm, marginMm: 0, mayTurn }
+        : { outline, sheet, webMm, marginMm, mayTurn },
+    );
+    if (!layout.ok || layout.value.count < part.count) {
+      throw new RangeError(`realizePlan: a sheet for ${part.count} cuts does not give them`);
+    }
+    return layout.value.pattern;
+  };
+  const pattern = part.pattern ?? own();
+  const placements = placeCuts(outline, pattern, webMm, marginMm).map(({ xMm, yMm, angleDeg }) => ({
+    xMm: xMm + band.xMm,
+    yMm: yMm + band.yMm,
+    angleDeg,
+  }));
+  return { pattern, placements, band };
+}
+
+type OpenSheet = Pick<CutSheet, "pass" | "isDecoration" | "sheet" | "marginMm" | "parts"> & {
+  readonly blanksMm2: number;
+};
+
+function finishSheet(request: CutRequest, { blanksMm2, ...open }: OpenSheet): CutSheet {
+  const gPerMm2 = (request.thicknessMm * request.densityGPerMl) / MM2_PER_ML_AT_1_MM;
+  const areaMm2 = computeSheetAreaMm2(open.sheet);
+  const count = sum(open.parts, ({ placements }) => placements.length);
+  const [first] = open.parts;
+  const stays = 1 - open.pass * request.rerollShrinkShare;
+  const webMm = Math.min(...request.demands.map((demand) => demand.webMm));
+  return {
+    ...open,
+    rolledTo: { widthMm: open.sheet.widthMm / stays, heightMm: open.sheet.heightMm / stays },
+    count,
+    upperBound:
+      first && open.parts.length === 1 ? boundCount(first.outline, open.sheet, webMm, open.marginMm) : count,
+    usedShare: blanksMm2 / areaMm2,
+    doughG: areaMm2 * gPerMm2,
+    blanksG: blanksMm2 * gPerMm2,
+    trimG: (areaMm2 - blanksMm2) * gPerMm2,
+    handMin: estimateHandMin(request.handTimes, 1, areaMm2, count),
+  };
+}
+
+/** Web and ragged edge of decorations, mm: cut close, from scraps. */
+const DECORATION_WEB_MM = 1;
+const DECORATION_MARGIN_MM = 4;
+
+/** As many decorations as what is left gives, rolled once more. */
+function decorate(request: CutRequest, leftMm2: number, pass: number) {
+  const { decoration, sheetLimit, mayTurn, rerollLossShare, rerollShrinkShare } = request;
+  const stays = 1 - pass * rerollShrinkShare;
+  if (!decoration || stays <= 0) return { sheets: [], lossMm2: 0 };
+  const cut = { outline: decoration, webMm: DECORATION_WEB_MM, marginMm: DECORATION_MARGIN_MM, mayTurn };
+  const limit = { widthMm: sheetLimit.widthMm * stays, heightMm: sheetLimit.heightMm * stays };
+  const usableMm2 = leftMm2 * (1 - rerollLossShare);
+  const runs = rollOut(0, listSheetMenu(cut, limit), usableMm2, Infinity);
+  if (runs.length === 0) return { sheets: [], lossMm2: 0 };
+  const sheets = runs.flatMap(({ entry, copies }) => {
+    const layout = layOutRows({ ...cut, sheet: entry.sheet });
+    if (!layout.ok) throw new RangeError(`decorate: ${layout.failure.message}`);
+    return Array.from({ length: copies }, () =>
+      toDecorationSheet(request, pass, cut, entry.sheet, layout.value),
+    );
+  });
+  return { sheets, lossMm2: leftMm2 - usableMm2 };
+}
+
+function toDecorationSheet(
+  request: CutRequest,
+  pass: number,
+  { outline, marginMm }: { outline: Outline; marginMm: number },
+  sheet: CutSheet["sheet"],
+  { pattern, placements, count }: { pattern: RowPattern; placements: readonly Placement[]; count: number },
+): CutSheet {
+  const band = {
+    xMm: 0,
+    yMm: 0,
+    widthMm: sheet.widthMm - 2 * marginMm,
+    heightMm: sheet.heightMm - 2 * marginMm,
+  };
+  return finishSheet(request, {
+    pass,
+    isDecoration: true,
+    sheet,
+    marginMm,
+    parts: [{ outline, pattern, placements, band, uses: [] }],
+    blanksMm2: count * computeAreaMm2(outline),
+  });
+}
+
+function sumDemand(demand: BlankDemand, sheets: readonly CutSheet[], gPerMm2: number): DemandYield {
+  const of = (chosen: readonly CutSheet[]) =>
+    sum(chosen, ({ parts }) =>
+      sum(parts, ({ uses }) => sum(uses, (use) => (use.demandId === demand.id ? use.count : 0))),
+    );
+  return {
+    demandId: demand.id,
+    count: of(sheets),
+    firstCount: of(sheets.filter(({ pass }) => pass === 0)),
+    eachG: blankMm2(demand) * gPerMm2,
+  };
+}
+
+/** The plan where all blanks are there already: nothing rolled, nothing cut. */
+export function noCuts(): CutPlan {
   return {
     sheets: [],
     rerolls: [],
-    count: 0,
-    blankG,
+    portioning: null,
+    yields: [],
+    decorations: 0,
     doughG: 0,
     blanksG: 0,
+    decorationsG: 0,
     trimLeftG: 0,
     lossG: 0,
     handMin: 0,

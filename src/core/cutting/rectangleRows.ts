@@ -6,11 +6,17 @@ import { countPitches } from "./tolerance";
  * The most upright rectangles in straight rows: a grid either way up, or rows of upright pieces followed by
  * rows of turned ones (two blocks), the rows running along the width or down the height.
  * @param piece - Cut size. @param usable - Sheet less its ragged margin. @param webMm - Gap, 0 for a wheel.
+ * @param mayTurn - False where the dough's grain forbids a quarter turn.
  * @returns The pattern; its count is 0 if not one piece fits. O(rows).
  */
-export function findBestRectangleRows(piece: BoxMm, usable: BoxMm, webMm: number): RowPattern {
-  const across = bestBlocks(piece, usable, webMm);
-  const down = bestBlocks(turnBox(piece), turnBox(usable), webMm);
+export function findBestRectangleRows(
+  piece: BoxMm,
+  usable: BoxMm,
+  webMm: number,
+  mayTurn: boolean,
+): RowPattern {
+  const across = bestBlocks(piece, usable, webMm, mayTurn);
+  const down = bestBlocks(turnBox(piece), turnBox(usable), webMm, mayTurn);
   return down.count > across.count ? turnPattern(down) : across;
 }
 
@@ -19,10 +25,10 @@ function countAlong(lengthMm: number, sizeMm: number, webMm: number): number {
   return Math.max(countPitches(lengthMm + webMm, sizeMm + webMm), 0);
 }
 
-function bestBlocks(piece: BoxMm, usable: BoxMm, webMm: number): RowPattern {
+function bestBlocks(piece: BoxMm, usable: BoxMm, webMm: number, mayTurn: boolean): RowPattern {
   const turned = turnBox(piece);
   const uprightPerRow = countAlong(usable.widthMm, piece.widthMm, webMm);
-  const turnedPerRow = countAlong(usable.widthMm, turned.widthMm, webMm);
+  const turnedPerRow = mayTurn ? countAlong(usable.widthMm, turned.widthMm, webMm) : 0;
   const mostUpright = countAlong(usable.heightMm, piece.heightMm, webMm);
   let best = { upright: 0, turned: 0, count: 0 };
   for (let upright = mostUpright; upright >= 0; upright--) {
@@ -39,7 +45,8 @@ function bestBlocks(piece: BoxMm, usable: BoxMm, webMm: number): RowPattern {
       acrossMm: edgeMm + box.heightMm / 2,
       pitchMm: box.widthMm + webMm,
       count,
-      turned: isTurned,
+      angleDeg: isTurned ? 90 : 0,
+      between: null,
     });
     edgeMm += box.heightMm + webMm;
   };

@@ -1,7 +1,11 @@
 import type { BoxMm } from "../shape";
 
-/** How the rows stand to each other. `blocks` is rows of upright rectangles, then rows of turned ones. */
-export type RowStyle = "square" | "staggered" | "stretched" | "mixed" | "grid" | "blocks";
+/**
+ * How the rows stand to each other. `blocks` is rows of upright rectangles, then rows of turned ones; `halved` is
+ * squares in a grid, each cut corner to corner; `fitted` is an outline's own rows, every cut against the next.
+ */
+export type RowStyle =
+  "square" | "staggered" | "stretched" | "mixed" | "grid" | "blocks" | "halved" | "fitted";
 
 /** One row of cuts. Centres are measured inside the usable part of the sheet, from its top left corner. */
 export interface Row {
@@ -11,8 +15,10 @@ export interface Row {
   readonly acrossMm: number;
   readonly pitchMm: number;
   readonly count: number;
-  /** Rectangles only: the piece lies with its height along the sheet's width. */
-  readonly turned: boolean;
+  /** How far each cut is turned clockwise from its own upright, degrees. */
+  readonly angleDeg: number;
+  /** Cuts turned by half a turn that stand between the others, each so far after one of them; null if none. */
+  readonly between: { readonly afterMm: number; readonly count: number } | null;
 }
 
 /** Rows of cuts that a hand can follow with a ruler. */
@@ -28,23 +34,40 @@ export interface RowPattern {
 export interface Placement {
   readonly xMm: number;
   readonly yMm: number;
-  readonly turned: boolean;
+  /** Clockwise from the outline's own upright, degrees, 0 to below 360. */
+  readonly angleDeg: number;
 }
 
 /** Every cut of the pattern on a sheet with a ragged margin `marginMm` all round. O(count). */
 export function placePattern(pattern: RowPattern, marginMm: number): Placement[] {
-  return pattern.rows.flatMap((row) =>
-    Array.from({ length: row.count }, (_, i) => {
-      const alongMm = marginMm + row.startMm + i * row.pitchMm;
-      const acrossMm = marginMm + row.acrossMm;
+  return pattern.rows.flatMap((row) => {
+    const place = (alongMm: number, angleDeg: number): Placement => {
+      const [along, across] = [marginMm + alongMm, marginMm + row.acrossMm];
       return pattern.rowsRunDown
-        ? { xMm: acrossMm, yMm: alongMm, turned: row.turned }
-        : { xMm: alongMm, yMm: acrossMm, turned: row.turned };
-    }),
-  );
+        ? { xMm: across, yMm: along, angleDeg }
+        : { xMm: along, yMm: across, angleDeg };
+    };
+    const placements = Array.from({ length: row.count }, (_, i) =>
+      place(row.startMm + i * row.pitchMm, row.angleDeg),
+    );
+    const { between } = row;
+    if (!between) return placements;
+    const turnedDeg = (row.angleDeg + 180) % 360;
+    return placements.flatMap((placement, i) =>
+      i < between.count
+        ? [placement, place(row.startMm + i * row.pitchMm + between.afterMm, turnedDeg)]
+        : [placement],
+    );
+  });
 }
 
-/** The same rows running down a sheet instead of across it. */
+/** Cuts in a row, those between included. */
+export const countRow = ({ count, between }: Row): number => count + (between?.count ?? 0);
+
+/**
+ * The same rows running down a sheet instead of across it, by exchanging the two directions: right for discs and
+ * rectangles, which are their own mirror images.
+ */
 export function turnPattern(pattern: RowPattern): RowPattern {
   return { ...pattern, rowsRunDown: !pattern.rowsRunDown };
 }

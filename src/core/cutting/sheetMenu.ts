@@ -1,6 +1,8 @@
-import { computeBox, type BoxMm, type Outline } from "../shape";
+import { createMemory } from "../createMemory";
+import { computeBox, outerOutline, type BoxMm, type Outline } from "../shape";
 import { listDiscSheets } from "./discRows";
-import { layOutRows } from "./layout";
+import { layOutRows, squareOfTwo } from "./layout";
+import { listOutlineSheets } from "./outlineRows";
 import { listRectangleSheets } from "./rectangleRows";
 import { turnBox } from "./rowPattern";
 
@@ -11,34 +13,80 @@ export interface MenuSheet {
   readonly count: number;
 }
 
+/** What a menu of sheets is made for. */
+export interface MenuRequest {
+  readonly outline: Outline;
+  readonly webMm: number;
+  readonly marginMm: number;
+  readonly mayTurn: boolean;
+}
+
 /**
  * The sheets worth rolling: for every count the smallest rectangle within `limit` that gives it, and none
  * that gives fewer cuts from more dough than another.
  * @returns Sorted by count and by area, both strictly rising. Empty if not one cut fits.
  */
-export function listSheetMenu(outline: Outline, webMm: number, marginMm: number, limit: BoxMm): MenuSheet[] {
+export function listSheetMenu(request: MenuRequest, limit: BoxMm): readonly MenuSheet[] {
+  const { outline, webMm, marginMm, mayTurn } = request;
+  return remember(JSON.stringify([outline, webMm, marginMm, mayTurn, limit]), () => workOut(request, limit));
+}
+
+/** Menus remembered at once: a table of cutters by margin asks for some dozens. */
+const MOST_MENUS = 120;
+const remember = createMemory<readonly MenuSheet[]>(MOST_MENUS);
+
+function workOut(request: MenuRequest, limit: BoxMm): readonly MenuSheet[] {
+  const { marginMm } = request;
   const usableLimit = { widthMm: limit.widthMm - 2 * marginMm, heightMm: limit.heightMm - 2 * marginMm };
-  const list = (bounds: BoxMm, turned: boolean) => {
-    const box = turned ? turnBox(computeBox(outline)) : computeBox(outline);
-    return outline.kind === "disc"
-      ? listDiscSheets(outline.diameterMm, bounds, webMm)
-      : listRectangleSheets(box, bounds, webMm);
-  };
-  const usables = [
-    ...list(usableLimit, false),
-    ...list(turnBox(usableLimit), true).map(({ usable, count }) => ({ usable: turnBox(usable), count })),
-  ];
-  const sheets = usables.map(({ usable, count }) => {
+  const sheets = listUsables(request, usableLimit).map(({ usable, count }) => {
     const sheet = { widthMm: usable.widthMm + 2 * marginMm, heightMm: usable.heightMm + 2 * marginMm };
     return { sheet, areaMm2: sheet.widthMm * sheet.heightMm, count };
   });
-  // A rectangle made for plain rows may hold one cut more in stretched or mixed ones.
+  // An outline's own rows were counted on these very sheets; rows of discs and blocks of rectangles may be better yet.
+  if (!hasPlainRows(request.outline)) return keepUndominated(sheets);
   const recounted = keepUndominated(sheets).map((entry) => ({
     ...entry,
-    count: countBest(outline, entry.sheet, webMm, marginMm),
+    count: countBest(request, entry.sheet),
   }));
   return keepUndominated(recounted);
 }
+
+interface UsableSheet {
+  readonly usable: BoxMm;
+  readonly count: number;
+}
+
+function listUsables({ outline, webMm, mayTurn }: MenuRequest, limit: BoxMm): UsableSheet[] {
+  const cut = outerOutline(outline);
+  const turned = (sheets: readonly UsableSheet[]) =>
+    sheets.map(({ usable, count }) => ({ usable: turnBox(usable), count }));
+  switch (cut.kind) {
+    case "disc":
+      return [
+        ...listDiscSheets(cut.diameterMm, limit, webMm),
+        ...turned(listDiscSheets(cut.diameterMm, turnBox(limit), webMm)),
+      ];
+    case "square":
+    case "rectangle": {
+      const box = computeBox(cut);
+      // A quarter turn of the piece on the sheet; without grain that is a sheet more to choose from.
+      return [
+        ...listRectangleSheets(box, limit, webMm),
+        ...(mayTurn ? listRectangleSheets(turnBox(box), limit, webMm) : []),
+      ];
+    }
+    case "triangle":
+      return listRectangleSheets(squareOfTwo(cut.legMm, webMm), limit, webMm).map(({ usable, count }) => ({
+        usable,
+        count: 2 * count,
+      }));
+    default:
+      return listOutlineSheets(cut, limit, webMm, mayTurn);
+  }
+}
+
+const hasPlainRows = ({ kind }: Outline) =>
+  ["disc", "ring", "square", "rectangle", "triangle"].includes(kind);
 
 /** Of all sheets, those smaller than everything that gives as many cuts or more; rising in count and area. */
 function keepUndominated(sheets: readonly MenuSheet[]): MenuSheet[] {
@@ -53,8 +101,8 @@ function keepUndominated(sheets: readonly MenuSheet[]): MenuSheet[] {
     .reverse();
 }
 
-function countBest(outline: Outline, sheet: BoxMm, webMm: number, marginMm: number): number {
-  const layout = layOutRows({ outline, sheet, webMm, marginMm });
+function countBest(request: MenuRequest, sheet: BoxMm): number {
+  const layout = layOutRows({ ...request, sheet });
   if (!layout.ok) throw new RangeError(`listSheetMenu: ${layout.failure.message}`);
   return layout.value.count;
 }

@@ -4,6 +4,7 @@ import {
   computeYield,
   findThicknessFor,
   planYield,
+  toCutRequest,
   type ThicknessSpan,
   type Yield,
   type YieldRequest,
@@ -43,7 +44,7 @@ export function tabulateYield(request: YieldTableRequest): YieldTable {
   const within = { fromMm: Math.min(...thicknessesMm), toMm: Math.max(...thicknessesMm) };
   const rows = outlines.map((outline): YieldRow => {
     const at = (thicknessMm: number): YieldRequest => ({ ...dough, outline, thicknessMm });
-    const needed = wanted === null ? null : planCuts({ ...at(chosenMm), demand: wanted, pinnedSheet: null });
+    const needed = wanted === null ? null : planCuts(toCutRequest(at(chosenMm), wanted));
     return {
       yields: thicknessesMm.map((thicknessMm) => computeYield(at(thicknessMm))),
       exact: wanted === null ? null : findThicknessFor(at(chosenMm), wanted, within),

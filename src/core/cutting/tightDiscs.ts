@@ -55,7 +55,7 @@ export function* searchTightDiscs(request: TightRequest): Generator<TightProgres
   requireNotNegative("marginMm", marginMm);
   const usable = { widthMm: sheet.widthMm - 2 * marginMm, heightMm: sheet.heightMm - 2 * marginMm };
   const rows = findBestDiscRows(diameterMm, usable, webMm);
-  const upperBound = Math.max(boundCount({ kind: "disc", diameterMm }, usable, webMm), rows.count);
+  const upperBound = boundCount({ kind: "disc", diameterMm }, sheet, webMm, marginMm);
   const random = createRandom(seed);
   const spacingMm = diameterMm + webMm;
   // Centres live in a smaller rectangle, from its own corner.
@@ -111,7 +111,7 @@ function toPlacements(centres: Float64Array, offsetMm: number, diameterMm: numbe
   const placements = Array.from({ length: centres.length / 2 }, (_, i) => ({
     xMm: centres[2 * i]! + offsetMm,
     yMm: centres[2 * i + 1]! + offsetMm,
-    turned: false,
+    angleDeg: 0,
   }));
   const band = ({ yMm }: Placement) => Math.floor(yMm / (diameterMm / 2));
   return placements.sort((a, b) => band(a) - band(b) || a.xMm - b.xMm);

@@ -42,8 +42,8 @@ function bruteForce(w: number, h: number, wide: number, high: number): number {
 
 /** No two overlap, all inside the edge, the gap kept: knows nothing of blocks. */
 function check({ placements }: WheelLayout, { piece, sheet, webMm, marginMm }: WheelRequest): void {
-  const boxes = placements.map(({ xMm, yMm, turned }) => {
-    const [w, h] = turned ? [piece.heightMm, piece.widthMm] : [piece.widthMm, piece.heightMm];
+  const boxes = placements.map(({ xMm, yMm, angleDeg }) => {
+    const [w, h] = angleDeg === 90 ? [piece.heightMm, piece.widthMm] : [piece.widthMm, piece.heightMm];
     return { left: xMm - w / 2, right: xMm + w / 2, top: yMm - h / 2, bottom: yMm + h / 2 };
   });
   const slack = 2e-3;
@@ -122,7 +122,7 @@ test("never fewer than rows, never more than the bound, gaps kept, and what cann
         expect(found.count).toBeGreaterThanOrEqual(rows.ok ? rows.value.count : 0);
         expect(found.count).toBeLessThanOrEqual(found.upperBound);
         const upright = layOutWheelCuts({ ...request, mayTurn: false });
-        expect(upright.placements.some(({ turned }) => turned)).toBe(false);
+        expect(upright.placements.some(({ angleDeg }) => angleDeg === 90)).toBe(false);
         expect(upright.count).toBeLessThanOrEqual(found.count);
         expect(upright.isGuillotine).toBe(true);
       },

@@ -74,7 +74,11 @@ export function layOutWheelCuts({ piece, sheet, webMm, marginMm, mayTurn }: Whee
   const placements = corners
     .map(({ x, y, turned }) => {
       const [widthMm, heightMm] = turned ? [piece.heightMm, piece.widthMm] : [piece.widthMm, piece.heightMm];
-      return { xMm: marginMm + x / PER_MM + widthMm / 2, yMm: marginMm + y / PER_MM + heightMm / 2, turned };
+      return {
+        xMm: marginMm + x / PER_MM + widthMm / 2,
+        yMm: marginMm + y / PER_MM + heightMm / 2,
+        angleDeg: turned ? 90 : 0,
+      };
     })
     .sort((a, b) => a.yMm - b.yMm || a.xMm - b.xMm);
   return {

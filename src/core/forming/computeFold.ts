@@ -2,6 +2,7 @@ import { requirePositive, requireThat } from "../require";
 import { fail, ok, type Result } from "../result";
 import { describeOutline, scaleOutline, type BoxMm, type Outline } from "../shape";
 import { solveFilledSection, type FilledSection } from "./filledSection";
+import { nameForm, type FormFault } from "./form";
 import { computeFoldGeometry, type FoldForm, type FoldGeometry } from "./foldGeometry";
 
 export interface FoldRequest {
@@ -35,10 +36,7 @@ export interface Fold {
   readonly footprint: BoxMm;
 }
 
-export interface FoldFault {
-  readonly kind: "wrongOutline" | "marginTooWide" | "doughTooThick";
-  readonly message: string;
-}
+export type FoldFault = FormFault;
 
 /** Steps of the integral along half the fold; Simpson's rule on a smooth integrand, error far below 0.01 %. */
 const SIMPSON_STEPS = 128;
@@ -93,11 +91,6 @@ export function computeFold(request: FoldRequest): Result<Fold, FoldFault> {
     edgePoints: geometry.edgePoints,
     footprint: geometry.box,
   });
-}
-
-/** A fold's form in words. */
-export function nameForm(form: FoldForm): string {
-  return { halfMoon: "half-moon", triangle: "triangle", rectangle: "rectangle" }[form];
 }
 
 function innerPerimeterMm(filledDepthMm: number, thicknessMm: number): number {

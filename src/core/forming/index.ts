@@ -1,6 +1,19 @@
-export { computeFold, nameForm, type Fold, type FoldFault, type FoldRequest } from "./computeFold";
+export { computeFold, type Fold, type FoldRequest } from "./computeFold";
+export { formPiece } from "./formPiece";
+export {
+  formKinds,
+  nameForm,
+  type Blank,
+  type BlankRole,
+  type FormedPiece,
+  type FormFault,
+  type FormKind,
+  type FormRequest,
+  type PieceForm,
+  type PlanShape,
+  type SectionShape,
+} from "./form";
 export { solveFilledSection, type FilledSection } from "./filledSection";
-export { type FoldForm } from "./foldGeometry";
 export {
   computeMouldBlank,
   fitCutter,

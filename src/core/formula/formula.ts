@@ -53,6 +53,10 @@ export type RestWay = (typeof restWays)[number];
 export const dividedShapes = ["disc", "log", "ball", "brick"] as const;
 export type DividedShape = (typeof dividedShapes)[number];
 
+/** Kept for another day, cut into decorations, or thrown out. */
+export const trimEnds = ["larder", "decorations", "waste"] as const;
+export type TrimEnd = (typeof trimEnds)[number];
+
 /** A sheet as it comes from the shop. */
 export interface BoughtSheet {
   readonly widthMm: number;
@@ -78,6 +82,12 @@ export interface Dough extends FormulaBase {
   readonly rerollLimit: number;
   /** Share of the trim lost to flour, pin and bench at each re-roll. */
   readonly rerollLossShare: number;
+  /** By how much more of its length a sheet draws back after each re-roll. */
+  readonly rerollShrinkShare: number;
+  /** What becomes of the trim that is not rolled again. */
+  readonly trimEnd: TrimEnd;
+  /** The cutter its decorations are cut with; null if none is chosen. */
+  readonly decorationCutterId: string | null;
   /** Rest in the cold between mixing and the first rolling, where the baker gives it. */
   readonly restMin: number;
   /** Rest of the stacked trim before it is rolled again. */
@@ -103,6 +113,11 @@ export interface Filling extends FormulaBase {
 }
 
 export type Formula = Dough | Filling;
+
+/** Layers run one way: cuts may be turned by half a turn only, or some shrink along and some across. */
+export function hasGrain({ method }: Dough): boolean {
+  return method === "roughPuff" || method === "bought";
+}
 
 /** How far into the liquid's range each school aims. */
 const SCHOOL_SHARE: Record<LiquidSchool, number> = { justHolds: 0.25, littleMoist: 0.75 };

@@ -7,8 +7,10 @@ export {
   fatParticles,
   fillingFamilies,
   findLiquidLine,
+  hasGrain,
   liquidSchools,
   restWays,
+  trimEnds,
   type BoughtSheet,
   type DividedShape,
   type Dough,
@@ -20,6 +22,7 @@ export {
   type IngredientLine,
   type LiquidSchool,
   type RestWay,
+  type TrimEnd,
 } from "./formula";
 export {
   isEgg,

@@ -53,6 +53,7 @@ export function loadTrays(request: TrayRequest): Result<TrayLoading, TrayFault> 
     sheet: tray,
     webMm: spacingMm,
     marginMm: spacingMm * RIM_SHARE_OF_SPACING,
+    mayTurn: true,
   });
   if (!layout.ok) {
     const message = `Not one piece of ${Math.ceil(footprint.widthMm)} × ${Math.ceil(footprint.heightMm)} mm fits the tray with ${spacingMm} mm round it. Bring the pieces closer or take a larger tray in Kit.`;

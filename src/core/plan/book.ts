@@ -1,16 +1,16 @@
 import type { CutAim } from "../cutting";
-import type { FoldForm } from "../forming";
+import type { PieceForm } from "../forming";
 import type { Formula, Ingredient } from "../formula";
 import type { CrimpId } from "../sealing";
-import type { BoxMm, Outline } from "../shape";
+import type { Outline, SheetShape } from "../shape";
 import type { EggSize, MeasureSystem } from "../units";
 
 /** One kind of pastry, as the baker makes it. */
 export interface Piece {
   readonly id: string;
   readonly name: string;
-  readonly form: FoldForm;
-  /** The blank as it is cut. */
+  readonly form: PieceForm;
+  /** The blank, the base or the strip, as it is cut. */
   readonly cut: Outline;
   readonly doughId: string;
   readonly fillingId: string;
@@ -25,7 +25,7 @@ export interface Piece {
   readonly raggedMm: number;
   readonly cutAim: CutAim;
   /** The sheet size the baker drew, used while `cutAim` is pinned. */
-  readonly pinnedSheet: BoxMm | null;
+  readonly pinnedSheet: SheetShape | null;
   /** Pieces made beyond the orders. */
   readonly spares: number;
   readonly chillMin: number;
@@ -64,6 +64,8 @@ export interface Cutter {
   readonly id: string;
   readonly name: string;
   readonly outline: Outline;
+  /** How many there are, where it matters (a stamp that cuts many at once); 1 mostly. */
+  readonly count: number;
 }
 
 export interface Day {

@@ -1,7 +1,9 @@
 import type { CutAim, CutPlan } from "../cutting";
-import type { Batch, DividedPiece, EggBalance, Formula, FormulaAnalysis, WeighStep } from "../formula";
+import type { BlankRole } from "../forming";
+import type { Batch, DividedPiece, Dough, EggBalance, Formula, FormulaAnalysis, WeighStep } from "../formula";
 import type { TrayLoading } from "../loading";
 import type { PlacedTask, Schedule } from "../schedule";
+import type { Outline } from "../shape";
 import type { LarderItem, LarderKind, Order, Oven, Piece } from "./book";
 import type { ShapedPiece } from "./shapePiece";
 
@@ -26,6 +28,42 @@ export interface CutPrice {
   readonly handMin: number;
 }
 
+/** Blanks of one role of a piece. */
+export interface BlankYield {
+  readonly role: BlankRole;
+  readonly outline: Outline;
+  readonly needed: number;
+  readonly cut: number;
+  readonly fromFirstRolling: number;
+  readonly eachG: number;
+}
+
+/** A demand of a cut plan, as the baker knows it. */
+export interface CutRole {
+  readonly demandId: string;
+  readonly pieceId: string;
+  readonly pieceName: string;
+  readonly role: BlankRole;
+  readonly outline: Outline;
+  readonly isVisible: boolean;
+  /** Its piece is made of several blanks. */
+  readonly hasPartner: boolean;
+}
+
+/** One dough at one thickness, rolled and cut for every piece that is made of it. */
+export interface DayCut {
+  readonly id: string;
+  readonly dough: Dough;
+  readonly thicknessMm: number;
+  readonly aim: CutAim;
+  readonly pieceIds: readonly string[];
+  /** What each demand of the plan becomes. */
+  readonly roles: readonly CutRole[];
+  readonly plan: CutPlan;
+  readonly prices: readonly CutPrice[];
+  readonly why: readonly WhyStep[];
+}
+
 /** One step of a reason: what was done and the figure it gave. */
 export interface WhyStep {
   readonly text: string;
@@ -45,13 +83,19 @@ export interface PiecePlan extends ShapedPiece {
   readonly blanksTaken: number;
   /** What is filled and closed today: made less the frozen ones. */
   readonly toFill: number;
-  readonly cut: CutPlan;
-  readonly prices: readonly CutPrice[];
+  /** Where its blanks come from, with those of other pieces that share the dough. */
+  readonly cut: DayCut;
+  /** What of it is cut, by role. */
+  readonly blanks: readonly BlankYield[];
+  /** Whole sets of blanks that are cut. */
+  readonly setsCut: number;
+  /** Its part of the dough of the cut, by its blanks' mass. */
+  readonly doughG: number;
   readonly fillingG: number;
   readonly loading: TrayLoading;
   /** By order id: when the last of its pieces is set out, minutes after midnight; empty without a schedule. */
   readonly readyMin: Readonly<Record<string, number>>;
-  readonly why: Readonly<Record<"cut" | "portion" | "load", readonly WhyStep[]>>;
+  readonly why: Readonly<Record<"portion" | "load", readonly WhyStep[]>>;
 }
 
 /** So much of a larder item is used today. */
@@ -111,6 +155,8 @@ export interface DayTask {
   readonly station: Station;
   readonly pieceId: string | null;
   readonly formulaId: string | null;
+  /** The cut a sheet belongs to. */
+  readonly cutId: string | null;
   readonly index: number;
   readonly pieces: number;
   readonly label: string;
@@ -124,6 +170,7 @@ export interface MassFlow {
   readonly blanksG: number;
   /** Dough that went through a re-roll. */
   readonly rerolledG: number;
+  readonly decorationsG: number;
   readonly trimLeftG: number;
   readonly rollingLossG: number;
   /** Blanks cut beyond what is filled. */
@@ -155,6 +202,7 @@ export interface DayPlan {
   /** By formula id: what its liquid took last time, for the formula as written; null if never kept. */
   readonly tookLastG: Readonly<Record<string, number | null>>;
   readonly lines: readonly PiecePlan[];
+  readonly cuts: readonly DayCut[];
   readonly eggs: EggBalance;
   /** Glue for all seams of the day. */
   readonly glueG: number;

@@ -19,8 +19,11 @@ export { closeLarder } from "./leftovers";
 export { listShopping, type ShoppingLine } from "./shopping";
 export {
   stations,
+  type BlankYield,
   type CutPrice,
+  type CutRole,
   type DayBatch,
+  type DayCut,
   type DayPlan,
   type DayTask,
   type DoughRest,

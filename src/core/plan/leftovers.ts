@@ -1,6 +1,7 @@
+import type { Dough } from "../formula";
 import { addDays } from "./calendar";
 import type { Day, LarderItem } from "./book";
-import type { DayPlan, LarderUse, Leftover } from "./dayPlan";
+import type { DayCut, DayPlan, LarderUse, Leftover } from "./dayPlan";
 import type { Batches } from "./planBatches";
 import type { PieceWork } from "./planTasks";
 
@@ -9,10 +10,21 @@ const LEAST_KEPT_G = 20;
 /** Cut blanks keep on their papers in the fridge as long as their dough, less a day for drying. */
 const BLANKS_DRY_DAYS = 1;
 
+/** Trim that is neither thrown out nor cut up is kept; without a cutter there is nothing to cut it up with. */
+const keepsTrim = ({ trimEnd, decorationCutterId }: Dough) =>
+  trimEnd === "larder" || (trimEnd === "decorations" && decorationCutterId === null);
+
 /** What the day leaves that keeps: trim and dough over, filling over, blanks cut beyond what is filled. */
-export function listLeftovers(works: readonly PieceWork[], { doughs, fillings }: Batches): Leftover[] {
+export function listLeftovers(
+  works: readonly PieceWork[],
+  cuts: readonly DayCut[],
+  { doughs, fillings }: Batches,
+): Leftover[] {
   const trimG = (doughId: string) =>
-    works.reduce((sum, { dough, line }) => sum + (dough.id === doughId ? line.cut.trimLeftG : 0), 0);
+    cuts.reduce(
+      (sum, { dough, plan }) => sum + (dough.id === doughId && keepsTrim(dough) ? plan.trimLeftG : 0),
+      0,
+    );
   const byMass = [...doughs, ...fillings].map(({ formula, overG }): Leftover => {
     const massG = Math.max(overG, 0) + (formula.kind === "dough" ? trimG(formula.id) : 0);
     return {
@@ -29,7 +41,7 @@ export function listLeftovers(works: readonly PieceWork[], { doughs, fillings }:
     refId: line.piece.id,
     label: `Blanks of ${line.piece.name}`,
     massG: 0,
-    count: Math.max(line.cut.count + line.blanksTaken - line.toFill, 0),
+    count: Math.max(line.setsCut + line.blanksTaken - line.toFill, 0),
     keepsDays: Math.max(dough.keepsDays - BLANKS_DRY_DAYS, 1),
   }));
   return [...byMass.filter(({ massG }) => massG >= LEAST_KEPT_G), ...blanks.filter(({ count }) => count > 0)];

@@ -1,23 +1,29 @@
-import type { MassFlow, PiecePlan } from "./dayPlan";
+import type { DayCut, MassFlow, PiecePlan } from "./dayPlan";
 
 /**
- * The day's mass as it flows. Dough + filling + stored = pieces + water + trim left + rolling loss + surplus blanks,
- * to rounding.
+ * The day's mass as it flows. Dough + filling + stored = pieces + water + decorations + trim left + rolling loss +
+ * surplus blanks, to rounding.
  */
-export function computeMassFlow(lines: readonly PiecePlan[]): MassFlow {
+export function computeMassFlow(lines: readonly PiecePlan[], cuts: readonly DayCut[]): MassFlow {
   const sum = (figure: (line: PiecePlan) => number) => lines.reduce((total, line) => total + figure(line), 0);
+  const sumCuts = (figure: (cut: DayCut) => number) => cuts.reduce((total, cut) => total + figure(cut), 0);
   return {
-    doughG: sum(({ cut }) => cut.doughG),
-    blanksG: sum(({ cut }) => cut.blanksG),
-    rerolledG: sum(({ cut }) =>
-      cut.sheets.filter(({ pass }) => pass > 0).reduce((total, { doughG }) => total + doughG, 0),
+    doughG: sumCuts(({ plan }) => plan.doughG),
+    blanksG: sumCuts(({ plan }) => plan.blanksG),
+    rerolledG: sumCuts(({ plan }) =>
+      plan.sheets.filter(({ pass }) => pass > 0).reduce((total, { doughG }) => total + doughG, 0),
     ),
-    trimLeftG: sum(({ cut }) => cut.trimLeftG),
-    rollingLossG: sum(({ cut }) => cut.lossG),
-    surplusBlanksG: sum(({ cut, blanksTaken, toFill }) => (cut.count + blanksTaken - toFill) * cut.blankG),
+    decorationsG: sumCuts(({ plan }) => plan.decorationsG),
+    trimLeftG: sumCuts(({ plan }) => plan.trimLeftG),
+    rollingLossG: sumCuts(({ plan }) => plan.lossG),
+    surplusBlanksG: sum(
+      ({ blanks, blanksTaken, toFill, blankG }) =>
+        blanks.reduce((total, { cut, needed, eachG }) => total + (cut - needed) * eachG, 0) +
+        Math.max(blanksTaken - toFill, 0) * blankG,
+    ),
     fillingG: sum(({ fillingG }) => fillingG),
     storedG: sum(
-      ({ frozenTaken, blanksTaken, rawPieceG, cut }) => frozenTaken * rawPieceG + blanksTaken * cut.blankG,
+      ({ frozenTaken, blanksTaken, rawPieceG, blankG }) => frozenTaken * rawPieceG + blanksTaken * blankG,
     ),
     waterG: sum(({ made, rawPieceG, bakedPieceG }) => made * (rawPieceG - bakedPieceG)),
     piecesG: sum(({ made, bakedPieceG }) => made * bakedPieceG),

@@ -65,18 +65,20 @@ const unique = <T extends Formula>(formulas: readonly T[]): T[] => [
 
 function planDough(input: BatchInput, dough: Dough): DayBatch {
   const lines = input.works.filter((work) => work.dough.id === dough.id).map(({ line }) => line);
-  const batch = planBatch(input, dough, lines, (line) => line.cut.doughG);
-  const sheetsG = lines.flatMap(({ cut }) =>
-    cut.sheets.flatMap(({ pass, doughG }) => (pass === 0 ? [doughG] : [])),
-  );
+  const batch = planBatch(input, dough, lines, (line) => line.doughG);
+  const cuts = [...new Set(lines.map(({ cut }) => cut))];
+  const piecesG = cuts.flatMap(({ plan }) => {
+    const sheetsG = plan.sheets.flatMap(({ pass, doughG }) => (pass === 0 ? [doughG] : []));
+    return sheetsG.length > 0 ? sheetsG : plan.doughG > 0 ? [plan.doughG] : [];
+  });
   const composition = input.analyses[dough.id]?.composition;
-  const thicknessMm = Math.max(...lines.map(({ piece }) => piece.thicknessMm));
+  const thicknessMm = Math.max(...cuts.map((cut) => cut.thicknessMm));
   return {
     ...batch,
-    divided: divideDough(sheetsG, dough.dividedInto, dough.densityGPerMl),
+    divided: divideDough(piecesG, dough.dividedInto, dough.densityGPerMl),
     rest:
-      composition && sheetsG.length > 0
-        ? restDough(dough, Math.max(...sheetsG), composition, input.book.kitchen, thicknessMm)
+      composition && piecesG.length > 0
+        ? restDough(dough, Math.max(...piecesG), composition, input.book.kitchen, thicknessMm)
         : null,
   };
 }

@@ -6,13 +6,14 @@ import {
   standardIngredients,
 } from "../formula";
 import { scheduleDay, type Schedule } from "../schedule";
-import { formatClock, formatDuration } from "../units";
+import { formatClock, formatDuration, formatNumber } from "../units";
 import type { DayBook, Order, Oven, Piece } from "./book";
 import type { DayPlan, DayTask, PiecePlan, Problem, Tally } from "./dayPlan";
 import { listLeftovers } from "./leftovers";
 import { computeMassFlow } from "./massFlow";
 import { listTookLast, planBatches } from "./planBatches";
-import { planPiece, type PieceMakings } from "./planPiece";
+import { planCutting } from "./planCutting";
+import { draftPiece, finishPiece, type PieceDraft, type PieceMakings } from "./planPiece";
 import { findFormulas, shapePiece, type ShapedPiece } from "./shapePiece";
 import { openLarder } from "./takeFromLarder";
 import { listTasks, sortByPromise, toScheduleProblem, type DraftTask, type PieceWork } from "./planTasks";
@@ -25,28 +26,24 @@ export function planDay(book: DayBook): DayPlan {
   const oven = book.ovens[0] ?? null;
   const problems: Problem[] = findPastPromises(book);
   const larder = openLarder(book);
-  const works: PieceWork[] = [];
+  const pieceDrafts: PieceDraft[] = [];
   for (const [piece, orders] of groupOrders(book)) {
     const makings = findMakings(book, piece, oven);
     if (!makings.ok) {
       problems.push(makings.problem);
       continue;
     }
-    const line = planPiece(book, makings.makings, orders, larder.takePieces);
-    if (!line.ok) {
-      problems.push(line.failure);
-      continue;
-    }
-    works.push({ line: line.value, dough: makings.makings.dough, filling: makings.makings.filling });
-    const { fault } = line.value.seal;
-    if (fault)
-      problems.push({
-        station: "seal",
-        pieceId: piece.id,
-        stops: false,
-        message: `${piece.name}: ${fault.message}`,
-      });
+    const draft = draftPiece(makings.makings, orders, larder.takePieces);
+    if (!draft.ok) problems.push(draft.failure);
+    else pieceDrafts.push(draft.value);
   }
+  const cutting = planCutting(book, pieceDrafts);
+  problems.push(...cutting.problems);
+  const works = pieceDrafts.flatMap((draft): PieceWork[] => {
+    const cut = cutting.cuts.find(({ pieceIds }) => pieceIds.includes(draft.piece.id));
+    return cut ? [{ line: finishPiece(draft, cut), dough: draft.dough, filling: draft.filling }] : [];
+  });
+  problems.push(...works.flatMap(findPieceDoubts));
 
   const lines = works.map(({ line }) => line);
   const ingredients = mergeIngredients(standardIngredients, book.ingredients);
@@ -65,23 +62,47 @@ export function planDay(book: DayBook): DayPlan {
     analyses,
     tookLastG: listTookLast(book),
     lines: lines.map((line) => ({ ...line, readyMin: findReadyMin(line, tasks) })),
+    cuts: cutting.cuts,
     doughs: batches.doughs,
     fillings: batches.fillings,
     eggs: balanceEggs(
       [...batches.doughs, ...batches.fillings].flatMap(({ batch }) => batch ?? []),
       book.kitchen.eggSize,
     ),
-    glueG: lines.reduce((sum, { seal, toFill }) => sum + seal.glueG * toFill, 0),
-    leftovers: listLeftovers(works, batches),
+    glueG: lines.reduce((sum, { seal, toFill }) => sum + (seal?.glueG ?? 0) * toFill, 0),
+    leftovers: listLeftovers(works, cutting.cuts, batches),
     larderUses: larder.listUses(),
     expired: larder.expired,
     oven,
     schedule,
     tasks,
-    flow: computeMassFlow(lines),
+    flow: computeMassFlow(lines, cutting.cuts),
     tally: computeTally(lines, book.orders, schedule, openMin),
     problems,
   };
+}
+
+/** What can be made and may yet go wrong: a rim too narrow for its crimp, a bought sheet thinner than the piece. */
+function findPieceDoubts({ line, dough }: PieceWork): Problem[] {
+  const { piece, seal, cut } = line;
+  const doubt = (station: Problem["station"], message: string): Problem => ({
+    station,
+    pieceId: piece.id,
+    stops: false,
+    message: `${piece.name}: ${message}`,
+  });
+  return [
+    ...(seal?.fault ? [doubt("seal", seal.fault.message)] : []),
+    ...(cut.thicknessMm < piece.thicknessMm
+      ? [
+          doubt(
+            "roll",
+            `${dough.name} is bought ${cut.thicknessMm} mm thick and cannot be rolled to ${piece.thicknessMm} mm, ` +
+              `${formatNumber(piece.thicknessMm - cut.thicknessMm, 1)} mm more. Planned as bought; lower the thickness.`,
+          ),
+        ]
+      : []),
+  ];
 }
 
 /** Every piece of the book by itself; those that cannot be made and were not ordered are reported here. */
@@ -173,8 +194,8 @@ function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[
   return schedule.placed.flatMap((placed) => {
     const draft = byId.get(placed.taskId);
     if (!draft) return [];
-    const { id, kind, station, pieceId, formulaId, index, pieces, label, handsMin } = draft;
-    return [{ id, kind, station, pieceId, formulaId, index, pieces, label, handsMin, placed }];
+    const { schedule: _schedule, ...task } = draft;
+    return [{ ...task, placed }];
   });
 }
 
@@ -205,8 +226,8 @@ function computeTally(
 ): Tally {
   const sum = (figure: (line: PiecePlan) => number) => lines.reduce((total, line) => total + figure(line), 0);
   return {
-    doughG: sum(({ cut }) => cut.doughG),
-    blanks: sum(({ cut }) => cut.count),
+    doughG: sum(({ doughG }) => doughG),
+    blanks: sum(({ setsCut }) => setsCut),
     fillingG: sum(({ fillingG }) => fillingG),
     ready: sum(({ made }) => made),
     ordered: orders.reduce((total, { count }) => total + count, 0),

@@ -1,14 +1,12 @@
-import { craftHandTimes, noCuts, planCuts, type CutAnswers, type CutPlan } from "../cutting";
 import type { Dough, Filling } from "../formula";
-import type { Fold } from "../forming";
+import type { FormedPiece } from "../forming";
 import type { Portion } from "../filling";
 import { loadTrays, type TrayLoading } from "../loading";
 import { fail, ok, type Result } from "../result";
-import { describeOutline } from "../shape";
-import { formatCount, formatLength, formatMass, formatNumber } from "../units";
-import type { DayBook, Order, Oven, Piece } from "./book";
-import type { CutPrice, PiecePlan, Problem, WhyStep } from "./dayPlan";
-import { shapePiece } from "./shapePiece";
+import { formatCount, formatMass, formatNumber } from "../units";
+import type { Order, Oven, Piece } from "./book";
+import type { BlankYield, DayCut, PiecePlan, Problem, WhyStep } from "./dayPlan";
+import { shapePiece, toDemandId, type ShapedPiece } from "./shapePiece";
 import type { TakenPieces } from "./takeFromLarder";
 
 /** A piece with what its names stand for. */
@@ -19,46 +17,34 @@ export interface PieceMakings {
   readonly oven: Oven;
 }
 
+/** A piece that is known to be possible, before its dough is rolled. */
+export interface PieceDraft extends PieceMakings {
+  readonly shaped: ShapedPiece;
+  readonly orders: readonly Order[];
+  readonly ordered: number;
+  readonly made: number;
+  readonly frozenTaken: number;
+  readonly blanksTaken: number;
+  readonly toFill: number;
+  readonly loading: TrayLoading;
+}
+
 /**
- * One kind of piece through fold, portion, cut, seal and trays.
- * @returns The plan, or the first problem that stops it.
+ * One kind of piece: its form and portion, what the larder has of it, and its trays.
+ * @returns The draft, or the first problem that stops it.
  */
-export function planPiece(
-  book: DayBook,
+export function draftPiece(
   makings: PieceMakings,
   orders: readonly Order[],
   takePieces: (pieceId: string, wanted: number) => TakenPieces,
-): Result<PiecePlan, Problem> {
+): Result<PieceDraft, Problem> {
   const { piece, dough, filling, oven } = makings;
   const stop = (station: Problem["station"], message: string) =>
     fail({ station, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` });
   const ordered = orders.reduce((sum, { count }) => sum + count, 0);
   const made = ordered + piece.spares;
-
   const shaped = shapePiece(piece, dough, filling);
   if (!shaped.ok) return shaped;
-  const { fold, portion } = shaped.value;
-  const { frozen, blanks } = takePieces(piece.id, made);
-  const toFill = made - frozen;
-
-  const request = {
-    outline: piece.cut,
-    demand: Math.max(toFill - blanks, 1),
-    thicknessMm: piece.thicknessMm,
-    densityGPerMl: dough.densityGPerMl,
-    webMm: piece.webMm,
-    marginMm: piece.raggedMm,
-    sheetLimit: { widthMm: book.bench.sheetMaxWidthMm, heightMm: book.bench.sheetMaxDepthMm },
-    rerollLimit: dough.rerollLimit,
-    rerollLossShare: dough.rerollLossShare,
-    handTimes: craftHandTimes,
-    pinnedSheet: piece.cutAim === "pinned" ? piece.pinnedSheet : null,
-  };
-  const answers = planCuts(request);
-  if (!answers.ok) return stop("roll", answers.failure.message);
-  const nothingToCut = toFill <= blanks;
-  const cut = nothingToCut ? noCuts(request) : (answers.value[piece.cutAim] ?? answers.value.leastDough);
-
   if (piece.ovenC > oven.maxC) {
     return stop(
       "bake",
@@ -67,98 +53,69 @@ export function planPiece(
   }
   const loading = loadTrays({
     pieces: made,
-    footprint: fold.footprint,
+    footprint: shaped.value.formed.footprint,
     spacingMm: piece.spacingMm,
     tray: { widthMm: oven.trayWidthMm, heightMm: oven.trayDepthMm },
     traysPerLoad: oven.traysAtOnce,
   });
   if (!loading.ok) return stop("bake", loading.failure.message);
-
+  const { frozen, blanks } = takePieces(piece.id, made);
   return ok({
-    ...shaped.value,
-    piece,
+    ...makings,
+    shaped: shaped.value,
     orders,
     ordered,
     made,
     frozenTaken: frozen,
     blanksTaken: blanks,
+    toFill: made - frozen,
+    loading: loading.value,
+  });
+}
+
+/** The piece with its part of what is cut. */
+export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
+  const { piece, filling, oven, shaped, toFill, blanksTaken, made, loading } = draft;
+  const { plan } = cut;
+  const needed = Math.max(toFill - blanksTaken, 0);
+  const blanks = shaped.formed.blanks.map(({ role, cut: outline }): BlankYield => {
+    const found = plan.yields.find(({ demandId }) => demandId === toDemandId(piece, role));
+    return {
+      role,
+      outline,
+      needed,
+      cut: found?.count ?? 0,
+      fromFirstRolling: found?.firstCount ?? 0,
+      eachG: found?.eachG ?? 0,
+    };
+  });
+  const blanksG = blanks.reduce((sum, each) => sum + each.cut * each.eachG, 0);
+  return {
+    ...shaped,
+    piece,
+    orders: draft.orders,
+    ordered: draft.ordered,
+    made,
+    frozenTaken: draft.frozenTaken,
+    blanksTaken,
     toFill,
     cut,
-    prices: nothingToCut ? [] : listPrices(answers.value),
-    fillingG: portion.massG * toFill,
-    loading: loading.value,
+    blanks,
+    setsCut: Math.min(...blanks.map((each) => each.cut)),
+    doughG: plan.blanksG > 0 ? (plan.doughG * blanksG) / plan.blanksG : 0,
+    fillingG: shaped.portion.massG * toFill,
+    loading,
     readyMin: {},
     why: {
-      cut: explainCut(piece, dough, cut, { made, ordered, frozen, blanks }),
-      portion: explainPortion(piece, fold, portion, filling),
-      load: explainLoad(made, loading.value, oven),
+      portion: explainPortion(piece, shaped.formed, shaped.portion, filling),
+      load: explainLoad(made, loading, oven),
     },
-  });
+  };
 }
 
-function listPrices(answers: CutAnswers): CutPrice[] {
-  return (["leastDough", "fewestRerolls", "leastTime", "pinned"] as const).flatMap((aim) => {
-    const plan = answers[aim];
-    if (!plan) return [];
-    const { doughG, handMin, rerolls, sheets } = plan;
-    return [{ aim, doughG, handMin, rerolls: rerolls.length, sheets: sheets.length }];
-  });
-}
-
-interface Counts {
-  readonly made: number;
-  readonly ordered: number;
-  readonly frozen: number;
-  readonly blanks: number;
-}
-
-function explainCut(
-  piece: Piece,
-  dough: Dough,
-  cut: CutPlan,
-  { made, ordered, frozen, blanks }: Counts,
-): WhyStep[] {
-  const first = cut.sheets.filter(({ pass }) => pass === 0);
-  const firstCount = first.reduce((sum, { layout }) => sum + layout.count, 0);
+function explainPortion(piece: Piece, formed: FormedPiece, portion: Portion, filling: Filling): WhyStep[] {
   return [
-    { text: `${ordered} ordered and ${piece.spares} spare`, figure: formatCount(made, "piece") },
-    ...(frozen > 0 ? [{ text: "frozen pieces from the larder", figure: `− ${frozen}` }] : []),
-    ...(blanks > 0 ? [{ text: "blanks from the larder", figure: `− ${blanks}` }] : []),
-    {
-      text: `one blank: ${describeOutline(piece.cut)} at ${formatLength(piece.thicknessMm)}, ${dough.densityGPerMl} g/ml`,
-      figure: formatMass(cut.blankG),
-    },
-    {
-      text: `first rolling, ${formatCount(first.length, "sheet")}`,
-      figure: formatCount(firstCount, "blank"),
-    },
-    ...cut.rerolls.map(({ pass, trimG, lossG }) => ({
-      text: `re-roll ${pass}: ${formatMass(trimG)} of trim, ${formatMass(lossG)} lost to flour and pin`,
-      figure: formatCount(
-        cut.sheets.filter((sheet) => sheet.pass === pass).reduce((sum, { layout }) => sum + layout.count, 0),
-        "blank",
-      ),
-    })),
-    {
-      text: "blanks + trim left + loss",
-      figure: `${formatMass(cut.blanksG)} + ${formatMass(cut.trimLeftG)} + ${formatMass(cut.lossG)}`,
-    },
-    {
-      text: "dough to mix; the blanks alone weigh",
-      figure: `${formatMass(cut.doughG)}; ${formatMass(cut.leastDoughG)}`,
-    },
-  ];
-}
-
-function explainPortion(piece: Piece, fold: Fold, portion: Portion, filling: Filling): WhyStep[] {
-  return [
-    { text: `the ${describeOutline(piece.cut)} cut relaxes to`, figure: describeOutline(fold.settledBlank) },
-    {
-      text: `inside a ${formatLength(piece.marginMm)} margin the dough spans, fold to seam`,
-      figure: formatLength(fold.depthMm - piece.marginMm),
-    },
-    { text: `dough settles to`, figure: formatLength(fold.settledThicknessMm) },
-    { text: "blown up round it would hold", figure: `${formatNumber(fold.mostMl, 1)} ml` },
+    ...formed.steps,
     {
       text: `at plumpness ${formatNumber(piece.plumpness * 100)} % it holds`,
       figure: `${formatNumber(portion.volumeMl, 1)} ml`,

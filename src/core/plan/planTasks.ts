@@ -1,8 +1,9 @@
-import { craftHandTimes, type CutSheet } from "../cutting";
+import { craftHandTimes } from "../cutting";
 import type { Dough, Filling } from "../formula";
 import type { ScheduleProblem, ScheduleTask, TaskWait } from "../schedule";
 import type { Order, Oven } from "./book";
-import type { DayBatch, DayTask, PiecePlan, TaskKind } from "./dayPlan";
+import type { DayBatch, DayCut, DayTask, PiecePlan, TaskKind } from "./dayPlan";
+import { toDemandId } from "./shapePiece";
 
 /** Resource ids of the schedule. */
 export const HANDS = "hands";
@@ -10,6 +11,8 @@ export const OVEN = "oven";
 
 /** Spooning one portion and placing it. Craft's first guess; the baker's own time replaces it. */
 const FILL_SECONDS_PER_PIECE = 12;
+/** Setting a ring on its base, or a roll in its cavity: where there is no seam to crimp. Craft's first guess. */
+const ASSEMBLE_SECONDS_PER_PIECE = 15;
 /** Taking one piece off the tray, looking at it and setting it out. */
 const FINISH_SECONDS_PER_PIECE = 4;
 /** Opening the oven and setting trays in, and taking them out again: each. */
@@ -47,14 +50,15 @@ export function listTasks(works: readonly PieceWork[], batches: readonly DayBatc
   const restOf = new Map(batches.map(({ formula, rest }) => [formula.id, rest?.minutes ?? 0]));
   // What comes from the larder has been made and has rested.
   const afterMix = (id: string, minWaitMin: number) => (mixedIds.has(id) ? [wait(id, minWaitMin)] : []);
+  const cuts = [...new Set(works.map(({ line }) => line.cut))];
+  const names = new Map(works.map(({ line }) => [line.piece.id, line.piece.name]));
   return [
     ...mixes,
+    ...cuts.flatMap((cut) =>
+      listCutTasks(cut, names, afterMix(`mix:${cut.dough.id}`, restOf.get(cut.dough.id) ?? 0)),
+    ),
     ...works.flatMap((work) =>
-      listPieceTasks(
-        work,
-        afterMix(`mix:${work.dough.id}`, restOf.get(work.dough.id) ?? 0),
-        afterMix(`make:${work.filling.id}`, work.filling.coolMin),
-      ),
+      listPieceTasks(work, afterMix(`make:${work.filling.id}`, work.filling.coolMin)),
     ),
   ];
 }
@@ -72,32 +76,62 @@ export function toScheduleProblem(tasks: readonly DraftTask[], oven: Oven, openM
   };
 }
 
-function listPieceTasks(
-  { line, dough }: PieceWork,
+/** Blanks that are weighed and rolled one by one are done in such lots: a tray of them, then they are filled. */
+const PORTION_LOT = 24;
+
+/** Rolling and cutting, or portioning, of one dough. */
+function listCutTasks(
+  cut: DayCut,
+  names: ReadonlyMap<string, string>,
   afterDough: readonly TaskWait[],
-  afterFilling: readonly TaskWait[],
 ): DraftTask[] {
-  const { piece, cut, loading, seal } = line;
-  const rolls = cut.sheets.map((sheet, i) => {
-    const firstOfPass = i === 0 || cut.sheets[i - 1]?.pass !== sheet.pass;
+  const { plan, dough, pieceIds } = cut;
+  const of = pieceIds.map((id) => names.get(id) ?? id).join(" and ");
+  const pieceId = pieceIds.length === 1 ? (pieceIds[0] ?? null) : null;
+  const facts = { pieceId, cutId: cut.id };
+  if (plan.portioning) {
+    const { way, portions } = plan.portioning;
+    const eachS = way === "sliced" ? craftHandTimes.perSliceS : craftHandTimes.perPortionS;
+    const verb = way === "sliced" ? "Slice and flatten" : "Portion and roll";
+    return portions.flatMap(({ demandId, count }) =>
+      listLots(count).map(({ from, to }, i) =>
+        handTask("roll", lotId(cut, demandId, i), ((to - from) * eachS) / 60, afterDough, {
+          ...facts,
+          index: i + 1,
+          pieces: to - from,
+          label: `${verb} ${to - from}, ${of}`,
+        }),
+      ),
+    );
+  }
+  return plan.sheets.map((sheet, i) => {
+    const firstOfPass = i === 0 || plan.sheets[i - 1]?.pass !== sheet.pass;
     const after: readonly TaskWait[] =
       sheet.pass === 0
         ? afterDough
-        : cut.sheets.flatMap((earlier, j) =>
-            earlier.pass === sheet.pass - 1 ? [wait(rollId(piece.id, j), dough.rerollRestMin)] : [],
+        : plan.sheets.flatMap((earlier, j) =>
+            earlier.pass === sheet.pass - 1 ? [wait(rollId(cut, j), dough.rerollRestMin)] : [],
           );
     const gatherMin = sheet.pass > 0 && firstOfPass ? craftHandTimes.perRerollMin : 0;
-    const label = `Roll and cut ${sheet.pass > 0 ? `re-roll ${sheet.pass}` : `sheet ${i + 1}`}, ${piece.name}`;
-    return handTask("roll", rollId(piece.id, i), estimateSheetMin(sheet) + gatherMin, after, {
-      pieceId: piece.id,
+    const what = sheet.isDecoration
+      ? "decorations"
+      : sheet.pass > 0
+        ? `re-roll ${sheet.pass}`
+        : `sheet ${i + 1}`;
+    return handTask("roll", rollId(cut, i), sheet.handMin + gatherMin, after, {
+      ...facts,
       index: i + 1,
-      pieces: sheet.layout.count,
-      label,
+      pieces: sheet.count,
+      label: `Roll and cut ${what}, ${of}`,
     });
   });
+}
+
+function listPieceTasks({ line, dough }: PieceWork, afterFilling: readonly TaskWait[]): DraftTask[] {
+  const { piece, loading, seal, formed } = line;
   const dues = spreadDues(line);
   let before = 0;
-  const loads = loading.loads.flatMap((load, i) => {
+  return loading.loads.flatMap((load, i) => {
     const index = i + 1;
     const of = `${piece.name}, load ${index} of ${loading.loads.length}`;
     const facts = { pieceId: piece.id, index, pieces: load.pieces };
@@ -109,45 +143,60 @@ function listPieceTasks(
     const toFill = Math.max(to - fillFrom, 0);
     const filled = { ...facts, pieces: toFill };
     const cutBefore = line.frozenTaken + line.blanksTaken;
-    const sheets = findSheets(cut.sheets, Math.max(fillFrom - cutBefore, 0), to - cutBefore);
-    const closing =
+    const blanksCut =
       toFill === 0
         ? []
-        : [
-            handTask(
-              "fill",
-              id("fill"),
-              (toFill * FILL_SECONDS_PER_PIECE) / 60,
-              [
-                ...sheets.map((sheet) => wait(rollId(piece.id, sheet), 0, dough.benchLimitMin)),
-                ...afterFilling,
-              ],
-              { ...filled, label: `Fill ${of}` },
-            ),
-            handTask("seal", id("seal"), (toFill * seal.secondsPerPiece) / 60, [wait(id("fill"))], {
-              ...filled,
-              label: `Close ${of}`,
-            }),
-          ];
+        : findRolls(line, Math.max(fillFrom - cutBefore, 0), to - cutBefore).map((rollTask) =>
+            wait(rollTask, 0, dough.benchLimitMin),
+          );
+    const fill = (after: readonly TaskWait[]) =>
+      handTask("fill", id("fill"), (toFill * FILL_SECONDS_PER_PIECE) / 60, after, {
+        ...filled,
+        label: `Fill ${of}`,
+      });
+    const close = (after: readonly TaskWait[]) =>
+      handTask(
+        "seal",
+        id("seal"),
+        (toFill * (seal?.secondsPerPiece ?? ASSEMBLE_SECONDS_PER_PIECE)) / 60,
+        after,
+        {
+          ...filled,
+          label: `${seal ? "Close" : "Put together"} ${of}`,
+        },
+      );
+    const extraMin = from < line.frozenTaken ? FROZEN_EXTRA_MIN : 0;
     const bake = bakeTask(
       id("bake"),
-      piece.bakeMin + (from < line.frozenTaken ? FROZEN_EXTRA_MIN : 0),
+      piece.bakeMin + extraMin,
       piece.ovenC,
       toFill > 0 ? [wait(id("seal"), piece.chillMin)] : [],
       { ...facts, label: `Bake ${of}` },
     );
-    const dueMin = dues[from] ?? null;
-    const finish = handTask(
-      "finish",
-      id("finish"),
-      (load.pieces * FINISH_SECONDS_PER_PIECE) / 60,
-      [wait(id("bake"), piece.coolMin)],
-      { ...facts, label: `Set out ${of}` },
-      dueMin,
-    );
-    return [...closing, bake, finish];
+    const finish = (after: readonly TaskWait[]) =>
+      handTask(
+        "finish",
+        id("finish"),
+        (load.pieces * FINISH_SECONDS_PER_PIECE) / 60,
+        after,
+        { ...facts, label: `Set out ${of}` },
+        dues[from] ?? null,
+      );
+    if (toFill === 0) return [bake, finish([wait(id("bake"), piece.coolMin)])];
+    return formed.fillsBaked
+      ? [
+          close(blanksCut),
+          bake,
+          fill([wait(id("bake"), piece.coolMin), ...afterFilling]),
+          finish([wait(id("fill"))]),
+        ]
+      : [
+          fill([...blanksCut, ...afterFilling]),
+          close([wait(id("fill"))]),
+          bake,
+          finish([wait(id("bake"), piece.coolMin)]),
+        ];
   });
-  return [...rolls, ...loads];
 }
 
 const stationOf: Record<TaskKind, DayTask["station"]> = {
@@ -160,7 +209,7 @@ const stationOf: Record<TaskKind, DayTask["station"]> = {
   finish: "cool",
 };
 
-type Facts = Partial<Pick<DayTask, "pieceId" | "formulaId" | "index" | "pieces">> & {
+type Facts = Partial<Pick<DayTask, "pieceId" | "formulaId" | "cutId" | "index" | "pieces">> & {
   readonly label: string;
 };
 
@@ -171,6 +220,7 @@ function draft(kind: TaskKind, facts: Facts, handsMin: number, schedule: Schedul
     station: stationOf[kind],
     pieceId: facts.pieceId ?? null,
     formulaId: facts.formulaId ?? null,
+    cutId: facts.cutId ?? null,
     index: facts.index ?? 1,
     pieces: facts.pieces ?? 0,
     label: facts.label,
@@ -215,25 +265,35 @@ const wait = (taskId: string, minWaitMin = 0, maxWaitMin: number | null = null):
   maxWaitMin,
 });
 
-const rollId = (pieceId: string, sheet: number) => `roll:${pieceId}:${sheet + 1}`;
+const rollId = (cut: DayCut, sheet: number) => `roll:${cut.id}:${sheet + 1}`;
+const lotId = (cut: DayCut, demandId: string, lot: number) => `roll:${cut.id}:${demandId}:${lot + 1}`;
 
-function estimateSheetMin({ layout }: CutSheet): number {
-  const areaM2 = (layout.sheet.widthMm * layout.sheet.heightMm) / 1e6;
-  return (
-    craftHandTimes.perSheetMin +
-    areaM2 * craftHandTimes.rollingMinPerM2 +
-    (layout.count * craftHandTimes.perBlankS) / 60
-  );
+function listLots(count: number): { from: number; to: number }[] {
+  return Array.from({ length: Math.ceil(count / PORTION_LOT) }, (_, i) => ({
+    from: i * PORTION_LOT,
+    to: Math.min((i + 1) * PORTION_LOT, count),
+  }));
 }
 
-/** Sheets that supply the pieces from `from` up to `to`, cut in order. */
-function findSheets(sheets: readonly CutSheet[], from: number, to: number): number[] {
-  let cut = 0;
-  return sheets.flatMap(({ layout }, i) => {
-    const [first, last] = [cut, cut + layout.count];
-    cut = last;
-    return first < to && last > from ? [i] : [];
+/** The tasks that cut the blanks of the pieces from `from` up to `to`, every role of them. */
+function findRolls({ piece, cut, blanks }: PiecePlan, from: number, to: number): string[] {
+  const meet = (range: { from: number; to: number }) => range.from < to && range.to > from;
+  const ids = blanks.flatMap(({ role }) => {
+    const demandId = toDemandId(piece, role);
+    const portion = cut.plan.portioning?.portions.find((each) => each.demandId === demandId);
+    if (portion)
+      return listLots(portion.count).flatMap((lot, i) => (meet(lot) ? [lotId(cut, demandId, i)] : []));
+    let done = 0;
+    return cut.plan.sheets.flatMap(({ parts }, i) => {
+      const count = parts
+        .flatMap(({ uses }) => uses)
+        .reduce((sum, use) => sum + (use.demandId === demandId ? use.count : 0), 0);
+      const range = { from: done, to: done + count };
+      done = range.to;
+      return count > 0 && meet(range) ? [rollId(cut, i)] : [];
+    });
   });
+  return [...new Set(ids)];
 }
 
 /** The orders of one piece in the order in which they are made. */

@@ -3,7 +3,29 @@ export {
   computeBox,
   computePerimeterMm,
   describeOutline,
+  outerOutline,
   scaleOutline,
   type BoxMm,
   type Outline,
+  type OutlineKind,
 } from "./outline";
+export { toContour } from "./contour";
+export {
+  boundsOfPolygon,
+  distanceToEdgeMm,
+  gapMm,
+  isInside,
+  placePolygon,
+  type Point,
+  type Polygon,
+} from "./polygon";
+export { MAX_PATH_CHARACTERS, parsePath, type PathFault } from "./parsePath";
+export {
+  computeSheetAreaMm2,
+  describeSheet,
+  drawIn,
+  reachOfPolygon,
+  toHalfPlanes,
+  type HalfPlane,
+  type SheetShape,
+} from "./sheet";

@@ -1,4 +1,5 @@
 import type { Cutter, Dough, Filling, Formula, Piece } from "@/schemas/model";
+import { describeOutline, type Outline } from "@/core/shape";
 import { createId } from "../bench/createId";
 
 /** An empty dough or filling with the craft's usual figures, to be corrected. */
@@ -26,6 +27,9 @@ function newDough(): Dough {
     springBackShare: 0.03,
     rerollLimit: 2,
     rerollLossShare: 0.02,
+    rerollShrinkShare: 0.01,
+    trimEnd: "larder",
+    decorationCutterId: null,
     restMin: 30,
     rerollRestMin: 15,
     benchLimitMin: 60,
@@ -53,7 +57,7 @@ export function newPiece(doughId: string, fillingId: string): Piece {
   return {
     id: createId("piece"),
     name: "New piece",
-    form: "halfMoon",
+    form: { kind: "halfMoon" },
     cut: { kind: "disc", diameterMm: 110 },
     doughId,
     fillingId,
@@ -75,7 +79,8 @@ export function newPiece(doughId: string, fillingId: string): Piece {
   };
 }
 
-/** A round cutter for the drawer. */
-export function newCutter(diameterMm: number): Cutter {
-  return { id: createId("cutter"), name: `Round ${diameterMm}`, outline: { kind: "disc", diameterMm } };
+/** A cutter for the drawer. */
+export function newCutter(outline: Outline): Cutter {
+  const words = describeOutline(outline);
+  return { id: createId("cutter"), name: words.charAt(0).toUpperCase() + words.slice(1), outline, count: 1 };
 }

@@ -17,7 +17,7 @@ export function Choice<T extends string>({ legend, options, value, onChange }: P
   return (
     <fieldset>
       <legend className="mb-1.5">{legend}</legend>
-      <div className="grid auto-cols-fr grid-flow-col gap-2">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(88px,1fr))] gap-2">
         {options.map(({ id, title, figure, note }) => (
           <label
             key={id}

@@ -2,10 +2,9 @@
 
 import { Download } from "lucide-react";
 import { useState } from "react";
-import type { Layout } from "@/core/cutting";
-import type { Outline } from "@/core/shape";
+import type { SheetShape } from "@/core/shape";
 import { formatNumber } from "@/core/units";
-import { SheetDrawing } from "../drawings/SheetDrawing";
+import { SheetDrawing, type DrawnPart } from "../drawings/SheetDrawing";
 import { Dialog } from "../shell/Dialog";
 import { useTightSearch } from "./useTightSearch";
 
@@ -13,10 +12,11 @@ interface Props {
   readonly open: boolean;
   readonly onClose: () => void;
   readonly title: string;
-  readonly layout: Layout;
-  readonly outline: Outline;
-  readonly webMm: number;
+  readonly sheet: SheetShape;
+  readonly parts: readonly DrawnPart[];
   readonly raggedMm: number;
+  readonly webMm: number;
+  readonly mayTurn: boolean;
 }
 
 const files = [
@@ -30,21 +30,32 @@ const files = [
 const SEED = 1;
 
 /** A template at true size for one sheet: in its rows, or tighter if a search finds more. */
-export function TemplateDialog({ open, onClose, title, layout, outline, webMm, raggedMm }: Props) {
+export function TemplateDialog(props: Props) {
+  const { open, onClose, title, sheet, parts, raggedMm, webMm, mayTurn } = props;
   const search = useTightSearch();
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const tight = search.progress && search.progress.placements.length > layout.count ? search.progress : null;
-  const shown: Layout = tight
-    ? { ...layout, placements: tight.placements, count: tight.placements.length }
-    : layout;
+  const count = parts.reduce((sum, { placements }) => sum + placements.length, 0);
+  const [only, ...more] = parts;
+  const tight = search.progress && search.progress.placements.length > count ? search.progress : null;
+  const shown: readonly DrawnPart[] = tight && only ? [{ ...only, placements: tight.placements }] : parts;
+  const shownCount = shown.reduce((sum, { placements }) => sum + placements.length, 0);
+  // Straight cuts side by side leave nothing to tighten; several shapes are searched one by one, on a sheet of their own.
+  const canTighten =
+    only && more.length === 0 && !["square", "rectangle", "triangle"].includes(only.outline.kind);
   const download = async ({ form, paper }: (typeof files)[number]) => {
     setBusy(true);
     setFault(null);
     const answer = await fetch("/api/cut-template", {
       method: "POST",
       headers: { "content-type": "application/json" },
-      body: JSON.stringify({ title, form, paper, sheet: shown.sheet, outline, placements: shown.placements }),
+      body: JSON.stringify({
+        title,
+        form,
+        paper,
+        sheet,
+        parts: shown.map(({ outline, placements }) => ({ outline, placements })),
+      }),
     }).catch(() => null);
     setBusy(false);
     if (!answer?.ok) return setFault("No template was made: Tezgah did not answer. Try again.");
@@ -59,27 +70,27 @@ export function TemplateDialog({ open, onClose, title, layout, outline, webMm, r
       <div className="flex flex-col gap-3">
         <div className="board h-64 rounded-lg p-1">
           <SheetDrawing
-            layout={shown}
-            outline={outline}
+            sheet={sheet}
+            parts={shown}
             raggedMm={raggedMm}
             rerolled={false}
-            title={`Template, ${shown.count} cuts`}
-            limit={shown.sheet}
+            title={`Template, ${shownCount} cuts`}
+            limit={sheet}
             onResize={null}
           />
         </div>
         <p aria-live="polite">
-          <span className="figure text-3xl">{shown.count}</span> cuts {tight ? "laid tight" : "in rows"}
+          <span className="figure text-3xl">{shownCount}</span> cuts {tight ? "laid tight" : "in rows"}
           {search.progress && (
             <span className="quiet">
               {" "}
-              · {search.isRunning ? `looking for ${shown.count + 1}, ` : ""}
+              · {search.isRunning ? `looking for ${shownCount + 1}, ` : ""}
               {formatNumber(search.progress.attempts)} tries · no way to cut more than{" "}
               {search.progress.upperBound}
             </span>
           )}
         </p>
-        {outline.kind === "disc" ? (
+        {canTighten && (
           <button
             type="button"
             className="btn touch"
@@ -87,20 +98,18 @@ export function TemplateDialog({ open, onClose, title, layout, outline, webMm, r
               search.isRunning
                 ? search.stop()
                 : search.start({
-                    diameterMm: outline.diameterMm,
-                    sheet: layout.sheet,
+                    mode: "tight",
+                    outlines: [{ outline: only.outline, ratio: 1 }],
+                    sheet,
                     webMm,
                     marginMm: raggedMm,
+                    mayTurn,
                     seed: SEED,
                   })
             }
           >
             {search.isRunning ? "Stop looking" : "Look for a tighter layout"}
           </button>
-        ) : (
-          <p className="quiet text-sm">
-            Straight edges: rows with a wheel and ruler waste nothing to tighten.
-          </p>
         )}
         <div className="grid grid-cols-2 gap-2">
           {files.map((file) => (

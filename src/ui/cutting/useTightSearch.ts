@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import type { TightProgress, TightRequest } from "@/core/cutting";
+import type { PartsRequest, TightProgress } from "@/core/cutting";
 import { createTightClient, type TightClient } from "@/workers/createCutClient";
 
 export interface TightSearch {
@@ -9,7 +9,7 @@ export interface TightSearch {
   readonly progress: TightProgress | null;
   readonly isRunning: boolean;
   readonly fault: string | null;
-  start(request: TightRequest): void;
+  start(request: PartsRequest): void;
   stop(): void;
 }
 
@@ -29,7 +29,7 @@ export function useTightSearch(): TightSearch {
     },
     [],
   );
-  const start = (request: TightRequest) => {
+  const start = (request: PartsRequest) => {
     client.current ??= createTightClient();
     const running = client.current;
     setProgress(null);

@@ -1,14 +1,23 @@
 "use client";
 
 import { useId } from "react";
-import type { Layout } from "@/core/cutting";
-import { computeBox, type BoxMm, type Outline } from "@/core/shape";
+import type { Placement } from "@/core/cutting";
+import { computeBox, type BoxMm, type Outline, type SheetShape } from "@/core/shape";
 import { Dimension } from "./Dimension";
+import { OutlineShape } from "./OutlineShape";
 import { useSheetDrag } from "./useSheetDrag";
 
-interface Props {
-  readonly layout: Layout;
+/** Cuts of one outline, in the order of cutting. */
+export interface DrawnPart {
   readonly outline: Outline;
+  readonly placements: readonly Placement[];
+  /** What is not seen in the finished piece, and what is only a decoration, are drawn in another tone. */
+  readonly tone: "seen" | "hidden" | "decoration";
+}
+
+interface Props {
+  readonly sheet: SheetShape;
+  readonly parts: readonly DrawnPart[];
   readonly raggedMm: number;
   readonly title: string;
   /** A re-roll is drawn with a broken edge. */
@@ -22,9 +31,8 @@ interface Props {
 const ROOM_MM = 46;
 
 /** One sheet to scale: ragged edge and trim hatched, cuts numbered in the order of cutting. viewBox is in mm. */
-export function SheetDrawing({ layout, outline, raggedMm, title, rerolled, limit, onResize }: Props) {
+export function SheetDrawing({ sheet, parts, raggedMm, title, rerolled, limit, onResize }: Props) {
   const hatch = useId();
-  const { sheet, placements } = layout;
   const drag = useSheetDrag({ sheet, limit, onDrag: onResize ?? (() => {}) });
   // While the corner is pulled the frame must not move under the finger.
   const frame = drag.dragging ? limit : sheet;
@@ -51,30 +59,35 @@ export function SheetDrawing({ layout, outline, raggedMm, title, rerolled, limit
         strokeWidth="2"
         strokeDasharray={rerolled ? "9 6" : undefined}
       />
-      {placements.map(({ xMm, yMm, turned }, i) => (
-        <g key={i} transform={`translate(${xMm} ${yMm})`}>
-          <Cut outline={outline} turned={turned} />
-          <text
-            className="figure"
-            fontSize={Math.min(text * 1.15, smallestSide(outline) / 2.6)}
-            textAnchor="middle"
-            dominantBaseline="central"
-            style={{ fill: "var(--dough-line)" }}
-          >
-            {i + 1}
-          </text>
-        </g>
-      ))}
-      <rect
-        x={raggedMm}
-        y={raggedMm}
-        width={Math.max(widthMm - 2 * raggedMm, 0)}
-        height={Math.max(heightMm - 2 * raggedMm, 0)}
-        fill="none"
-        stroke="var(--trim-line)"
-        strokeDasharray="2 5"
-        vectorEffect="non-scaling-stroke"
-      />
+      {parts.map(({ outline, placements, tone }, part) => {
+        const before = parts.slice(0, part).reduce((sum, each) => sum + each.placements.length, 0);
+        return placements.map(({ xMm, yMm, angleDeg }, i) => (
+          <g key={`${part} ${i}`} transform={`translate(${xMm} ${yMm})`}>
+            <OutlineShape outline={outline} angleDeg={angleDeg} fill={tones[tone]} />
+            <text
+              className="figure"
+              fontSize={Math.min(text * 1.15, smallestSide(outline) / 2.6)}
+              textAnchor="middle"
+              dominantBaseline="central"
+              style={{ fill: "var(--dough-line)" }}
+            >
+              {before + i + 1}
+            </text>
+          </g>
+        ));
+      })}
+      {sheet.shape !== "oval" && (
+        <rect
+          x={raggedMm}
+          y={raggedMm}
+          width={Math.max(widthMm - 2 * raggedMm, 0)}
+          height={Math.max(heightMm - 2 * raggedMm, 0)}
+          fill="none"
+          stroke="var(--trim-line)"
+          strokeDasharray="2 5"
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
       <Dimension from={0} to={widthMm} at={-24} edge={-6} text={`${Math.round(widthMm)} mm`} size={text} />
       <Dimension
         from={0}
@@ -112,13 +125,11 @@ export function SheetDrawing({ layout, outline, raggedMm, title, rerolled, limit
   );
 }
 
-function Cut({ outline, turned }: { outline: Outline; turned: boolean }) {
-  const look = { fill: "var(--dough)", stroke: "var(--dough-line)", strokeWidth: 1.6 };
-  if (outline.kind === "disc") return <circle r={outline.diameterMm / 2} {...look} />;
-  const box = computeBox(outline);
-  const [w, h] = turned ? [box.heightMm, box.widthMm] : [box.widthMm, box.heightMm];
-  return <rect x={-w / 2} y={-h / 2} width={w} height={h} {...look} />;
-}
+const tones: Record<DrawnPart["tone"], string> = {
+  seen: "var(--dough)",
+  hidden: "var(--dough-deep)",
+  decoration: "var(--color-base-100)",
+};
 
 function smallestSide(outline: Outline): number {
   const { widthMm, heightMm } = computeBox(outline);
@@ -128,7 +139,9 @@ function smallestSide(outline: Outline): number {
 /** A hand-rolled edge bows a little: how far, as a share of the side, at most. */
 const BOW_SHARE = 0.008;
 
-function raggedEdge({ widthMm: w, heightMm: h }: BoxMm): string {
+function raggedEdge({ widthMm: w, heightMm: h, shape }: SheetShape): string {
+  if (shape === "oval")
+    return `M0,${h / 2} A${w / 2},${h / 2} 0 0 1 ${w},${h / 2} A${w / 2},${h / 2} 0 0 1 0,${h / 2} Z`;
   const bow = Math.min(w, h) * BOW_SHARE;
   return `M0,0 Q${w * 0.5},${-bow} ${w},0 Q${w + bow},${h * 0.5} ${w},${h} Q${w * 0.5},${h + bow} 0,${h} Q${-bow},${h * 0.5} 0,0 Z`;
 }

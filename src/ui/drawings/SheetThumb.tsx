@@ -8,9 +8,15 @@ interface Props {
   readonly onSelect: () => void;
 }
 
+/** Which rolling a sheet is of, in words. */
+export function namePass({ pass, isDecoration }: Pick<CutSheet, "pass" | "isDecoration">): string {
+  if (isDecoration) return "decorations";
+  return pass === 0 ? "first rolling" : `re-roll ${pass}`;
+}
+
 /** A sheet as a small card to scale with its count; a re-roll has a broken edge and says so. */
 export function SheetThumb({ sheet, scale, selected, label, onSelect }: Props) {
-  const { widthMm, heightMm } = sheet.layout.sheet;
+  const { widthMm, heightMm } = sheet.sheet;
   const rerolled = sheet.pass > 0;
   return (
     <button
@@ -27,13 +33,12 @@ export function SheetThumb({ sheet, scale, selected, label, onSelect }: Props) {
           height: Math.max(heightMm * scale, 28),
           background: "var(--dough)",
           borderColor: "var(--dough-line)",
+          borderRadius: sheet.sheet.shape === "oval" ? "50%" : undefined,
         }}
       >
-        {sheet.layout.count}
+        {sheet.count}
       </span>
-      <span className="quiet text-xs whitespace-nowrap">
-        {rerolled ? `re-roll ${sheet.pass}` : "first rolling"}
-      </span>
+      <span className="quiet text-xs whitespace-nowrap">{namePass(sheet)}</span>
     </button>
   );
 }

@@ -1,17 +1,20 @@
 import type { TrayLoading } from "@/core/loading";
-import type { Fold } from "@/core/forming";
+import { boundsOfPolygon } from "@/core/shape";
+import type { FormedPiece } from "@/core/forming";
 
 interface Props {
   readonly loading: TrayLoading;
-  readonly fold: Fold;
+  readonly formed: FormedPiece;
   readonly count: number;
   readonly name: string;
 }
 
 /** One tray from above, to scale, with so many pieces on it. */
-export function TrayDrawing({ loading, fold, count, name }: Props) {
+export function TrayDrawing({ loading, formed, count, name }: Props) {
   const { sheet, placements } = loading.layout;
-  const points = fold.edgePoints.map((point) => point.join(",")).join(" ");
+  const { edge } = formed.fromAbove;
+  const points = edge.map((point) => point.join(",")).join(" ");
+  const { topMm, bottomMm } = boundsOfPolygon(edge);
   return (
     <svg
       viewBox={`-4 -4 ${sheet.widthMm + 8} ${sheet.heightMm + 8}`}
@@ -27,10 +30,10 @@ export function TrayDrawing({ loading, fold, count, name }: Props) {
         stroke="currentColor"
         strokeWidth="3"
       />
-      {placements.slice(0, count).map(({ xMm, yMm, turned }, i) => (
+      {placements.slice(0, count).map(({ xMm, yMm, angleDeg }, i) => (
         <g
           key={i}
-          transform={`translate(${xMm} ${yMm}) rotate(${turned ? 90 : 0}) translate(0 ${-fold.footprint.heightMm / 2})`}
+          transform={`translate(${xMm} ${yMm}) rotate(${angleDeg}) translate(0 ${-(topMm + bottomMm) / 2})`}
         >
           <polygon
             points={points}

@@ -1,5 +1,5 @@
 import type { DayBook, DayPlan, DayTask, PiecePlan } from "@/core/plan";
-import { describeOutline } from "@/core/shape";
+import { describeOutline, describeSheet } from "@/core/shape";
 import {
   formatClock,
   formatCount,
@@ -9,7 +9,9 @@ import {
   formatNumber,
 } from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
+import { toDrawnParts } from "../drawings/drawnParts";
 import { SheetDrawing } from "../drawings/SheetDrawing";
+import { namePass } from "../drawings/SheetThumb";
 
 interface Props {
   readonly book: DayBook;
@@ -75,8 +77,9 @@ export function DaySheet({ book, plan }: Props) {
 }
 
 function PieceBlock({ line }: { readonly line: PiecePlan }) {
-  const { piece, cut, portion, seal, loading, fold } = line;
-  const [largest] = cut.sheets;
+  const { piece, cut, portion, seal, loading, formed } = line;
+  const { sheets, portioning } = cut.plan;
+  const [largest] = sheets;
   return (
     <section className="mt-4 break-inside-avoid border-t-2 border-black pt-1">
       <h2 className="flex justify-between text-lg">
@@ -91,7 +94,9 @@ function PieceBlock({ line }: { readonly line: PiecePlan }) {
         <div>
           <table className="w-full">
             <caption className="text-left">
-              Roll to {formatLength(piece.thicknessMm)}, cut {describeOutline(piece.cut)}
+              Roll to {formatLength(cut.thicknessMm)}, cut{" "}
+              {formed.blanks.map((blank) => describeOutline(blank.cut)).join(" and ")}
+              {cut.pieceIds.length > 1 && "; shared with another piece of this dough"}
             </caption>
             <thead>
               <tr className="border-b border-black text-left">
@@ -110,25 +115,29 @@ function PieceBlock({ line }: { readonly line: PiecePlan }) {
               </tr>
             </thead>
             <tbody>
-              {cut.sheets.map((sheet, i) => (
+              {sheets.map((sheet, i) => (
                 <tr key={i}>
                   <td>
                     {i + 1}
-                    {sheet.pass > 0 && `, re-roll ${sheet.pass}`}
+                    {sheet.pass > 0 && `, ${namePass(sheet)}`}
                   </td>
-                  <td className="figure">
-                    {Math.round(sheet.layout.sheet.widthMm)} × {Math.round(sheet.layout.sheet.heightMm)} mm
-                  </td>
+                  <td className="figure">{describeSheet({ ...sheet.sheet, ...sheet.rolledTo })}</td>
                   <td className="figure text-right">{formatMass(sheet.doughG)}</td>
-                  <td className="figure text-right">{sheet.layout.count}</td>
+                  <td className="figure text-right">{sheet.count}</td>
                 </tr>
               ))}
             </tbody>
           </table>
           <p className="mt-1">
-            Fill <strong>{formatMass(portion.massG)}</strong> ({portion.spoons}), margin{" "}
-            {formatLength(piece.marginMm)}; {seal.crimp.name.toLowerCase()}, {seal.marks}{" "}
-            {seal.crimp.markName} on {formatNumber(fold.seamMm)} mm.
+            {portioning?.portions.map(({ demandId, count, eachG }) => (
+              <span key={demandId}>
+                {count} of {formatMass(eachG)},{" "}
+              </span>
+            ))}
+            Fill <strong>{formatMass(portion.massG)}</strong> ({portion.spoons})
+            {seal &&
+              `, margin ${formatLength(piece.marginMm)}; ${seal.crimp.name.toLowerCase()}, ${seal.marks} ${seal.crimp.markName} on ${formatNumber(seal.seamMm)} mm`}
+            .
           </p>
           <p>
             Chill {formatDuration(piece.chillMin)}. Bake {piece.bakeMin} min at {piece.ovenC} °C,{" "}
@@ -139,12 +148,12 @@ function PieceBlock({ line }: { readonly line: PiecePlan }) {
         {largest && (
           <div className="h-[48mm]">
             <SheetDrawing
-              layout={largest.layout}
-              outline={piece.cut}
-              raggedMm={piece.raggedMm}
-              title={`Sheet 1, ${largest.layout.count} cuts`}
+              sheet={largest.sheet}
+              parts={toDrawnParts(largest, cut.roles)}
+              raggedMm={largest.marginMm}
+              title={`Sheet 1, ${largest.count} cuts`}
               rerolled={false}
-              limit={largest.layout.sheet}
+              limit={largest.sheet}
               onResize={null}
             />
           </div>

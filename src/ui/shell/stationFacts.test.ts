@@ -17,7 +17,7 @@ test("the strip shows each station's own figure of the plan", () => {
   expect(Object.keys(facts)).toEqual(["orders", "mix", "roll", "fill", "seal", "bake", "cool"]);
   expect(facts.orders).toMatchObject({ figure: "148 pieces", note: "first by 09:00", problems: [] });
   expect(facts.mix!.figure).toBe(`${(plan.tally.doughG / 1000).toFixed(2)} kg`);
-  expect(facts.roll!.figure).toBe(`${plan.lines.flatMap(({ cut }) => cut.sheets).length} sheets`);
+  expect(facts.roll!.figure).toBe(`${plan.cuts.flatMap((cut) => cut.plan.sheets).length} sheets`);
   expect(facts.bake!.note).toMatch(/^light oven · 5 loads$/);
   expect(facts.cool).toMatchObject({ figure: "11:30", note: "last pieces ready" });
 });

@@ -59,9 +59,10 @@ function describeMix({ tally, doughs }: DayPlan) {
   return [formatMass(tally.doughG), formatCount(doughs.length, "dough")] as const;
 }
 
-function describeRoll({ lines }: DayPlan) {
-  if (lines.length === 0) return NOTHING;
-  const sheets = lines.flatMap(({ cut }) => cut.sheets);
+function describeRoll({ cuts, tally }: DayPlan) {
+  if (cuts.length === 0) return NOTHING;
+  const sheets = cuts.flatMap(({ plan }) => plan.sheets);
+  if (sheets.length === 0) return [formatCount(tally.blanks, "blank"), "nothing to roll flat"] as const;
   const rerolled = sheets.filter(({ pass }) => pass > 0).length;
   return [
     formatCount(sheets.length, "sheet"),
@@ -77,9 +78,10 @@ function describeFill({ lines }: DayPlan) {
 }
 
 function describeSeal({ lines }: DayPlan) {
-  const crimps = [...new Set(lines.map(({ seal }) => seal.crimp.name))];
+  const seals = lines.flatMap(({ seal, made }) => (seal ? [{ seal, made }] : []));
+  const crimps = [...new Set(seals.map(({ seal }) => seal.crimp.name))];
   if (crimps.length === 0) return NOTHING;
-  const minutes = lines.reduce((sum, { seal, made }) => sum + (seal.secondsPerPiece * made) / 60, 0);
+  const minutes = seals.reduce((sum, { seal, made }) => sum + (seal.secondsPerPiece * made) / 60, 0);
   return [
     crimps.length === 1 ? (crimps[0] ?? "") : formatCount(crimps.length, "crimp"),
     `${formatDuration(minutes)} by hand`,

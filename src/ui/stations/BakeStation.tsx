@@ -80,7 +80,12 @@ function Trays({ line }: { readonly line: PiecePlan }) {
           <div className="flex gap-2">
             {load.trays.map((count, tray) => (
               <div key={tray} className="w-[150px]">
-                <TrayDrawing loading={line.loading} fold={line.fold} count={count} name={line.piece.name} />
+                <TrayDrawing
+                  loading={line.loading}
+                  formed={line.formed}
+                  count={count}
+                  name={line.piece.name}
+                />
               </div>
             ))}
           </div>

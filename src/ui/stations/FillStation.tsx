@@ -23,14 +23,14 @@ export function FillStation() {
 
 function Surface({ line }: { readonly line: PiecePlan }) {
   const filling = useBench((state) => state.book.formulas.find(({ id }) => id === line.piece.fillingId));
-  const shareOfMost = line.portion.volumeMl / line.fold.mostMl;
+  const shareOfMost = line.portion.volumeMl / line.formed.mostMl;
   return (
     <div className="flex h-full flex-col gap-2">
       <PieceTabs />
       <ProblemList station="fill" />
       <div className="grid min-h-0 flex-1 gap-4 md:grid-cols-[minmax(0,1fr)_240px]">
         <div className="max-h-[58dvh] min-h-[240px] lg:max-h-none">
-          <SectionDrawing fold={line.fold} name={line.piece.name} />
+          <SectionDrawing formed={line.formed} name={line.piece.name} />
         </div>
         <div className="flex flex-col justify-center gap-2">
           <p className="quiet">{filling?.name}, each</p>
@@ -46,7 +46,7 @@ function Surface({ line }: { readonly line: PiecePlan }) {
             <dt>for {line.made} pieces</dt>
             <dd className="figure text-right">{formatMass(line.fillingG)}</dd>
             <dt>dough after relaxing</dt>
-            <dd className="figure text-right">{formatLength(line.fold.settledThicknessMm)}</dd>
+            <dd className="figure text-right">{formatLength(line.formed.settledThicknessMm)}</dd>
           </dl>
           <Why steps={line.why.portion} label="why this portion?" />
         </div>

@@ -115,16 +115,14 @@ function BatchCard({ batch: day }: { readonly batch: DayBatch }) {
 }
 
 /** Which pieces wait in the cold, and for how long, by the schedule. */
-function ColdNote({ day: { divided, pieceIds } }: { readonly day: DayBatch }) {
-  const { tasks, lines } = useBench((state) => state.plan);
+function ColdNote({ day: { divided, formula } }: { readonly day: DayBatch }) {
+  const { tasks, cuts } = useBench((state) => state.plan);
   const count = divided.reduce((sum, piece) => sum + piece.count, 0);
-  const isFirstRolling = (pieceId: string, index: number) =>
-    lines.find(({ piece }) => piece.id === pieceId)?.cut.sheets[index - 1]?.pass === 0;
   const starts = tasks
-    .filter(
-      ({ kind, pieceId, index }) =>
-        kind === "roll" && pieceId !== null && pieceIds.includes(pieceId) && isFirstRolling(pieceId, index),
-    )
+    .filter(({ kind, cutId, index }) => {
+      const cut = kind === "roll" ? cuts.find(({ id }) => id === cutId) : undefined;
+      return cut?.dough.id === formula.id && (cut.plan.sheets[index - 1]?.pass ?? 0) === 0;
+    })
     .map(({ placed }) => placed.startMin)
     .sort((a, b) => a - b);
   const [first] = starts;

@@ -9,7 +9,7 @@ import { checkClock, checkCount, checkName } from "../controls/checks";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
 import { TextField } from "../controls/TextField";
-import { FoldPlanDrawing } from "../drawings/FoldPlanDrawing";
+import { PlanDrawing } from "../drawings/PlanDrawing";
 import { NewOrderForm } from "./NewOrderForm";
 
 /** Who wants what by when. */
@@ -77,7 +77,7 @@ function DayPieces() {
               <span className="text-lg">{line.piece.name}</span>
             </span>
             <span className="mx-auto my-1 h-28 w-full">
-              <FoldPlanDrawing fold={line.fold} seal={line.seal} name={line.piece.name} />
+              <PlanDrawing formed={line.formed} seal={line.seal} name={line.piece.name} />
             </span>
             <span className="quiet text-sm">
               {line.piece.spares} spare · {formatMass(line.bakedPieceG)} each ·{" "}

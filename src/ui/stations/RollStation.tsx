@@ -2,11 +2,17 @@
 
 import { Maximize } from "lucide-react";
 import Link from "next/link";
-import { useRef, useState } from "react";
-import type { CutAim, CutSheet, Layout } from "@/core/cutting";
-import type { CutPrice, PiecePlan } from "@/core/plan";
-import type { BoxMm } from "@/core/shape";
-import { describeOutline } from "@/core/shape";
+import { Fragment, useRef, useState } from "react";
+import {
+  LOG_DIAMETER_MM,
+  type CutAim,
+  type CutSheet,
+  type Portioning,
+  type RowPattern,
+} from "@/core/cutting";
+import { hasGrain } from "@/core/formula";
+import type { CutPrice, CutRole, DayCut, PiecePlan } from "@/core/plan";
+import { describeOutline, describeSheet, type BoxMm } from "@/core/shape";
 import { formatCount, formatDuration, formatLength, formatMass, formatNumber } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
@@ -17,8 +23,10 @@ import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
 import { Why } from "../controls/Why";
+import { splitByRole, toDrawnParts } from "../drawings/drawnParts";
+import { OutlineIcon } from "../drawings/OutlineShape";
 import { SheetDrawing } from "../drawings/SheetDrawing";
-import { SheetThumb } from "../drawings/SheetThumb";
+import { namePass, SheetThumb } from "../drawings/SheetThumb";
 import { TemplateDialog } from "../cutting/TemplateDialog";
 import { CutSizeDials } from "./CutSizeDials";
 import { pieceLimits } from "@/schemas/limits";
@@ -43,22 +51,31 @@ function Surface({ line }: { readonly line: PiecePlan }) {
   const date = useBench((state) => state.date);
   const bench = useBench((state) => state.book.bench);
   const { editPiece } = usePieceEdit(line.piece);
-  const { sheets } = line.cut;
+  const { cut, piece } = line;
+  const { sheets, portioning } = cut.plan;
   const index = Math.min(chosen, sheets.length - 1);
   const sheet = sheets[index];
   if (!sheet) {
     return (
       <div className="flex flex-col gap-3">
         <PieceTabs />
-        <p className="text-xl">
-          Nothing to roll for {line.piece.name}: the larder holds {line.frozenTaken} frozen and{" "}
-          {line.blanksTaken} cut.
-        </p>
+        <ProblemList station="roll" />
+        {portioning ? (
+          <PortionFacts cut={cut} portioning={portioning} />
+        ) : (
+          <p className="text-xl">
+            Nothing to roll for {piece.name}: the larder holds {line.frozenTaken} frozen and{" "}
+            {line.blanksTaken} cut.
+          </p>
+        )}
       </div>
     );
   }
   const limit = { widthMm: bench.sheetMaxWidthMm, heightMm: bench.sheetMaxDepthMm };
-  const pin = (pinnedSheet: BoxMm) => editPiece({ cutAim: "pinned", pinnedSheet });
+  const pin = (box: BoxMm) =>
+    editPiece({ cutAim: "pinned", pinnedSheet: { ...box, shape: sheet.sheet.shape ?? "rectangle" } });
+  const parts = toDrawnParts(sheet, cut.roles);
+  const { widthMm, heightMm } = sheet.sheet;
   return (
     <div ref={screen} className="board flex h-full flex-col gap-2 fullscreen:p-6">
       <div className="flex flex-wrap items-center gap-2">
@@ -82,26 +99,27 @@ function Surface({ line }: { readonly line: PiecePlan }) {
       </div>
       <ProblemList station="roll" />
       <TemplateDialog
-        key={`${line.piece.id} ${index} ${sheet.layout.sheet.widthMm} ${sheet.layout.sheet.heightMm}`}
+        key={`${piece.id} ${index} ${widthMm} ${heightMm}`}
         open={printing}
         onClose={() => setPrinting(false)}
-        title={`${line.piece.name}, sheet ${index + 1}`}
-        layout={sheet.layout}
-        outline={line.piece.cut}
-        webMm={line.piece.webMm}
-        raggedMm={line.piece.raggedMm}
+        title={`${piece.name}, sheet ${index + 1}`}
+        sheet={sheet.sheet}
+        parts={parts}
+        webMm={piece.webMm}
+        raggedMm={sheet.marginMm}
+        mayTurn={!hasGrain(cut.dough)}
       />
       <div className="grid min-h-0 flex-1 gap-4 md:grid-cols-[minmax(0,1fr)_250px]">
         <SheetDrawing
-          layout={sheet.layout}
-          outline={line.piece.cut}
-          raggedMm={line.piece.raggedMm}
+          sheet={sheet.sheet}
+          parts={parts}
+          raggedMm={sheet.marginMm}
           rerolled={sheet.pass > 0}
-          title={`Sheet ${index + 1} of ${sheets.length}, ${Math.round(sheet.layout.sheet.widthMm)} by ${Math.round(sheet.layout.sheet.heightMm)} millimetres, ${sheet.layout.count} cuts of ${describeOutline(line.piece.cut)}`}
+          title={`Sheet ${index + 1} of ${sheets.length}, ${Math.round(widthMm)} by ${Math.round(heightMm)} millimetres, ${sheet.count} cuts of ${sheet.parts.map(({ outline }) => describeOutline(outline)).join(" and ")}`}
           limit={limit}
-          onResize={sheet.pass === 0 ? pin : null}
+          onResize={sheet.pass === 0 && !cut.dough.boughtSheet ? pin : null}
         />
-        <SheetFacts line={line} sheet={sheet} index={index} />
+        <SheetFacts cut={cut} sheet={sheet} index={index} />
       </div>
       <div role="group" aria-label="Sheets" className="flex flex-wrap items-end gap-1.5">
         {sheets.map((each, i) => (
@@ -110,7 +128,7 @@ function Surface({ line }: { readonly line: PiecePlan }) {
             sheet={each}
             scale={64 / limit.widthMm}
             selected={i === index}
-            label={`Sheet ${i + 1}, ${each.pass === 0 ? "first rolling" : `re-roll ${each.pass}`}, ${each.layout.count} cuts`}
+            label={`Sheet ${i + 1}, ${namePass(each)}, ${each.count} cuts`}
             onSelect={() => setChosen(i)}
           />
         ))}
@@ -119,68 +137,150 @@ function Surface({ line }: { readonly line: PiecePlan }) {
   );
 }
 
+/** Blanks without a sheet: what each is weighed off, or how thick it is sliced. */
+function PortionFacts({ cut, portioning }: { readonly cut: DayCut; readonly portioning: Portioning }) {
+  return (
+    <ul className="flex flex-col gap-4">
+      {portioning.portions.map(({ demandId, count, eachG, sliceMm }) => {
+        const role = cut.roles.find((each) => each.demandId === demandId);
+        return (
+          <li key={demandId} className="flex flex-wrap items-center gap-6">
+            {role && <OutlineIcon outline={role.outline} sizePx={190} />}
+            <div>
+              <p className="flex items-baseline gap-2">
+                <span className="figure text-5xl">{count}</span>
+                <span>
+                  of <span className="figure text-3xl">{formatMass(eachG)}</span>
+                  {role && `, ${nameRole(role)}`}
+                </span>
+              </p>
+              {portioning.way === "sliced" && (
+                <p className="figure text-2xl text-primary">
+                  {formatNumber(sliceMm, 1)} mm slices off a {LOG_DIAMETER_MM} mm log
+                </p>
+              )}
+              <p className="quiet">
+                {portioning.way === "sliced" ? "flatten" : "round and roll"} each to{" "}
+                {role && describeOutline(role.outline)} at {formatLength(cut.thicknessMm)}; no trim, nothing
+                to re-roll
+              </p>
+            </div>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+/** What a blank becomes, with its piece where others share the sheet. */
+function nameRole({ role, pieceName, hasPartner }: CutRole): string {
+  return hasPartner ? `${pieceName}, ${role}` : pieceName;
+}
+
 /** The sheet alone on the tablet, or back; where a browser has no full screen nothing happens. */
 async function toggleFullScreen(element: HTMLElement | null): Promise<void> {
   if (document.fullscreenElement) await document.exitFullscreen();
   else await element?.requestFullscreen?.();
 }
 
-function SheetFacts({
-  line,
-  sheet,
-  index,
-}: {
-  readonly line: PiecePlan;
+interface SheetFactsProps {
+  readonly cut: DayCut;
   readonly sheet: CutSheet;
   readonly index: number;
-}) {
-  const { layout } = sheet;
-  const reroll = line.cut.rerolls.find(({ pass }) => pass === sheet.pass);
+}
+
+function SheetFacts({ cut, sheet, index }: SheetFactsProps) {
+  const { plan } = cut;
+  const reroll = plan.rerolls.find(({ pass }) => pass === sheet.pass);
+  const roles = splitByRole(sheet, cut.roles);
+  const drawsBack = sheet.rolledTo.widthMm > sheet.sheet.widthMm + 0.5;
   return (
     <div className="flex flex-col gap-2">
       <div>
         <h2 className="text-xl">
-          Sheet {index + 1} of {line.cut.sheets.length}
+          Sheet {index + 1} of {plan.sheets.length}
         </h2>
         <p className="quiet">
-          {sheet.pass === 0
-            ? "first rolling"
-            : `re-roll ${sheet.pass}, from ${formatMass(reroll?.trimG ?? 0)} of trim`}{" "}
-          · {formatLength(line.piece.thicknessMm)}
+          {namePass(sheet)}
+          {reroll && `, from ${formatMass(reroll.trimG)} of trim`} · {formatLength(cut.thicknessMm)}
         </p>
+        {drawsBack && (
+          <p className="text-sm">
+            Roll it to {describeSheet({ ...sheet.sheet, ...sheet.rolledTo })}: it draws back.
+          </p>
+        )}
       </div>
       <p className="flex items-baseline gap-2">
         <span className="figure text-5xl" data-testid="sheet-count">
-          {layout.count}
+          {sheet.count}
         </span>
-        <span>cuts, {describeOutline(line.piece.cut)}</span>
+        <span>
+          cuts
+          {sheet.parts.length === 1 &&
+            `, ${describeOutline(sheet.parts[0]?.outline ?? roles[0]!.part.outline)}`}
+        </span>
       </p>
+      {roles.length > 0 && roles.some(({ role }) => role?.hasPartner || cut.pieceIds.length > 1) && (
+        <ul className="text-[0.95rem]">
+          {roles.map(({ role, placements, part }) => (
+            <li key={role?.demandId ?? "none"} className="flex items-center gap-2">
+              <OutlineIcon outline={role?.outline ?? part.outline} sizePx={26} />
+              <span className="figure">{placements.length}</span> {role ? nameRole(role) : "decorations"}
+            </li>
+          ))}
+        </ul>
+      )}
       <p className="quiet text-sm">
-        no way to cut more than {layout.upperBound} · {formatNumber(layout.usedShare * 100)} % used
+        {sheet.parts.length === 1 && `no way to cut more than ${sheet.upperBound} · `}
+        {formatNumber(sheet.usedShare * 100)} % used · {formatDuration(sheet.handMin)} by hand
       </p>
-      <ul className="figure text-primary">
-        {describeRows(layout).map((text) => (
-          <li key={text}>{text}</li>
-        ))}
-      </ul>
+      {sheet.parts.map((part, i) => (
+        <ul key={i} className="figure text-primary">
+          {sheet.parts.length > 1 && <li className="text-base-content">{describeOutline(part.outline)}</li>}
+          {describeRows(part.pattern).map((text) => (
+            <li key={text}>{text}</li>
+          ))}
+        </ul>
+      ))}
       <dl className="grid grid-cols-[1fr_auto] gap-x-3 text-[0.95rem]">
         <dt>weigh for this sheet</dt>
         <dd className="figure text-right">{formatMass(sheet.doughG)}</dd>
-        <dt>one blank</dt>
-        <dd className="figure text-right">{formatMass(line.cut.blankG)}</dd>
+        {plan.yields.map(({ demandId, eachG }) => {
+          const role = cut.roles.find((each) => each.demandId === demandId);
+          return (
+            <Fragment key={demandId}>
+              <dt>one {role?.hasPartner || cut.pieceIds.length > 1 ? role && nameRole(role) : "blank"}</dt>
+              <dd className="figure text-right">{formatMass(eachG)}</dd>
+            </Fragment>
+          );
+        })}
         <dt>trim of this sheet</dt>
         <dd className="figure text-right">{formatMass(sheet.trimG)}</dd>
+        {plan.decorations > 0 && (
+          <>
+            <dt>decorations from the last of it</dt>
+            <dd className="figure text-right">{plan.decorations}</dd>
+          </>
+        )}
+        <dt>left in the end</dt>
+        <dd className="figure text-right">
+          {formatMass(plan.trimLeftG)} {trimEndWords[cut.dough.trimEnd]}
+        </dd>
       </dl>
     </div>
   );
 }
 
+const trimEndWords = { larder: "kept", decorations: "over", waste: "thrown out" } as const;
+
 /** The rows in the figures a ruler needs. */
-function describeRows({ pattern }: Layout): string[] {
+function describeRows(pattern: RowPattern): string[] {
   const [first, second] = pattern.rows;
   if (!first) return [];
   const along = pattern.rowsRunDown ? "down the sheet" : "along the sheet";
-  const counts = [...new Set(pattern.rows.map(({ count }) => count))].join(" and ");
+  const counts = [...new Set(pattern.rows.map(({ count, between }) => count + (between?.count ?? 0)))].join(
+    " and ",
+  );
   const texts = [
     `${formatCount(pattern.rows.length, "row")} of ${counts}, ${along}`,
     `cuts ${formatNumber(first.pitchMm)} mm apart`,
@@ -193,10 +293,16 @@ function describeRows({ pattern }: Layout): string[] {
   ];
   texts.push(`rows ${steps.join(" and ")} mm apart`);
   const shifted = pattern.rows.find(
-    ({ startMm, turned }) => startMm > first.startMm + 0.5 && turned === first.turned,
+    ({ startMm, angleDeg }) => startMm > first.startMm + 0.5 && angleDeg % 180 === first.angleDeg % 180,
   );
   if (shifted) texts.push(`shifted rows in by ${formatNumber(shifted.startMm - first.startMm)} mm`);
   if (pattern.style === "blocks") texts.push("then rows of turned pieces");
+  if (pattern.style === "halved") texts.push("each square cut corner to corner");
+  if (first.between) texts.push(`every second one upside down, ${formatNumber(first.between.afterMm)} mm on`);
+  if (pattern.style === "fitted" && first.angleDeg % 180 !== 0)
+    texts.push(`turned by ${formatNumber(first.angleDeg % 180)}°`);
+  if (pattern.rows.some(({ angleDeg }) => Math.abs(angleDeg - first.angleDeg) === 180))
+    texts.push("every second row upside down");
   return texts;
 }
 
@@ -204,21 +310,39 @@ const aimTitles: Record<CutAim, string> = {
   leastDough: "least dough",
   fewestRerolls: "no re-roll",
   leastTime: "least time",
+  portioned: "weighed, rolled",
+  sliced: "sliced",
   pinned: "my sheet",
 };
 
 function RollDials({ line }: { readonly line: PiecePlan }) {
-  const { piece } = line;
+  const { piece, cut } = line;
   const { editPiece } = usePieceEdit(piece);
+  const { book, edit } = useBench((state) => state);
+  const sharers = book.pieces.filter(({ id }) => cut.pieceIds.includes(id) && id !== piece.id);
+  // Pieces that share sheets share the answer too; a sheet of one's own leaves the others to theirs.
+  const choose = (cutAim: CutAim) =>
+    edit(
+      (cutAim === "pinned" ? [piece] : [piece, ...sharers]).map((record) => ({
+        kind: "piece" as const,
+        id: record.id,
+        record: { ...record, cutAim },
+      })),
+    );
   return (
     <>
       <header>
         <h2 className="text-xl">{piece.name}</h2>
         <p className="quiet text-sm">
-          {line.ordered} ordered · {line.cut.count} cut · {describeSurplus(line)}
+          {line.ordered} ordered · {line.setsCut} cut · {describeSurplus(line)}
           {line.frozenTaken + line.blanksTaken > 0 &&
             ` · ${line.frozenTaken + line.blanksTaken} from the larder`}
         </p>
+        {sharers.length > 0 && (
+          <p className="text-sm">
+            Shares dough and sheets with {sharers.map(({ name }) => name).join(" and ")}.
+          </p>
+        )}
       </header>
       <Dial
         limit={pieceLimits.thicknessMm}
@@ -242,15 +366,16 @@ function RollDials({ line }: { readonly line: PiecePlan }) {
       <Choice
         legend="Best for"
         value={piece.cutAim}
-        onChange={(cutAim) => editPiece({ cutAim })}
-        options={line.prices.map((price) => ({
+        onChange={choose}
+        options={cut.prices.map((price) => ({
           id: price.aim,
           title: aimTitles[price.aim],
           figure: price.aim === "leastTime" ? formatDuration(price.handMin) : formatMass(price.doughG),
           note: describePrice(price),
         }))}
       />
-      <Why steps={line.why.cut} label="why so much dough?" />
+      <PinnedShape line={line} />
+      <Why steps={cut.why} label="why so much dough?" />
       <Dial
         limit={pieceLimits.spares}
         value={piece.spares}
@@ -261,12 +386,31 @@ function RollDials({ line }: { readonly line: PiecePlan }) {
   );
 }
 
+/** The sheet the baker drew: a rectangle, or round and oval as the pin leaves a round piece of dough. */
+function PinnedShape({ line: { piece } }: { readonly line: PiecePlan }) {
+  const { editPiece } = usePieceEdit(piece);
+  const { pinnedSheet } = piece;
+  if (piece.cutAim !== "pinned" || !pinnedSheet) return null;
+  return (
+    <Choice
+      legend="My sheet is"
+      value={pinnedSheet.shape ?? "rectangle"}
+      onChange={(shape) => editPiece({ pinnedSheet: { ...pinnedSheet, shape } })}
+      options={[
+        { id: "rectangle", title: "a rectangle" },
+        { id: "oval", title: "round or oval" },
+      ]}
+    />
+  );
+}
+
 function describeSurplus(line: PiecePlan): string {
-  const surplus = line.cut.count + line.blanksTaken - line.toFill;
+  const surplus = line.setsCut + line.blanksTaken - line.toFill;
   return surplus > 0 ? `${formatCount(surplus, "blank")} over` : `${formatCount(line.piece.spares, "spare")}`;
 }
 
 function describePrice({ aim, sheets, rerolls, handMin, doughG }: CutPrice): string {
   const time = aim === "leastTime" ? formatMass(doughG) : formatDuration(handMin);
+  if (sheets === 0) return `no sheet, ${time}`;
   return `${formatCount(sheets, "sheet")}, ${rerolls === 0 ? "no re-roll" : formatCount(rerolls, "re-roll")}, ${time}`;
 }

@@ -1,7 +1,7 @@
 "use client";
 
 import type { PiecePlan } from "@/core/plan";
-import { crimps } from "@/core/sealing";
+import { crimps, type Seal } from "@/core/sealing";
 import { formatDuration, formatMass, formatNumber } from "@/core/units";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { Choice } from "../controls/Choice";
@@ -10,7 +10,7 @@ import { EmptyDay } from "../controls/EmptyDay";
 import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
-import { FoldPlanDrawing } from "../drawings/FoldPlanDrawing";
+import { PlanDrawing } from "../drawings/PlanDrawing";
 import { pieceLimits } from "@/schemas/limits";
 
 /** How each piece is closed. */
@@ -28,27 +28,35 @@ function Surface({ line }: { readonly line: PiecePlan }) {
       <ProblemList station="seal" />
       <div className="grid min-h-0 flex-1 gap-4 md:grid-cols-[minmax(0,1fr)_240px]">
         <div className="max-h-[58dvh] min-h-[220px] lg:max-h-none">
-          <FoldPlanDrawing fold={line.fold} seal={seal} name={line.piece.name} />
+          <PlanDrawing formed={line.formed} seal={seal} name={line.piece.name} />
         </div>
-        <div className="flex flex-col justify-center gap-2">
-          <p className="quiet">{seal.crimp.name}, each</p>
-          <p className="flex items-baseline gap-2">
-            <span className="figure text-6xl">{seal.marks}</span> {seal.crimp.markName}
-          </p>
-          <dl className="grid grid-cols-[1fr_auto] gap-x-3">
-            <dt>seam</dt>
-            <dd className="figure text-right">{formatNumber(seal.seamMm)} mm</dd>
-            <dt>one every</dt>
-            <dd className="figure text-right">{seal.crimp.pitchMm} mm</dd>
-            <dt>by hand, each</dt>
-            <dd className="figure text-right">{formatNumber(seal.secondsPerPiece)} s</dd>
-            <dt>for {made} pieces</dt>
-            <dd className="figure text-right">{formatDuration((seal.secondsPerPiece * made) / 60)}</dd>
-            <dt>glue for the day</dt>
-            <dd className="figure text-right">{formatMass(seal.glueG * made)}</dd>
-          </dl>
-        </div>
+        {seal ? <SealFacts seal={seal} made={made} /> : <p className="self-center text-xl">{OPEN_FORM}</p>}
       </div>
+    </div>
+  );
+}
+
+const OPEN_FORM = "Nothing to crimp: this piece is put together and stays open.";
+
+function SealFacts({ seal, made }: { readonly seal: Seal; readonly made: number }) {
+  return (
+    <div className="flex flex-col justify-center gap-2">
+      <p className="quiet">{seal.crimp.name}, each</p>
+      <p className="flex items-baseline gap-2">
+        <span className="figure text-6xl">{seal.marks}</span> {seal.crimp.markName}
+      </p>
+      <dl className="grid grid-cols-[1fr_auto] gap-x-3">
+        <dt>seam</dt>
+        <dd className="figure text-right">{formatNumber(seal.seamMm)} mm</dd>
+        <dt>one every</dt>
+        <dd className="figure text-right">{seal.crimp.pitchMm} mm</dd>
+        <dt>by hand, each</dt>
+        <dd className="figure text-right">{formatNumber(seal.secondsPerPiece)} s</dd>
+        <dt>for {made} pieces</dt>
+        <dd className="figure text-right">{formatDuration((seal.secondsPerPiece * made) / 60)}</dd>
+        <dt>glue for the day</dt>
+        <dd className="figure text-right">{formatMass(seal.glueG * made)}</dd>
+      </dl>
     </div>
   );
 }
@@ -69,7 +77,7 @@ function SealDials({ line }: { readonly line: PiecePlan }) {
         limit={pieceLimits.marginMm}
         value={piece.marginMm}
         sliderMax={30}
-        hint={`${line.seal.crimp.name} needs ${line.seal.crimp.needsMarginMm} mm`}
+        hint={line.seal ? `${line.seal.crimp.name} needs ${line.seal.crimp.needsMarginMm} mm` : ""}
         onChange={(marginMm) => editPiece({ marginMm })}
       />
       <Dial

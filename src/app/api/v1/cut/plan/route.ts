@@ -11,5 +11,5 @@ export async function POST(request: Request): Promise<Response> {
   const answers = planCuts({ ...document.value, handTimes: craftHandTimes });
   return answers.ok
     ? Response.json(answers.value)
-    : refuse([{ path: "sheetLimit", message: answers.failure.message }]);
+    : refuse([{ path: `demands.${answers.failure.demandId}`, message: answers.failure.message }]);
 }

@@ -11,5 +11,5 @@ export async function POST(request: Request): Promise<Response> {
   if (!document.ok) return refuse(document.failure);
   const layout = layOut(document.value);
   if (!layout.ok) return refuse([{ path: "sheet", message: layout.failure }]);
-  return writeTemplate({ ...document.value, placements: layout.value.placements }, document.value);
+  return writeTemplate({ ...document.value, parts: layout.value.parts }, document.value);
 }

@@ -1,0 +1,43 @@
+import type { PlanSketch } from "./estimatePlan";
+
+/**
+ * Plans nearer than this to the best in the wanted figure count as equally good, and the other figure decides.
+ * Three grams in a hundred, or a minute in half an hour, are within a baker's own spread; chasing them would
+ * cut a dozen small sheets where three do.
+ */
+export const AIM_SLACK_SHARE = 0.03;
+
+type Figure = (sketch: PlanSketch) => number;
+/** What decides, then what decides among the good. `least` is met exactly. */
+export interface Aim {
+  readonly least: Figure | null;
+  readonly wanted: Figure;
+  readonly other: Figure;
+}
+
+const dough: Figure = ({ doughMm2 }) => doughMm2;
+const time: Figure = ({ handMin }) => handMin;
+export const leastDough: Aim = { least: null, wanted: dough, other: time };
+export const fewestRerolls: Aim = { least: (sketch) => sketch.rerolls, wanted: dough, other: time };
+export const leastTime: Aim = { least: null, wanted: time, other: dough };
+
+/** Of the plans within the slack of the lowest `wanted` figure, the one with the lowest `other`. */
+export function choose(sketches: readonly PlanSketch[], { least, wanted, other }: Aim): PlanSketch {
+  const lowest = least && Math.min(...sketches.map(least));
+  const among = least ? sketches.filter((sketch) => least(sketch) === lowest) : sketches;
+  const most = Math.min(...among.map(wanted)) * (1 + AIM_SLACK_SHARE);
+  const [first, ...rest] = among.filter((sketch) => wanted(sketch) <= most);
+  if (!first) throw new RangeError("choose: a menu that is not empty gave no plan");
+  return rest.reduce((best, sketch) => (other(sketch) < other(best) ? sketch : best), first);
+}
+
+/** The lowest whole number in [low, high] for which `holds`, which must be true at `high`; by bisection. */
+export function findFewest(low: number, high: number, holds: (n: number) => boolean): number {
+  let [few, enough] = [low, high];
+  while (few < enough) {
+    const middle = (few + enough) >> 1;
+    if (holds(middle)) enough = middle;
+    else few = middle + 1;
+  }
+  return enough;
+}

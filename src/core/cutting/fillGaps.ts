@@ -1,0 +1,91 @@
+import {
+  boundsOfPolygon,
+  drawIn,
+  gapMm,
+  placePolygon,
+  reachOfPolygon,
+  toContour,
+  toHalfPlanes,
+  type Outline,
+  type Polygon,
+  type SheetShape,
+} from "../shape";
+import type { Placement } from "./rowPattern";
+import { FIT_TOLERANCE_MM } from "./tolerance";
+
+export interface GapRequest {
+  /** What lies on the sheet already, placed. */
+  readonly placed: readonly Polygon[];
+  readonly sheet: SheetShape;
+  readonly marginMm: number;
+  /** What is to go between. */
+  readonly outline: Outline;
+  /** Least dough from cut to cut. */
+  readonly webMm: number;
+  /** Turns in which it may lie, degrees. */
+  readonly anglesDeg: readonly number[];
+  readonly most: number;
+}
+
+/** Places are tried on a grid of this part of the outline's smaller side, but not finer than a knife sees. */
+const GRID_SHARE = 0.1;
+const FINEST_MM = 1;
+
+/**
+ * Small cuts in the gaps of large ones and along the edges, as many as a walk over the sheet from the top left finds
+ * room for; each against the next as the grid allows.
+ * @returns Places in the order they were found. O(grid places · cuts near each).
+ */
+export function fillGaps({
+  placed,
+  sheet,
+  marginMm,
+  outline,
+  webMm,
+  anglesDeg,
+  most,
+}: GapRequest): Placement[] {
+  const planes = toHalfPlanes(sheet);
+  const turns = anglesDeg.map((angleDeg) => {
+    const contour = placePolygon(toContour(outline), 0, 0, angleDeg);
+    return {
+      angleDeg,
+      contour,
+      room: drawIn(planes, marginMm, reachOfPolygon(contour)),
+      bounds: boundsOfPolygon(contour),
+    };
+  });
+  const taken: Body[] = placed.map(toBody);
+  const smallest = Math.min(
+    ...turns.flatMap(({ bounds }) => [bounds.rightMm - bounds.leftMm, bounds.bottomMm - bounds.topMm]),
+  );
+  const stepMm = Math.max(smallest * GRID_SHARE, FINEST_MM);
+  const found: Placement[] = [];
+  for (let yMm = marginMm; yMm <= sheet.heightMm - marginMm; yMm += stepMm) {
+    for (let xMm = marginMm; xMm <= sheet.widthMm - marginMm; xMm += stepMm) {
+      if (found.length >= most) return found;
+      for (const { angleDeg, contour, room, bounds } of turns) {
+        if (room.some(({ nx, ny, reachMm }) => nx * xMm + ny * yMm > reachMm + FIT_TOLERANCE_MM)) continue;
+        const near = taken.filter(
+          (body) =>
+            body.leftMm - webMm < xMm + bounds.rightMm &&
+            body.rightMm + webMm > xMm + bounds.leftMm &&
+            body.topMm - webMm < yMm + bounds.bottomMm &&
+            body.bottomMm + webMm > yMm + bounds.topMm,
+        );
+        const here = contour.map(([x, y]) => [x + xMm, y + yMm] as const);
+        if (near.some(({ polygon }) => gapMm(polygon, here, webMm) < webMm - FIT_TOLERANCE_MM)) continue;
+        found.push({ xMm, yMm, angleDeg });
+        taken.push(toBody(here));
+        break;
+      }
+    }
+  }
+  return found;
+}
+
+interface Body extends ReturnType<typeof boundsOfPolygon> {
+  readonly polygon: Polygon;
+}
+
+const toBody = (polygon: Polygon): Body => ({ polygon, ...boundsOfPolygon(polygon) });

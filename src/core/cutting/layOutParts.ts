@@ -1,0 +1,170 @@
+import { fail, ok, type Result } from "../result";
+import {
+  computeAreaMm2,
+  computeBox,
+  computeSheetAreaMm2,
+  outerOutline,
+  placePolygon,
+  toContour,
+  type Outline,
+  type SheetShape,
+} from "../shape";
+import { fillGaps } from "./fillGaps";
+import { craftHandTimes, estimateHandMin } from "./handTimes";
+import { boundCount, layOutRows, placeCuts } from "./layout";
+import { layOutTogether } from "./layOutTogether";
+import type { Placement, RowPattern } from "./rowPattern";
+import { searchTightDiscs, type TightProgress } from "./tightDiscs";
+import { searchTightOutlines } from "./tightOutlines";
+import { layOutWheelCuts } from "./wheelCuts";
+
+export const layoutModes = ["rows", "tight", "wheel", "nested"] as const;
+/**
+ * Rows a hand can follow; as tight as a search gets; edge to edge with a wheel; or nested, small outlines in the gaps
+ * of the first.
+ */
+export type LayoutMode = (typeof layoutModes)[number];
+
+/** One sheet and what is to be cut from it. */
+export interface PartsRequest {
+  readonly mode: LayoutMode;
+  readonly sheet: SheetShape;
+  /** With more than one in rows, in the numbers of their ratios. */
+  readonly outlines: readonly { readonly outline: Outline; readonly ratio: number }[];
+  readonly webMm: number;
+  readonly marginMm: number;
+  readonly mayTurn: boolean;
+  /** Of a tight search. */
+  readonly seed: number;
+}
+
+/** Cuts on a sheet, by outline. */
+export interface LaidParts {
+  readonly sheet: SheetShape;
+  readonly parts: readonly {
+    readonly outline: Outline;
+    readonly count: number;
+    readonly placements: readonly Placement[];
+    /** Rows, where a hand follows rows. */
+    readonly pattern: RowPattern | null;
+  }[];
+  readonly count: number;
+  /** Whole sets by ratio; null where no ratio was asked for. */
+  readonly sets: number | null;
+  /** No arrangement of the first outline alone can hold more; null for several outlines. */
+  readonly upperBound: number | null;
+  /** Share of the sheet that becomes blanks, 0–1. */
+  readonly usedShare: number;
+  /** Rolling this sheet and cutting it, by craft's first guess of a hand. */
+  readonly handMin: number;
+}
+
+/** Small cuts that a sheet's gaps are filled with, at most. */
+const MOST_IN_GAPS = 2000;
+
+/**
+ * Lays out a sheet in any mode but tight, which is a search.
+ * @returns The cuts, or a sentence on why not one fits. @throws {RangeError} On sizes no form lets through.
+ */
+export function layOutParts(request: PartsRequest): Result<LaidParts, string> {
+  const { mode, sheet, outlines, webMm, marginMm, mayTurn } = request;
+  const [first] = outlines;
+  if (!first) throw new RangeError("layOutParts: no outline");
+  if (mode === "rows" && outlines.length > 1) {
+    const shared = layOutTogether(
+      outlines.map((each) => ({ ...each, webMm })),
+      sheet,
+      marginMm,
+      mayTurn,
+    );
+    if (!shared.ok) return fail(shared.failure.message);
+    const parts = shared.value.parts.map(({ pattern, band }, i) => {
+      const outline = outlines[i]?.outline ?? first.outline;
+      const placements = placeCuts(outerOutline(outline), pattern, webMm, marginMm).map((placement) => ({
+        ...placement,
+        xMm: placement.xMm + band.xMm,
+        yMm: placement.yMm + band.yMm,
+      }));
+      return { outline, placements, pattern };
+    });
+    return ok(finish(request, parts, shared.value.sets));
+  }
+  const rows = layOutRows({ outline: first.outline, sheet, webMm, marginMm, mayTurn });
+  if (!rows.ok) return fail(rows.failure.message);
+  const inRows = { outline: first.outline, placements: rows.value.placements, pattern: rows.value.pattern };
+  if (mode === "wheel") {
+    const { outline } = first;
+    if (outline.kind !== "rectangle" && outline.kind !== "square") return ok(finish(request, [inRows], null));
+    const wheel = layOutWheelCuts({ piece: computeBox(outline), sheet, webMm, marginMm, mayTurn });
+    return ok(finish(request, [{ outline, placements: wheel.placements, pattern: null }], null));
+  }
+  if (mode !== "nested") return ok(finish(request, [inRows], null));
+  let parts: OpenPart[] = [inRows];
+  for (const { outline } of outlines.slice(1)) {
+    const placed = parts.flatMap((part) => placePart(part));
+    const found = fillGaps({
+      placed,
+      sheet,
+      marginMm,
+      outline: outerOutline(outline),
+      webMm,
+      anglesDeg: mayTurn ? [0, 90, 45, 135] : [0],
+      most: MOST_IN_GAPS,
+    });
+    parts = [...parts, { outline, placements: found, pattern: null }];
+  }
+  return ok(finish(request, parts, null));
+}
+
+/** A tight search for the first outline: discs by their own search, others by theirs. */
+export function searchTight(request: PartsRequest): Generator<TightProgress, TightProgress> {
+  const [first] = request.outlines;
+  if (!first) throw new RangeError("searchTight: no outline");
+  const outline = outerOutline(first.outline);
+  return outline.kind === "disc" && request.sheet.shape !== "oval"
+    ? searchTightDiscs({ ...request, diameterMm: outline.diameterMm })
+    : searchTightOutlines({ ...request, outline });
+}
+
+/** What a tight search has found, as a laid sheet. */
+export function toLaidParts(request: PartsRequest, placements: readonly Placement[]): LaidParts {
+  const [first] = request.outlines;
+  if (!first) throw new RangeError("toLaidParts: no outline");
+  return finish(request, [{ outline: first.outline, placements, pattern: null }], null);
+}
+
+interface OpenPart {
+  readonly outline: Outline;
+  readonly placements: readonly Placement[];
+  readonly pattern: RowPattern | null;
+}
+
+const placePart = ({ outline, placements }: OpenPart) => {
+  const contour = toContour(outline);
+  return placements.map(({ xMm, yMm, angleDeg }) => placePolygon(contour, xMm, yMm, angleDeg));
+};
+
+function finish(
+  { sheet, webMm, marginMm }: PartsRequest,
+  open: readonly OpenPart[],
+  sets: number | null,
+): LaidParts {
+  const parts = open.map((part) => ({ ...part, count: part.placements.length }));
+  const count = parts.reduce((sum, part) => sum + part.count, 0);
+  const areaMm2 = computeSheetAreaMm2(sheet);
+  const usedMm2 = parts.reduce(
+    (sum, part) => sum + part.count * computeAreaMm2(outerOutline(part.outline)),
+    0,
+  );
+  const [only, ...more] = parts;
+  return {
+    sheet,
+    parts,
+    count,
+    sets,
+    upperBound:
+      only && more.length === 0 ? boundCount(outerOutline(only.outline), sheet, webMm, marginMm) : null,
+    usedShare: usedMm2 / areaMm2,
+    handMin: estimateHandMin(craftHandTimes, 1, areaMm2, count),
+  };
+}

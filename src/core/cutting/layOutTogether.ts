@@ -1,0 +1,181 @@
+import { requirePositive } from "../require";
+import { fail, ok, type Result } from "../result";
+import {
+  computeAreaMm2,
+  computeBox,
+  outerOutline,
+  type BoxMm,
+  type Outline,
+  type SheetShape,
+} from "../shape";
+import { alternateDiscs } from "./alternateDiscs";
+import type { Band } from "./estimatePlan";
+import { layOutRows } from "./layout";
+import { turnBox, turnPattern, type RowPattern } from "./rowPattern";
+
+/** One of several outlines for the same sheet. */
+export interface SharedOutline {
+  readonly outline: Outline;
+  readonly webMm: number;
+  /** How many of it go with how many of the others, above 0. */
+  readonly ratio: number;
+}
+
+/** One outline's share of a sheet. */
+export interface SharedPart {
+  readonly count: number;
+  /** Inside the ragged edge. */
+  readonly band: Band;
+  /** Inside the band. */
+  readonly pattern: RowPattern;
+}
+
+/** Several outlines on one sheet, in the order they were given. */
+export interface SharedSheet {
+  readonly parts: readonly SharedPart[];
+  /** Whole sets by ratio. */
+  readonly sets: number;
+}
+
+export interface SharedFault {
+  readonly kind: "nothingFits";
+  readonly message: string;
+}
+
+/** Halvings in looking for the lowest band: to a tenth of a millimetre on a bench of 800. */
+const HALVINGS = 13;
+
+/**
+ * The most whole sets of several outlines on one sheet: each in a band of its own as high as it needs, bands along the
+ * width or down the height; two discs also by turns, the small in the hollows of the large.
+ * @returns The parts, or why not one set fits. @throws {RangeError} If a ratio is not above 0.
+ */
+export function layOutTogether(
+  outlines: readonly SharedOutline[],
+  sheet: SheetShape,
+  marginMm: number,
+  mayTurn: boolean,
+): Result<SharedSheet, SharedFault> {
+  for (const { ratio } of outlines) requirePositive("ratio", ratio);
+  if (sheet.shape === "oval") {
+    return fail({
+      kind: "nothingFits",
+      message:
+        "Two outlines share a sheet only if it is a rectangle. Roll a rectangle, or one sheet for each.",
+    });
+  }
+  const usable = { widthMm: sheet.widthMm - 2 * marginMm, heightMm: sheet.heightMm - 2 * marginMm };
+  const least = Math.min(...outlines.map(({ ratio }) => ratio));
+  const needs = (sets: number) => outlines.map(({ ratio }) => Math.ceil((sets * ratio) / least - 1e-9));
+  const candidates = [
+    findBands(outlines, usable, mayTurn, needs, false),
+    findBands(outlines, usable, mayTurn, needs, true),
+    ...alternate(outlines, usable, needs),
+  ].flatMap((each) => each ?? []);
+  const best = candidates.sort((a, b) => b.sets - a.sets)[0];
+  if (best) return ok(best);
+  const parts = outlines.map(({ outline }) => {
+    const { widthMm, heightMm } = computeBox(outline);
+    return `${Math.ceil(widthMm)} × ${Math.ceil(heightMm)}`;
+  });
+  const message =
+    `Not one set fits: ${parts.join(" and ")} mm do not go together on ${Math.floor(usable.widthMm)} × ` +
+    `${Math.floor(usable.heightMm)} mm, ragged edge off. Roll a larger sheet.`;
+  return fail({ kind: "nothingFits", message });
+}
+
+type Needs = (sets: number) => readonly number[];
+
+function findBands(
+  outlines: readonly SharedOutline[],
+  usable: BoxMm,
+  mayTurn: boolean,
+  needs: Needs,
+  standing: boolean,
+): SharedSheet | null {
+  const [alongMm, acrossMm] = standing
+    ? [usable.heightMm, usable.widthMm]
+    : [usable.widthMm, usable.heightMm];
+  if (alongMm <= 0 || acrossMm <= 0) return null;
+  const gapMm = Math.max(...outlines.map(({ webMm }) => webMm));
+  const toBox = (highMm: number) =>
+    standing ? { widthMm: highMm, heightMm: alongMm } : { widthMm: alongMm, heightMm: highMm };
+  const layOut = ({ outline, webMm }: SharedOutline, highMm: number) => {
+    const layout = layOutRows({
+      outline: outerOutline(outline),
+      sheet: toBox(highMm),
+      webMm,
+      marginMm: 0,
+      mayTurn,
+    });
+    return layout.ok ? layout.value.pattern : null;
+  };
+  const known = new Map<string, number>();
+  /** The lowest band that holds so many, or more than the sheet is high. */
+  const findHighMm = (index: number, count: number): number => {
+    const key = `${index} ${count}`;
+    const seen = known.get(key);
+    if (seen !== undefined) return seen;
+    const part = outlines[index];
+    let [low, high] = [0, acrossMm];
+    const holds = (mm: number) => part !== undefined && (layOut(part, mm)?.count ?? 0) >= count;
+    if (!holds(high)) high = Infinity;
+    else
+      for (let i = 0; i < HALVINGS; i++) {
+        const middle = (low + high) / 2;
+        if (holds(middle)) high = middle;
+        else low = middle;
+      }
+    known.set(key, high);
+    return high;
+  };
+  const findHighs = (sets: number) => needs(sets).map((count, i) => findHighMm(i, count));
+  const fits = (sets: number) =>
+    findHighs(sets).reduce((sum, mm) => sum + mm, 0) + gapMm * (outlines.length - 1) <= acrossMm;
+  const blanksMm2 = needs(1).reduce(
+    (sum, count, i) =>
+      sum + count * computeAreaMm2(outerOutline(outlines[i]?.outline ?? { kind: "disc", diameterMm: 1 })),
+    0,
+  );
+  let [sets, most] = [0, Math.floor((alongMm * acrossMm) / blanksMm2)];
+  while (sets < most) {
+    const middle = (sets + most + 1) >> 1;
+    if (fits(middle)) sets = middle;
+    else most = middle - 1;
+  }
+  if (sets === 0) return null;
+  let atMm = 0;
+  const parts = findHighs(sets).map((highMm, i): SharedPart => {
+    const pattern = layOut(outlines[i] as SharedOutline, highMm);
+    if (!pattern) throw new RangeError("findBands: a band that held its cuts holds none");
+    const band = { ...toBox(highMm), xMm: standing ? atMm : 0, yMm: standing ? 0 : atMm };
+    atMm += highMm + gapMm;
+    return { count: pattern.count, band, pattern };
+  });
+  return { parts, sets };
+}
+
+function alternate(outlines: readonly SharedOutline[], usable: BoxMm, needs: Needs): SharedSheet[] {
+  const [one, two] = outlines;
+  if (!one || !two || outlines.length > 2) return [];
+  const [a, b] = [outerOutline(one.outline), outerOutline(two.outline)];
+  if (a.kind !== "disc" || b.kind !== "disc") return [];
+  const webMm = Math.max(one.webMm, two.webMm);
+  const [large, small] = a.diameterMm >= b.diameterMm ? [a, b] : [b, a];
+  return [false, true].flatMap((turned) => {
+    const box = turned ? turnBox(usable) : usable;
+    const rows = alternateDiscs(large.diameterMm, small.diameterMm, box, webMm);
+    if (!rows) return [];
+    const toPart = (pattern: RowPattern): SharedPart => ({
+      count: pattern.count,
+      band: { ...usable, xMm: 0, yMm: 0 },
+      pattern: turned ? turnPattern(pattern) : pattern,
+    });
+    const parts = large === a ? [rows.large, rows.small] : [rows.small, rows.large];
+    const [first, second] = needs(1);
+    const sets = Math.floor(
+      Math.min((parts[0]?.count ?? 0) / (first ?? 1), (parts[1]?.count ?? 0) / (second ?? 1)),
+    );
+    return sets > 0 ? [{ parts: parts.map(toPart), sets }] : [];
+  });
+}

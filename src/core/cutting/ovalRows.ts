@@ -1,0 +1,147 @@
+import {
+  drawIn,
+  placePolygon,
+  reachOfPolygon,
+  toContour,
+  toHalfPlanes,
+  type HalfPlane,
+  type Outline,
+  type SheetShape,
+} from "../shape";
+import { listFamilies } from "./outlineRows";
+import type { Row, RowPattern } from "./rowPattern";
+import { FIT_TOLERANCE_MM } from "./tolerance";
+
+/** Rows without end, to be laid over a round or oval sheet. */
+interface Lattice {
+  readonly pitchMm: number;
+  readonly shiftMm: number;
+  readonly stepsMm: readonly [number, number];
+  readonly anglesDeg: readonly [number, number];
+  /** Rows do not reach into each other: each may begin where it likes. */
+  readonly isFree: boolean;
+}
+
+/** Places at which a lattice is tried, parts of its steps each way. */
+const OFFSETS = 12;
+/** Lattices of an outline of its own worth trying. */
+const MOST_LATTICES = 12;
+
+/**
+ * The most cuts in rows on a round or oval sheet, over places of the rows in both directions.
+ * @param marginMm - Ragged edge lost all round.
+ * @returns Rows measured inside the margin; count 0 if not one fits.
+ */
+export function findBestOvalRows(
+  outline: Outline,
+  sheet: SheetShape,
+  webMm: number,
+  marginMm: number,
+  mayTurn: boolean,
+): RowPattern {
+  const planes = toHalfPlanes(sheet);
+  const rooms = new Map<number, readonly HalfPlane[]>();
+  const roomOf = (angleDeg: number) => {
+    const room = rooms.get(angleDeg) ?? findRoom(planes, outline, angleDeg, marginMm);
+    rooms.set(angleDeg, room);
+    return room;
+  };
+  let best: RowPattern = { style: "fitted", rowsRunDown: false, rows: [], count: 0 };
+  for (const lattice of listLattices(outline, webMm, mayTurn)) {
+    const beatMm = lattice.stepsMm[0] + lattice.stepsMm[1];
+    const steps = lattice.isFree ? 1 : OFFSETS;
+    for (let i = 0; i < OFFSETS; i++) {
+      for (let j = 0; j < steps; j++) {
+        const rows = layRows(lattice, sheet, roomOf, (i * beatMm) / OFFSETS, (j * lattice.pitchMm) / OFFSETS);
+        const count = rows.reduce((sum, row) => sum + row.count, 0);
+        if (count > best.count) best = { style: "fitted", rowsRunDown: false, rows, count };
+      }
+    }
+  }
+  const inside = ({ startMm, acrossMm, ...row }: Row) => ({
+    ...row,
+    startMm: startMm - marginMm,
+    acrossMm: acrossMm - marginMm,
+  });
+  return { ...best, rows: best.rows.map(inside) };
+}
+
+function listLattices(outline: Outline, webMm: number, mayTurn: boolean): Lattice[] {
+  if (outline.kind === "disc") {
+    const spacingMm = outline.diameterMm + webMm;
+    const stepMm = (spacingMm * Math.sqrt(3)) / 2;
+    const shared = { pitchMm: spacingMm, anglesDeg: [0, 0] as const };
+    return [
+      { ...shared, shiftMm: spacingMm / 2, stepsMm: [stepMm, stepMm], isFree: false },
+      { ...shared, shiftMm: 0, stepsMm: [spacingMm, spacingMm], isFree: true },
+    ];
+  }
+  return listFamilies(outline, webMm, mayTurn)
+    .filter(({ row }) => !row.between)
+    .sort((a, b) => a.pitchMm * sum(a.stepsMm) - b.pitchMm * sum(b.stepsMm))
+    .slice(0, MOST_LATTICES)
+    .flatMap(({ row, next, pitchMm, shiftMm, stepsMm }): Lattice[] => {
+      const { topMm, bottomMm, angleDeg } = row.first;
+      const apartMm = bottomMm - topMm + webMm;
+      return [
+        { pitchMm, shiftMm, stepsMm, anglesDeg: [angleDeg, next.first.angleDeg], isFree: false },
+        { pitchMm, shiftMm: 0, stepsMm: [apartMm, apartMm], anglesDeg: [angleDeg, angleDeg], isFree: true },
+      ];
+    });
+}
+
+const sum = ([a, b]: readonly [number, number]) => a + b;
+
+/** Where the middle of a cut may lie so that all of it is on the sheet. */
+function findRoom(
+  planes: readonly HalfPlane[],
+  outline: Outline,
+  angleDeg: number,
+  marginMm: number,
+): HalfPlane[] {
+  if (outline.kind === "disc") return drawIn(planes, marginMm, () => outline.diameterMm / 2);
+  return drawIn(planes, marginMm, reachOfPolygon(placePolygon(toContour(outline), 0, 0, angleDeg)));
+}
+
+/** The stretch of a line across the sheet on which a middle may lie; empty if `from` > `to`. */
+function findSpan(room: readonly HalfPlane[], yMm: number): { from: number; to: number } {
+  let [from, to] = [-Infinity, Infinity];
+  for (const { nx, ny, reachMm } of room) {
+    const rest = reachMm - ny * yMm;
+    if (Math.abs(nx) < 1e-12) {
+      if (rest < -FIT_TOLERANCE_MM) return { from: Infinity, to: -Infinity };
+    } else if (nx > 0) to = Math.min(to, rest / nx);
+    else from = Math.max(from, rest / nx);
+  }
+  return { from, to };
+}
+
+function layRows(
+  { pitchMm, shiftMm, stepsMm, anglesDeg, isFree }: Lattice,
+  sheet: SheetShape,
+  roomOf: (angleDeg: number) => readonly HalfPlane[],
+  downMm: number,
+  alongMm: number,
+): Row[] {
+  const rows: Row[] = [];
+  const beatMm = sum(stepsMm);
+  const middle = { x: sheet.widthMm / 2, y: sheet.heightMm / 2 };
+  const beatsUp = Math.ceil(middle.y / beatMm) + 1;
+  for (let beat = -beatsUp; beat <= beatsUp; beat++) {
+    for (const next of [0, 1] as const) {
+      const acrossMm = middle.y + downMm + beat * beatMm + (next === 1 ? stepsMm[0] : 0);
+      const { from, to } = findSpan(roomOf(anglesDeg[next]), acrossMm);
+      if (to < from - FIT_TOLERANCE_MM) continue;
+      const fits = Math.floor((to - from + FIT_TOLERANCE_MM) / pitchMm) + 1;
+      const phaseMm = middle.x + alongMm + (next === 1 ? shiftMm : 0);
+      const startMm = isFree
+        ? (from + to - (fits - 1) * pitchMm) / 2
+        : phaseMm + Math.ceil((from - phaseMm - FIT_TOLERANCE_MM) / pitchMm) * pitchMm;
+      const count = isFree ? fits : Math.floor((to - startMm + FIT_TOLERANCE_MM) / pitchMm) + 1;
+      if (count > 0) {
+        rows.push({ startMm, acrossMm, pitchMm, count, angleDeg: anglesDeg[next], between: null });
+      }
+    }
+  }
+  return rows;
+}

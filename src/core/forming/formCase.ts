@@ -1,0 +1,91 @@
+import { fail, ok, type Result } from "../result";
+import { describeOutline, toContour, type Point } from "../shape";
+import type { FormedPiece, FormFault, FormRequest } from "./form";
+
+/**
+ * How many times its rolled thickness a laminated wall stands after baking, free to rise. Craft's first guess for six
+ * folds; the baker's own cases replace it.
+ */
+const LIFT = 5;
+/** The docked floor of the well does not rise: this part of its thickness goes to baking out. */
+const FLOOR_SHARE = 1;
+/** A wall narrower than this falls over as it rises, mm. */
+const NARROWEST_WALL_MM = 8;
+
+/**
+ * A base disc, a ring of the same size on it, and the ring's centre baked beside it as a lid. Filled after baking, to
+ * a share of the well's depth.
+ */
+export function formCase(
+  request: FormRequest & { readonly form: { readonly kind: "case"; readonly holeMm: number } },
+): Result<FormedPiece, FormFault> {
+  const { form, cut, thicknessMm, springBackShare, plumpness, marginMm } = request;
+  if (cut.kind !== "disc") {
+    return fail({ kind: "wrongOutline", message: `A case is cut round, not ${describeOutline(cut)}.` });
+  }
+  const wallMm = (cut.diameterMm - form.holeMm) / 2;
+  if (wallMm < NARROWEST_WALL_MM) {
+    const message =
+      `A ${form.holeMm} mm centre leaves a wall of ${wallMm.toFixed(1)} mm in a ${cut.diameterMm} mm round; below ` +
+      `${NARROWEST_WALL_MM} mm it falls over. Take a centre of at most ${cut.diameterMm - 2 * NARROWEST_WALL_MM} mm.`;
+    return fail({ kind: "holeTooWide", message });
+  }
+  const stays = 1 - springBackShare;
+  const settledThicknessMm = thicknessMm / stays ** 2;
+  const [acrossMm, wellMm] = [cut.diameterMm * stays, form.holeMm * stays];
+  const floorMm = settledThicknessMm * FLOOR_SHARE;
+  const depthMm = settledThicknessMm * LIFT;
+  const mostMl = (Math.PI * wellMm ** 2 * depthMm) / 4 / 1000;
+  const [half, well, high] = [acrossMm / 2, wellMm / 2, floorMm + depthMm];
+  const box = (x1: number, x2: number, y1: number, y2: number): Point[] => [
+    [x1, y1],
+    [x2, y1],
+    [x2, y2],
+    [x1, y2],
+  ];
+  return ok({
+    kind: "case",
+    blanks: [
+      {
+        role: "ring",
+        cut: { kind: "ring", diameterMm: cut.diameterMm, holeMm: form.holeMm },
+        isVisible: true,
+        keepsCentre: true,
+      },
+      { role: "base", cut, isVisible: false, keepsCentre: false },
+    ],
+    settledThicknessMm,
+    capacityMl: mostMl * plumpness,
+    mostMl,
+    seamMm: 0,
+    marginMm,
+    footprint: { widthMm: acrossMm, heightMm: acrossMm },
+    fillsBaked: true,
+    section: {
+      dough: [
+        box(-half, half, high - floorMm, high),
+        box(-half, -well, 0, high - floorMm),
+        box(well, half, 0, high - floorMm),
+      ],
+      filling: [box(-well, well, high - floorMm - depthMm * plumpness, high - floorMm)],
+      widthMm: acrossMm,
+      heightMm: high,
+    },
+    fromAbove: {
+      edge: toContour({ kind: "disc", diameterMm: acrossMm }),
+      inner: [toContour({ kind: "disc", diameterMm: wellMm })],
+      seam: "none",
+    },
+    steps: [
+      {
+        text: `the wall rises from ${settledThicknessMm.toFixed(1)} mm to about`,
+        figure: `${depthMm.toFixed(0)} mm`,
+      },
+      { text: `the well is ${wellMm.toFixed(0)} mm across and holds`, figure: `${mostMl.toFixed(1)} ml` },
+      {
+        text: `filled to ${Math.round(plumpness * 100)} % of its depth`,
+        figure: `${(mostMl * plumpness).toFixed(1)} ml`,
+      },
+    ],
+  });
+}

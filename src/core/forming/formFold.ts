@@ -1,0 +1,85 @@
+import { ok, type Result } from "../result";
+import { describeOutline, type Point } from "../shape";
+import { computeFold } from "./computeFold";
+import type { FilledSection } from "./filledSection";
+import type { FoldForm } from "./foldGeometry";
+import type { FormedPiece, FormFault, FormRequest } from "./form";
+
+/** Points along an arc of the section, for drawing. */
+const ARC_POINTS = 64;
+
+/** A blank folded over its filling. */
+export function formFold(kind: FoldForm, request: FormRequest): Result<FormedPiece, FormFault> {
+  const { cut, marginMm } = request;
+  const folded = computeFold({ ...request, form: kind });
+  if (!folded.ok) return folded;
+  const fold = folded.value;
+  return ok({
+    kind,
+    blanks: [{ role: "blank", cut, isVisible: true, keepsCentre: false }],
+    settledThicknessMm: fold.settledThicknessMm,
+    capacityMl: fold.capacityMl,
+    mostMl: fold.mostMl,
+    seamMm: fold.seamMm,
+    marginMm,
+    footprint: fold.footprint,
+    fillsBaked: false,
+    section: drawSection(fold.section, fold.settledThicknessMm, marginMm),
+    fromAbove: { edge: fold.edgePoints, inner: [], seam: "along" },
+    steps: [
+      { text: `the ${describeOutline(cut)} cut relaxes to`, figure: describeOutline(fold.settledBlank) },
+      {
+        text: `inside a ${marginMm} mm margin the dough spans, fold to seam`,
+        figure: `${(fold.depthMm - marginMm).toFixed(0)} mm`,
+      },
+      { text: "dough settles to", figure: `${fold.settledThicknessMm.toFixed(1)} mm` },
+      { text: "blown up round it would hold", figure: `${fold.mostMl.toFixed(1)} ml` },
+    ],
+  });
+}
+
+/** A flat foot and an arc over it, in an even skin of dough, with the clean margin lying on the tray. */
+function drawSection(
+  { footMm, heightMm, arcRadiusMm, arcHalfAngle }: FilledSection,
+  t: number,
+  marginMm: number,
+) {
+  const down = heightMm + t;
+  const centreY = down + arcRadiusMm * Math.cos(arcHalfAngle);
+  const arc = (radiusMm: number, halfAngle: number): Point[] =>
+    Array.from({ length: ARC_POINTS + 1 }, (_, i) => {
+      const at = -halfAngle + (2 * halfAngle * i) / ARC_POINTS;
+      return [footMm / 2 + radiusMm * Math.sin(at), centreY - radiusMm * Math.cos(at)] as const;
+    });
+  if (!Number.isFinite(arcRadiusMm)) {
+    const [x1, x2] = [0, footMm + marginMm];
+    return {
+      dough: [
+        [
+          [x1, 0],
+          [x2, 0],
+          [x2, 2 * t],
+          [x1, 2 * t],
+        ] as Point[],
+      ],
+      filling: [],
+      widthMm: x2,
+      heightMm: 2 * t,
+    };
+  }
+  const outerRadiusMm = arcRadiusMm + t;
+  // Where the outer skin meets the tray.
+  const outerAngle = Math.acos(Math.max(Math.min((centreY - down - t) / outerRadiusMm, 1), -1));
+  const outer = arc(outerRadiusMm, outerAngle);
+  const inner = arc(arcRadiusMm, arcHalfAngle);
+  const from = Math.min(footMm, outer.at(-1)?.[0] ?? footMm);
+  const margin: Point[] = [
+    [from, down - t],
+    [footMm + marginMm, down - t],
+    [footMm + marginMm, down + t],
+    [from, down + t],
+  ];
+  const right = Math.max(footMm + marginMm, ...outer.map(([x]) => x));
+  const left = Math.min(...outer.map(([x]) => x));
+  return { dough: [outer, margin], filling: [inner], widthMm: right - left, heightMm: heightMm + 2 * t };
+}

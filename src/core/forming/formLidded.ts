@@ -1,0 +1,186 @@
+import { fail, ok, type Result } from "../result";
+import {
+  computeBox,
+  computePerimeterMm,
+  describeOutline,
+  scaleOutline,
+  toContour,
+  type Outline,
+  type Point,
+} from "../shape";
+import type { FormedPiece, FormFault, FormRequest } from "./form";
+
+/** A top is cut to this, up: what a cutter or a hand can hold to, mm. */
+const TOP_STEP_MM = 0.5;
+/** Halvings in solving for the arc: far below a hundredth of a degree. */
+const HALVINGS = 48;
+/** Points along half an arc, for its length and for drawing. */
+const ARC_POINTS = 48;
+
+/**
+ * Base and top with a heap between. Across the short way the heap is a circular arc over the base less its margin,
+ * flat at plumpness 0 and half a circle at 1; along an oval it is the same heap drawn out. Dough does not stretch, so
+ * the top must reach along that arc, margins included: that is its oversize. Volume of the cap, πh(3r² + h²)/6, drawn
+ * out with the oval.
+ */
+export function formLidded(
+  request: FormRequest & {
+    readonly form: { readonly kind: "lidded"; readonly topOversizeMm: number | null };
+  },
+): Result<FormedPiece, FormFault> {
+  const { form, cut, thicknessMm, springBackShare, marginMm, plumpness } = request;
+  if (cut.kind !== "disc" && cut.kind !== "oval") {
+    return fault("wrongOutline", `A lidded piece has a round or oval base, not ${describeOutline(cut)}.`);
+  }
+  const stays = 1 - springBackShare;
+  const settledThicknessMm = thicknessMm / stays ** 2;
+  const base = computeBox(scaleOutline(cut, stays));
+  const [shortMm, longMm] = [Math.min(base.widthMm, base.heightMm), Math.max(base.widthMm, base.heightMm)];
+  const heapMm = shortMm / 2 - marginMm;
+  if (heapMm <= 0) {
+    return fault(
+      "marginTooWide",
+      `A margin of ${marginMm} mm leaves nothing to fill on a base that settles to ${shortMm.toFixed(0)} mm, ` +
+        `${(-heapMm).toFixed(0)} mm too little on each side. Keep it below ${(shortMm / 2).toFixed(0)} mm or take a larger base.`,
+    );
+  }
+  const drawnOut = (longMm / 2 - marginMm) / heapMm;
+  const reachMm = (halfAngle: number) =>
+    2 * heapMm * overSine(halfAngle) + halfAngle * settledThicknessMm + 2 * marginMm;
+  const wanted = (plumpness * Math.PI) / 2;
+  const needsMm = roundUp((reachMm(wanted) - shortMm) / stays);
+  const oversizeMm = form.topOversizeMm ?? needsMm;
+  const settledTopMm = shortMm + oversizeMm * stays;
+  if (settledTopMm < reachMm(0) - 1e-9) {
+    return fault(
+      "topTooSmall",
+      `The top is smaller than the base by ${(-oversizeMm).toFixed(1)} mm: it does not even reach the rim. ` +
+        `Cut it ${needsMm.toFixed(1)} mm larger than the base for this plumpness.`,
+    );
+  }
+  // The top given may not climb as high as the plumpness asks: what it reaches decides.
+  const halfAngle = Math.min(wanted, solveAngle(reachMm, settledTopMm));
+  const longReachMm = longWayMm(halfAngle, heapMm, drawnOut, settledThicknessMm) + 2 * marginMm;
+  const longOversizeMm = form.topOversizeMm ?? roundUp((longReachMm - longMm) / stays);
+  const top = growTop(cut, oversizeMm, longOversizeMm);
+  const volumeMl = (angle: number) => (capMm3(angle, heapMm) * drawnOut) / 1000;
+  const heightMm = heapMm * Math.tan(halfAngle / 2);
+  return ok({
+    kind: "lidded",
+    blanks: [
+      { role: "top", cut: top, isVisible: true, keepsCentre: false },
+      { role: "base", cut, isVisible: false, keepsCentre: false },
+    ],
+    settledThicknessMm,
+    capacityMl: volumeMl(halfAngle),
+    mostMl: volumeMl(Math.PI / 2),
+    seamMm: computePerimeterMm(scaleOutline(cut, stays)),
+    marginMm,
+    footprint: base,
+    fillsBaked: false,
+    section: drawSection(shortMm / 2, heapMm, halfAngle, settledThicknessMm),
+    fromAbove: {
+      edge: toContour(scaleOutline(cut, stays)),
+      inner: [
+        toContour({
+          kind: "oval",
+          widthMm: base.widthMm - 2 * marginMm,
+          heightMm: base.heightMm - 2 * marginMm,
+        }),
+      ],
+      seam: "around",
+    },
+    steps: [
+      { text: `the ${describeOutline(cut)} base settles to`, figure: `${shortMm.toFixed(0)} mm` },
+      { text: `inside a ${marginMm} mm margin the filling lies on`, figure: `${(2 * heapMm).toFixed(0)} mm` },
+      { text: "it stands so high", figure: `${heightMm.toFixed(0)} mm` },
+      { text: "over it the top needs, rim to rim", figure: `${reachMm(halfAngle).toFixed(0)} mm` },
+      { text: "so it is cut larger than the base by", figure: `${oversizeMm.toFixed(1)} mm` },
+    ],
+  });
+}
+
+const fault = (kind: FormFault["kind"], message: string) => fail({ kind, message });
+
+const roundUp = (mm: number) => Math.ceil(mm / TOP_STEP_MM - 1e-6) * TOP_STEP_MM;
+
+/** Half an arc over half its chord: α / sin α, 1 where it is flat. */
+const overSine = (angle: number) => (angle < 1e-9 ? 1 : angle / Math.sin(angle));
+
+/** Volume of a spherical cap over a circle of radius r, seen from its centre under twice the angle. */
+function capMm3(angle: number, radiusMm: number): number {
+  const heightMm = radiusMm * Math.tan(angle / 2);
+  return (Math.PI * heightMm * (3 * radiusMm ** 2 + heightMm ** 2)) / 6;
+}
+
+/** The half angle at which the reach is the top's; half a circle if it reaches further. */
+function solveAngle(reachMm: (angle: number) => number, topMm: number): number {
+  let [low, high] = [0, Math.PI / 2];
+  if (reachMm(high) <= topMm) return high;
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2;
+    if (reachMm(middle) <= topMm) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+/** The arc drawn out by a factor along its chord: its length from rim to rim, with the way round the dough. */
+function longWayMm(angle: number, heapMm: number, drawnOut: number, thicknessMm: number): number {
+  const points = arcPoints(angle, heapMm);
+  const lengthMm = points.slice(1).reduce((sum, [x, y], i) => {
+    const [px, py] = points[i] ?? [x, y];
+    return sum + Math.hypot((x - px) * drawnOut, y - py);
+  }, 0);
+  return lengthMm + angle * thicknessMm;
+}
+
+/** From rim to rim over the heap, x from −r to r, y up. */
+function arcPoints(angle: number, halfMm: number): Point[] {
+  const radiusMm = angle < 1e-9 ? Infinity : halfMm / Math.sin(angle);
+  return Array.from({ length: 2 * ARC_POINTS + 1 }, (_, i) => {
+    const at = -angle + (angle * i) / ARC_POINTS;
+    return Number.isFinite(radiusMm)
+      ? ([radiusMm * Math.sin(at), radiusMm * (Math.cos(at) - Math.cos(angle))] as const)
+      : ([-halfMm + (halfMm * i) / ARC_POINTS, 0] as const);
+  });
+}
+
+function growTop(cut: Outline, shortBy: number, longBy: number): Outline {
+  if (cut.kind === "disc") return { kind: "disc", diameterMm: cut.diameterMm + shortBy };
+  const { widthMm, heightMm } = computeBox(cut);
+  const [wide, high] = widthMm >= heightMm ? [longBy, shortBy] : [shortBy, longBy];
+  return { kind: "oval", widthMm: widthMm + wide, heightMm: heightMm + high };
+}
+
+function drawSection(halfMm: number, heapMm: number, angle: number, thicknessMm: number) {
+  const heightMm = heapMm * Math.tan(angle / 2);
+  const down = heightMm + thicknessMm;
+  const inner = arcPoints(angle, heapMm);
+  const outer = inner.map(([x, y]) => {
+    const outwards = angle < 1e-9 ? 0 : (x / heapMm) * angle;
+    return [x + thicknessMm * Math.sin(outwards), y + thicknessMm * Math.cos(outwards)] as const;
+  });
+  const flip = (points: readonly Point[]) => points.map(([x, y]) => [x, down - y] as const);
+  return {
+    dough: [
+      flip([
+        [-halfMm, 0],
+        [-halfMm, -thicknessMm],
+        [halfMm, -thicknessMm],
+        [halfMm, 0],
+      ]),
+      flip([
+        [-halfMm, 0],
+        [-halfMm, thicknessMm],
+        ...outer,
+        [halfMm, thicknessMm],
+        [halfMm, 0],
+        ...[...inner].reverse(),
+      ]),
+    ],
+    filling: [flip(inner)],
+    widthMm: 2 * halfMm,
+    heightMm: heightMm + 2 * thicknessMm,
+  };
+}

@@ -1,0 +1,62 @@
+import type { BoxMm } from "./outline";
+import type { Polygon } from "./polygon";
+
+/** A rolled sheet in its box. `oval` with equal sides is a round sheet. A rectangle where no shape is named. */
+export interface SheetShape extends BoxMm {
+  readonly shape?: "rectangle" | "oval" | undefined;
+}
+
+/** Area of the sheet, mm². */
+export function computeSheetAreaMm2({ widthMm, heightMm, shape }: SheetShape): number {
+  return widthMm * heightMm * (shape === "oval" ? Math.PI / 4 : 1);
+}
+
+/** The sheet in words: `424 × 313 mm`, `300 mm round`, `400 × 300 mm oval`. */
+export function describeSheet({ widthMm, heightMm, shape }: SheetShape): string {
+  const [wide, high] = [Math.round(widthMm), Math.round(heightMm)];
+  if (shape !== "oval") return `${wide} × ${high} mm`;
+  return wide === high ? `${wide} mm round` : `${wide} × ${high} mm oval`;
+}
+
+/** The side of a straight line on which a body lies: all points p with nx·x + ny·y ≤ reachMm. The normal has length 1. */
+export interface HalfPlane {
+  readonly nx: number;
+  readonly ny: number;
+  readonly reachMm: number;
+}
+
+/** Tangents that stand for an oval's edge: the polygon they make strays 0.15 ‰ of the radius, 0.03 mm at 400 mm. */
+const OVAL_TANGENTS = 180;
+
+/** A sheet as the half planes that bound it, from its top left corner. An oval's are drawn in so that none lies outside. */
+export function toHalfPlanes({ widthMm, heightMm, shape }: SheetShape): HalfPlane[] {
+  if (shape !== "oval") {
+    return [
+      { nx: -1, ny: 0, reachMm: 0 },
+      { nx: 1, ny: 0, reachMm: widthMm },
+      { nx: 0, ny: -1, reachMm: 0 },
+      { nx: 0, ny: 1, reachMm: heightMm },
+    ];
+  }
+  const drawnIn = Math.cos(Math.PI / OVAL_TANGENTS);
+  return Array.from({ length: OVAL_TANGENTS }, (_, i) => {
+    const angle = (2 * Math.PI * i) / OVAL_TANGENTS;
+    const [nx, ny] = [Math.cos(angle), Math.sin(angle)];
+    const supportMm = Math.hypot((widthMm / 2) * nx, (heightMm / 2) * ny) * drawnIn;
+    return { nx, ny, reachMm: supportMm + (widthMm / 2) * nx + (heightMm / 2) * ny };
+  });
+}
+
+/** Half planes drawn in by a border and by what reaches from a body's middle: where that middle may lie. */
+export function drawIn(
+  planes: readonly HalfPlane[],
+  borderMm: number,
+  reachOf: (nx: number, ny: number) => number,
+): HalfPlane[] {
+  return planes.map(({ nx, ny, reachMm }) => ({ nx, ny, reachMm: reachMm - borderMm - reachOf(nx, ny) }));
+}
+
+/** How far corners reach in a direction from the origin, mm. */
+export function reachOfPolygon(polygon: Polygon): (nx: number, ny: number) => number {
+  return (nx, ny) => Math.max(...polygon.map(([x, y]) => x * nx + y * ny));
+}
