@@ -2,6 +2,7 @@
 import {
   craftHandTimes,
   layOutRows,
+  layOutTogether,
   layOutWheelCuts,
   planCuts,
   searchTightDiscs,
@@ -47,10 +48,30 @@ function report(name: string, run: () => unknown, repeats = 30): void {
 }
 
 const sheet = { widthMm: 620, heightMm: 430 };
+const rolling = {
+  thicknessMm: 3.5,
+  densityGPerMl: 1.2,
+  sheetLimit: sheet,
+  rerollLimit: 2,
+  rerollLossShare: 0.02,
+  rerollShrinkShare: 0.01,
+  mayTurn: true,
+  handTimes: craftHandTimes,
+};
+const demand = (id: string, diameterMm: number) => ({
+  id,
+  outline: { kind: "disc", diameterMm } as const,
+  count: 96,
+  webMm: 2,
+  marginMm: 8,
+  isVisible: true,
+  keepsCentre: true,
+  keepsSurplus: true,
+});
 const disc = { kind: "disc", diameterMm: 90 } as const;
 report(
   "rows layout, 90 mm rounds on 620 × 430 mm",
-  () => layOutRows({ outline: disc, sheet, webMm: 0, marginMm: 8 }),
+  () => layOutRows({ outline: disc, sheet, webMm: 0, marginMm: 8, mayTurn: true }),
   300,
 );
 report("rows layout, 30 mm rounds on 1400 × 700 mm", () =>
@@ -59,21 +80,62 @@ report("rows layout, 30 mm rounds on 1400 × 700 mm", () =>
     sheet: { widthMm: 1400, heightMm: 700 },
     webMm: 1,
     marginMm: 8,
+    mayTurn: true,
   }),
+);
+let heartMm = 70;
+report("rows layout, hearts on 620 × 430 mm, an outline not seen before", () => {
+  heartMm += 0.1;
+  layOutRows({
+    outline: { kind: "heart", widthMm: heartMm, heightMm: heartMm },
+    sheet,
+    webMm: 1,
+    marginMm: 8,
+    mayTurn: true,
+  });
+});
+report("rows layout, hearts on 620 × 430 mm, known", () =>
+  layOutRows({
+    outline: { kind: "heart", widthMm: 80, heightMm: 72 },
+    sheet,
+    webMm: 1,
+    marginMm: 8,
+    mayTurn: true,
+  }),
+);
+report("rows layout, 80 mm rounds on a 430 mm round sheet", () =>
+  layOutRows({
+    outline: { kind: "disc", diameterMm: 80 },
+    sheet: { widthMm: 430, heightMm: 430, shape: "oval" },
+    webMm: 1,
+    marginMm: 8,
+    mayTurn: true,
+  }),
+);
+report("two sizes in equal numbers on 620 × 430 mm", () =>
+  layOutTogether(
+    [80, 72].map((diameterMm) => ({ outline: { kind: "disc", diameterMm } as const, webMm: 1, ratio: 1 })),
+    sheet,
+    8,
+    true,
+  ),
 );
 report("cut plan, 96 rounds, three answers", () =>
   planCuts({
-    outline: disc,
-    demand: 96,
-    thicknessMm: 3.5,
-    densityGPerMl: 1.2,
-    webMm: 2,
-    marginMm: 8,
-    sheetLimit: sheet,
-    rerollLimit: 2,
-    rerollLossShare: 0.02,
-    handTimes: craftHandTimes,
+    ...rolling,
+    demands: [demand("moon", 90)],
     pinnedSheet: null,
+    boughtSheet: null,
+    decoration: null,
+  }),
+);
+report("cut plan, 96 tops and 96 bases", () =>
+  planCuts({
+    ...rolling,
+    demands: [demand("top", 80), { ...demand("base", 72), isVisible: false }],
+    pinnedSheet: null,
+    boughtSheet: null,
+    decoration: null,
   }),
 );
 report("wheel cuts, 83 × 47 mm on 640 × 430 mm", () =>
@@ -96,6 +158,8 @@ const dough = {
   sheetLimit: sheet,
   rerollLimit: 2,
   rerollLossShare: 0.02,
+  rerollShrinkShare: 0.01,
+  mayTurn: true,
   handTimes: craftHandTimes,
 };
 report("how many will 3 kg make: 3 cutters, 7 thicknesses, menus known", () =>

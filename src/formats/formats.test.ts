@@ -93,14 +93,28 @@ test.each([
 describe("a template at true size", () => {
   const outline = { kind: "disc", diameterMm: 90 } as const;
   const sheet = { widthMm: 420, heightMm: 310 };
-  const layout = layOutRows({ outline, sheet, webMm: 2, marginMm: 8 });
+  const layout = layOutRows({ outline, sheet, webMm: 2, marginMm: 8, mayTurn: true });
   if (!layout.ok) throw new Error(layout.failure.message);
   const template: CutTemplate = {
     title: "Moons & <more>",
     sheet,
-    outline,
-    placements: layout.value.placements,
+    parts: [{ outline, placements: layout.value.placements }],
   };
+
+  test("SVG: a ring has two lines, a drawn outline its corners at true size, turned as it lies", () => {
+    const at = { xMm: 60, yMm: 50, angleDeg: 90 };
+    const svg = toTemplateSvg({
+      title: "t",
+      sheet: { ...sheet, shape: "oval" },
+      parts: [
+        { outline: { kind: "ring", diameterMm: 80, holeMm: 46 }, placements: [at] },
+        { outline: { kind: "rectangle", widthMm: 40, heightMm: 10 }, placements: [at] },
+      ],
+    });
+    expect([...svg.matchAll(/ r="([\d.]+)"/g)].map(([, radius]) => radius)).toEqual(["40", "23"]);
+    expect(svg).toContain('points="65,30 65,70 55,70 55,30"');
+    expect(svg).toContain('rx="210" ry="155"');
+  });
 
   test("SVG: one user unit is a millimetre, and the title is harmless", () => {
     const svg = toTemplateSvg(template);

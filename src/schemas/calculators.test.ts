@@ -69,48 +69,92 @@ test("a text to parse must be one, and not a book", () => {
 const sheet = { widthMm: 400, heightMm: 300 };
 const disc = { kind: "disc", diameterMm: 90 };
 
-test("only rounds are laid tight so far, and a budget has an end", () => {
-  const square = { kind: "square", sideMm: 80 };
-  expect(faultsOf(validateLayout({ mode: "tight", outline: square, sheet }))).toMatchObject([
-    { message: expect.stringContaining("Only rounds") },
+test("a wheel cuts straight edges, several outlines go in rows or nested, and a budget has an end", () => {
+  const one = (outline: unknown) => [{ outline }];
+  expect(faultsOf(validateLayout({ mode: "wheel", outlines: one(disc), sheet }))).toMatchObject([
+    { message: expect.stringContaining("straight edges") },
   ]);
-  expect(faultsOf(validateLayout({ mode: "tight", outline: disc, sheet, budgetMs: 60_000 }))).toMatchObject([
-    { path: "budgetMs" },
-  ]);
-  expect(validateTemplate({ form: "pdf", outline: disc, sheet })).toMatchObject({
+  expect(
+    faultsOf(validateLayout({ mode: "tight", outlines: [...one(disc), ...one(disc)], sheet })),
+  ).toMatchObject([{ message: expect.stringContaining("one at a time") }]);
+  expect(
+    faultsOf(validateLayout({ mode: "tight", outlines: one(disc), sheet, budgetMs: 60_000 })),
+  ).toMatchObject([{ path: "budgetMs" }]);
+  expect(validateTemplate({ form: "pdf", outlines: one(disc), sheet })).toMatchObject({
     ok: true,
-    value: { mode: "rows", paper: "a4", title: "Cut template" },
+    value: { mode: "rows", paper: "a4", title: "Cut template", outlines: [{ ratio: 1 }] },
   });
-  expect(faultsOf(validateTemplate({ form: "gif", outline: disc, sheet }))).toMatchObject([{ path: "form" }]);
+  expect(faultsOf(validateTemplate({ form: "gif", outlines: one(disc), sheet }))).toMatchObject([
+    { path: "form" },
+  ]);
+});
+
+test("an outline may be path data; a fault in it is said where it stands", () => {
+  const layout = (d: string) => validateLayout({ outlines: [{ outline: { kind: "path", d } }], sheet });
+  expect(layout("M0 0 H50 V50 H0 Z")).toMatchObject({
+    ok: true,
+    value: {
+      outlines: [
+        {
+          outline: {
+            kind: "path",
+            corners: [
+              [-25, -25],
+              [25, -25],
+              [25, 25],
+              [-25, 25],
+            ],
+          },
+        },
+      ],
+    },
+  });
+  expect(faultsOf(layout("M0 0 H50 V50"))).toMatchObject([
+    { path: "outlines.0.outline", message: expect.stringContaining("open") },
+  ]);
+  expect(
+    faultsOf(
+      validateLayout({ outlines: [{ outline: { kind: "ring", diameterMm: 50, holeMm: 60 } }], sheet }),
+    ),
+  ).toMatchObject([{ message: expect.stringContaining("smaller than the ring") }]);
 });
 
 test("a template of a thousand thimbles is taken, one of nonsense is not", () => {
   const placed = (placements: unknown) =>
-    validatePlacedTemplate({ title: "t", form: "svg", paper: "a4", outline: disc, sheet, placements });
-  const cut = { xMm: 50, yMm: 50, turned: false };
+    validatePlacedTemplate({
+      title: "t",
+      form: "svg",
+      paper: "a4",
+      sheet,
+      parts: [{ outline: disc, placements }],
+    });
+  const cut = { xMm: 50, yMm: 50, angleDeg: 0 };
   expect(placed(Array.from({ length: 1000 }, () => cut)).ok).toBe(true);
   expect(placed(Array.from({ length: 5001 }, () => cut)).ok).toBe(false);
-  expect(faultsOf(placed([{ ...cut, xMm: Number.NaN }]))).toMatchObject([{ path: "placements.0.xMm" }]);
+  expect(faultsOf(placed([{ ...cut, xMm: Number.NaN }]))).toMatchObject([
+    { path: "parts.0.placements.0.xMm" },
+  ]);
 });
 
 test("plans and yields refuse what cannot be rolled, by how much", () => {
   const rolled = {
-    outline: disc,
     thicknessMm: 3,
     densityGPerMl: 1.2,
     sheetLimit: sheet,
     rerollLimit: 2,
     rerollLossShare: 0.02,
   };
-  expect(validateYield({ ...rolled, doughG: 800 }).ok).toBe(true);
-  expect(validateCutPlan({ ...rolled, demand: 40 })).toMatchObject({
+  const plan = (count: number) =>
+    validateCutPlan({ ...rolled, demands: [{ id: "moon", outline: disc, count }] });
+  expect(validateYield({ ...rolled, outline: disc, doughG: 800 }).ok).toBe(true);
+  expect(plan(40)).toMatchObject({
     ok: true,
-    value: { pinnedSheet: null },
+    value: { pinnedSheet: null, boughtSheet: null, rerollShrinkShare: 0, demands: [{ isVisible: true }] },
   });
-  expect(faultsOf(validateCutPlan({ ...rolled, demand: 10_001 }))).toMatchObject([
-    { path: "demand", message: "Pieces: 10001 is 1 too much. Use 1 to 10000." },
+  expect(faultsOf(plan(10_001))).toMatchObject([
+    { path: "demands.0.count", message: "Pieces: 10001 is 1 too much. Use 1 to 10000." },
   ]);
-  expect(faultsOf(validateYield({ ...rolled, thicknessMm: 0.2, doughG: 800 }))).toMatchObject([
+  expect(faultsOf(validateYield({ ...rolled, outline: disc, thicknessMm: 0.2, doughG: 800 }))).toMatchObject([
     { path: "thicknessMm", message: expect.stringContaining("0.8 mm too little") },
   ]);
 });

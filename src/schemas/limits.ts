@@ -80,6 +80,12 @@ export const benchLimits = {
   sheetMaxDepthMm: limit("Largest sheet, short side", "mm", 100, 2000, 10),
 } as const;
 
+/** One sheet laid out by itself. */
+export const sheetLimits = {
+  widthMm: limit("Sheet, wide", "mm", 40, 2000, 10),
+  heightMm: limit("Sheet, high", "mm", 40, 2000, 10),
+} as const;
+
 export const ovenLimits = {
   traysAtOnce: limit("Trays at once", "", 1, 40, 1),
   trayWidthMm: limit("Tray, long side", "mm", 100, 1200, 5),

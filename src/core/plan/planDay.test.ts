@@ -42,10 +42,16 @@ test("whatever is ordered: mass in is mass out, blanks cover pieces, batches wei
       const plan = planDay(withOrders(counts));
       const { flow } = plan;
       const inG = flow.doughG + flow.fillingG + flow.storedG;
-      const outG = flow.piecesG + flow.waterG + flow.trimLeftG + flow.rollingLossG + flow.surplusBlanksG;
+      const outG =
+        flow.piecesG +
+        flow.waterG +
+        flow.decorationsG +
+        flow.trimLeftG +
+        flow.rollingLossG +
+        flow.surplusBlanksG;
       expect(Math.abs(inG - outG) / inG).toBeLessThan(1e-9);
       for (const line of plan.lines)
-        expect(line.cut.count + line.blanksTaken + line.frozenTaken).toBeGreaterThanOrEqual(
+        expect(line.setsCut + line.blanksTaken + line.frozenTaken).toBeGreaterThanOrEqual(
           line.ordered + line.piece.spares,
         );
       const weighedG = plan.doughs
@@ -75,9 +81,8 @@ test("every task of a load comes after what it needs, and blanks are cut before 
     loading.loads.forEach((load, i) => {
       needed += load.pieces;
       const fill = at(`fill:${piece.id}:${i + 1}`);
-      const ready = cut.sheets.reduce(
-        (sum, sheet, s) =>
-          at(`roll:${piece.id}:${s + 1}`).endMin <= fill.startMin ? sum + sheet.layout.count : sum,
+      const ready = cut.plan.sheets.reduce(
+        (sum, sheet, s) => (at(`roll:${cut.id}:${s + 1}`).endMin <= fill.startMin ? sum + sheet.count : sum),
         0,
       );
       expect(ready + frozenTaken).toBeGreaterThanOrEqual(needed);
@@ -190,13 +195,14 @@ describe("the larder", () => {
       ),
     );
     expect([some.made, some.frozenTaken, some.blanksTaken, some.toFill]).toEqual([42, 12, 5, 30]);
-    expect(some.cut.count).toBeGreaterThanOrEqual(25);
+    expect(some.setsCut).toBeGreaterThanOrEqual(25);
     const all = planDay(withLarder(item({ ...pieces, id: "c", kind: "frozenPieces", count: 90 })));
     expect(crescents(all)).toMatchObject({
       frozenTaken: 42,
       toFill: 0,
       fillingG: 0,
-      cut: { count: 0, doughG: 0 },
+      setsCut: 0,
+      doughG: 0,
     });
     expect(all.tasks.some(({ id }) => id.startsWith("fill:rhubarb-crescent"))).toBe(false);
     expect(all.problems).toEqual([]);
@@ -321,7 +327,77 @@ test("a bought dough is taken in whole sheets, and the day's glue is that of its
   }
   expect(planDay(demo).doughs.every(({ boughtSheets }) => boughtSheets === null)).toBe(true);
   // 4 g a metre of seam, of what is closed today: the eight frozen crescents are closed already.
-  const seamMm = plan.lines.reduce((sum, { seal, toFill }) => sum + seal.seamMm * toFill, 0);
+  const seamMm = plan.lines.reduce((sum, { seal, toFill }) => sum + seal!.seamMm * toFill, 0);
   expect(plan.glueG).toBeCloseTo((seamMm / 1000) * 4, 6);
   expect(plan.lines.some(({ toFill, made }) => toFill === made - 8)).toBe(true);
+});
+
+describe("pieces of several blanks", () => {
+  const sunday = toDayBook(records, "2026-11-29", null)!;
+  const plan = planDay(sunday);
+  const lineOf = (id: string) => plan.lines.find(({ piece }) => piece.id === id)!;
+
+  test("every role comes out in equal numbers, tops from the first rolling", () => {
+    for (const id of ["plum-pop", "chestnut-oval", "blossom-case"]) {
+      const { blanks, made } = lineOf(id);
+      expect(blanks.map(({ cut }) => cut)).toEqual(blanks.map(() => made));
+    }
+    expect(lineOf("plum-pop").blanks[0]).toMatchObject({
+      role: "top",
+      fromFirstRolling: lineOf("plum-pop").made,
+    });
+  });
+
+  test("mass in is mass out, decorations and shared sheets included", () => {
+    const { flow } = plan;
+    const outG =
+      flow.piecesG +
+      flow.waterG +
+      flow.decorationsG +
+      flow.trimLeftG +
+      flow.rollingLossG +
+      flow.surplusBlanksG;
+    const inG = flow.doughG + flow.fillingG + flow.storedG;
+    expect(Math.abs(inG - outG) / inG).toBeLessThan(1e-9);
+    expect(flow.decorationsG).toBeGreaterThan(0);
+    expect(plan.leftovers.some(({ refId }) => refId === "hazel-sweet-paste")).toBe(false);
+  });
+
+  test("two pieces of one dough at one thickness share it, and together take no more", () => {
+    const alike = sunday.pieces.map((piece) =>
+      piece.id === "quince-half-moon" ? { ...piece, thicknessMm: 3 } : piece,
+    );
+    const shared = planDay({ ...sunday, pieces: alike });
+    const cut = shared.cuts.find(({ pieceIds }) => pieceIds.length === 2)!;
+    expect(cut.pieceIds.toSorted()).toEqual(["plum-pop", "quince-half-moon"]);
+    const alone = planDay({
+      ...sunday,
+      pieces: alike.map((piece) => (piece.id === "plum-pop" ? { ...piece, cutAim: "fewestRerolls" } : piece)),
+    });
+    const separateG = alone.cuts
+      .filter(({ pieceIds }) => pieceIds.some((id) => cut.pieceIds.includes(id)))
+      .reduce((sum, each) => sum + each.plan.doughG, 0);
+    expect(cut.plan.doughG).toBeLessThanOrEqual(separateG * 1.03);
+  });
+
+  test("a case is put together, baked, and filled when it is cold", () => {
+    const at = (kind: string) => plan.tasks.find(({ id }) => id === `${kind}:blossom-case:1`)!.placed;
+    expect(at("bake").startMin).toBeGreaterThanOrEqual(at("seal").endMin);
+    expect(at("fill").startMin).toBeGreaterThanOrEqual(
+      at("bake").endMin + lineOf("blossom-case").piece.coolMin,
+    );
+    expect(lineOf("blossom-case").seal).toBeNull();
+  });
+
+  test("weighed and rolled one by one, a piece takes its blanks' dough alone and is filled in lots", () => {
+    const pieces = sunday.pieces.map((piece) =>
+      piece.id === "plum-pop" ? { ...piece, cutAim: "portioned" as const } : piece,
+    );
+    const portioned = planDay({ ...sunday, pieces });
+    const pop = portioned.lines.find(({ piece }) => piece.id === "plum-pop")!;
+    expect(pop.cut.plan).toMatchObject({ sheets: [], trimLeftG: 0 });
+    expect(pop.doughG).toBeCloseTo(pop.blankG * pop.made, 6);
+    const lots = portioned.tasks.filter(({ cutId }) => cutId === pop.cut.id);
+    expect(lots.reduce((sum, { pieces: count }) => sum + count, 0)).toBe(2 * pop.made);
+  });
 });

@@ -194,8 +194,8 @@ function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[
   return schedule.placed.flatMap((placed) => {
     const draft = byId.get(placed.taskId);
     if (!draft) return [];
-    const { schedule: _schedule, ...task } = draft;
-    return [{ ...task, placed }];
+    const { id, kind, station, pieceId, formulaId, cutId, index, pieces, label, handsMin } = draft;
+    return [{ id, kind, station, pieceId, formulaId, cutId, index, pieces, label, handsMin, placed }];
   });
 }
 

@@ -1,17 +1,19 @@
 "use client";
 
 import { Trash2 } from "lucide-react";
-import { useState, type FormEvent } from "react";
-import type { Bench, Kitchen, Oven } from "@/core/plan";
-import { describeOutline } from "@/core/shape";
-import { computeEggG, formatMass, parseAmount } from "@/core/units";
-import { describeLimitFault } from "@/schemas/checkValue";
-import { benchLimits, kitchenLimits, ovenLimits, pieceLimits } from "@/schemas/limits";
+import { useState } from "react";
+import type { Bench, Cutter, Kitchen, Oven } from "@/core/plan";
+import { describeOutline, type Outline } from "@/core/shape";
+import { computeEggG, formatMass } from "@/core/units";
+import { benchLimits, kitchenLimits, ovenLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
 import { Select, toOptions } from "../controls/Select";
 import { TextField } from "../controls/TextField";
+import { OutlineEditor } from "../cutting/OutlineEditor";
+import { firstOutline } from "../cutting/outlineKinds";
+import { OutlineIcon } from "../drawings/OutlineShape";
 import { newCutter } from "./newRecords";
 
 /** What the bakery has: bench, oven with its trays, cutters. */
@@ -171,20 +173,13 @@ function OvenCard({ oven }: { readonly oven: Oven }) {
 
 function CutterDrawer() {
   const { book, edit } = useBench((state) => state);
-  const [typed, setTyped] = useState("");
-  const [fault, setFault] = useState<string | null>(null);
-  const add = (event: FormEvent) => {
-    event.preventDefault();
-    const amount = parseAmount(typed, { dimension: "length", system: "metric", bareUnit: "mm" });
-    const problem = amount.ok
-      ? describeLimitFault(amount.value.value, pieceLimits.diameterMm)
-      : amount.failure;
-    setFault(problem);
-    if (!amount.ok || problem) return;
-    const cutter = newCutter(Number(amount.value.value.toFixed(1)));
+  const [outline, setOutline] = useState<Outline>(firstOutline("disc"));
+  const add = () => {
+    const cutter = newCutter(outline);
     edit([{ kind: "cutter", id: cutter.id, record: cutter }]);
-    setTyped("");
   };
+  const save = (cutter: Cutter, fields: Partial<Cutter>) =>
+    edit([{ kind: "cutter", id: cutter.id, record: { ...cutter, ...fields } }]);
   return (
     <section aria-labelledby="cutters" className="flex flex-col gap-3">
       <h2 id="cutters" className="text-2xl">
@@ -192,9 +187,36 @@ function CutterDrawer() {
       </h2>
       <ul className="flex flex-col gap-1.5">
         {book.cutters.map((cutter) => (
-          <li key={cutter.id} className="flex items-center gap-3 border-b border-base-300">
-            <span>{cutter.name}</span>
-            <span className="figure ml-auto">{describeOutline(cutter.outline)}</span>
+          <li key={cutter.id} className="flex items-center gap-2 border-b border-base-300">
+            <OutlineIcon outline={cutter.outline} sizePx={38} />
+            <span className="min-w-0">
+              <span className="block truncate">{cutter.name}</span>
+              <span className="quiet block text-sm">{describeOutline(cutter.outline)}</span>
+            </span>
+            <span
+              className="ml-auto flex items-center"
+              role="group"
+              aria-label={`How many of ${cutter.name}`}
+            >
+              <button
+                type="button"
+                className="btn btn-ghost touch px-2"
+                aria-label={`One fewer of ${cutter.name}`}
+                disabled={cutter.count <= 1}
+                onClick={() => save(cutter, { count: cutter.count - 1 })}
+              >
+                −
+              </button>
+              <span className="figure w-6 text-center">{cutter.count}</span>
+              <button
+                type="button"
+                className="btn btn-ghost touch px-2"
+                aria-label={`One more of ${cutter.name}`}
+                onClick={() => save(cutter, { count: cutter.count + 1 })}
+              >
+                +
+              </button>
+            </span>
             <button
               type="button"
               className="btn btn-ghost touch px-2"
@@ -206,23 +228,12 @@ function CutterDrawer() {
           </li>
         ))}
       </ul>
-      <form onSubmit={add} className="flex flex-col gap-1">
-        <div className="flex gap-2">
-          <input
-            className="input w-full"
-            aria-label="Diameter of the new round cutter"
-            placeholder="85 mm or 3½ in"
-            value={typed}
-            onChange={(event) => setTyped(event.target.value)}
-          />
-          <button className="btn btn-primary touch whitespace-nowrap">Add a round cutter</button>
-        </div>
-        {fault && (
-          <p className="text-sm text-error" role="alert">
-            {fault}
-          </p>
-        )}
-      </form>
+      <div className="flex flex-col gap-2 rounded-xl border border-base-300 p-3">
+        <OutlineEditor outline={outline} onChange={setOutline} />
+        <button type="button" className="btn btn-primary touch" onClick={add}>
+          Put it in the drawer
+        </button>
+      </div>
     </section>
   );
 }

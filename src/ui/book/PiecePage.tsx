@@ -2,9 +2,9 @@
 
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import type { FoldForm } from "@/core/forming";
+import type { FormKind } from "@/core/forming";
 import type { Piece } from "@/core/plan";
-import { computeBox, type Outline } from "@/core/shape";
+import { computeBox, describeOutline, type Outline } from "@/core/shape";
 import { crimps } from "@/core/sealing";
 import { formatMass } from "@/core/units";
 import { pieceLimits } from "@/schemas/limits";
@@ -17,7 +17,7 @@ import { Dial } from "../controls/Dial";
 import { Fact } from "../controls/Fact";
 import { StationLayout } from "../controls/StationLayout";
 import { TextField } from "../controls/TextField";
-import { FoldPlanDrawing } from "../drawings/FoldPlanDrawing";
+import { PlanDrawing } from "../drawings/PlanDrawing";
 import { SectionDrawing } from "../drawings/SectionDrawing";
 import { CutSizeDials } from "../stations/CutSizeDials";
 
@@ -59,24 +59,30 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
         <>
           <div className="flex flex-wrap items-baseline gap-x-8 gap-y-1">
             <Fact label="filling" value={formatMass(shaped.portion.massG)} note={shaped.portion.spoons} />
-            <Fact label="dough" value={formatMass(shaped.blankG)} note="one blank" />
+            <Fact
+              label="dough"
+              value={formatMass(shaped.blankG)}
+              note={shaped.formed.blanks.map(({ role, cut }) => `${role} ${describeOutline(cut)}`).join(", ")}
+            />
             <Fact
               label="baked"
               value={formatMass(shaped.bakedPieceG)}
               note={`${formatMass(shaped.rawPieceG)} raw`}
             />
-            <Fact
-              label={shaped.seal.crimp.markName}
-              value={String(shaped.seal.marks)}
-              note={`${Math.round(shaped.seal.seamMm)} mm of seam`}
-            />
+            {shaped.seal && (
+              <Fact
+                label={shaped.seal.crimp.markName}
+                value={String(shaped.seal.marks)}
+                note={`${Math.round(shaped.seal.seamMm)} mm of seam`}
+              />
+            )}
           </div>
           <div className="grid min-h-0 flex-1 gap-4 md:grid-cols-2">
             <div className="min-h-[220px]">
-              <SectionDrawing fold={shaped.fold} name={piece.name} />
+              <SectionDrawing formed={shaped.formed} name={piece.name} />
             </div>
             <div className="min-h-[220px]">
-              <FoldPlanDrawing fold={shaped.fold} seal={shaped.seal} name={piece.name} />
+              <PlanDrawing formed={shaped.formed} seal={shaped.seal} name={piece.name} />
             </div>
           </div>
         </>
@@ -85,18 +91,101 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
   );
 }
 
-const forms: readonly { readonly id: FoldForm; readonly title: string }[] = [
+const forms: readonly { readonly id: FormKind; readonly title: string }[] = [
   { id: "halfMoon", title: "half-moon" },
   { id: "triangle", title: "triangle" },
   { id: "rectangle", title: "rectangle" },
+  { id: "lidded", title: "base and top" },
+  { id: "case", title: "puff case" },
+  { id: "rosette", title: "rosette" },
 ];
 
-/** The outline a form is folded from, keeping the size as far as it goes. */
-function toOutline(form: FoldForm, cut: Outline): Outline {
+/** A form with its craft's usual figures, and the outline it is made from, keeping the size as far as it goes. */
+function toForm(kind: FormKind, cut: Outline): Pick<Piece, "form" | "cut"> {
   const { widthMm, heightMm } = computeBox(cut);
-  if (form === "halfMoon") return { kind: "disc", diameterMm: Math.max(widthMm, heightMm) };
-  if (form === "triangle") return { kind: "square", sideMm: Math.max(widthMm, heightMm) };
-  return { kind: "rectangle", widthMm, heightMm };
+  const acrossMm = Math.max(widthMm, heightMm);
+  const disc: Outline = { kind: "disc", diameterMm: acrossMm };
+  switch (kind) {
+    case "lidded":
+      return { form: { kind, topOversizeMm: null }, cut: cut.kind === "oval" ? cut : disc };
+    case "case":
+      return { form: { kind, holeMm: Math.round(acrossMm * 0.6) }, cut: disc };
+    case "rosette":
+      return {
+        form: { kind, sliceMm: 40, sliceThicknessMm: 2, overlapShare: 0.5, cavityMm: 70 },
+        cut: { kind: "rectangle", widthMm: 280, heightMm: 55 },
+      };
+    case "halfMoon":
+      return { form: { kind }, cut: disc };
+    case "triangle":
+      return { form: { kind }, cut: { kind: "square", sideMm: acrossMm } };
+    default:
+      return { form: { kind }, cut: { kind: "rectangle", widthMm, heightMm } };
+  }
+}
+
+/** What a form alone needs to know. */
+function FormDials({ piece }: { readonly piece: Piece }) {
+  const { editPiece } = usePieceEdit(piece);
+  const { form, cut } = piece;
+  if (form.kind === "lidded") {
+    return (
+      <>
+        <Choice
+          legend="Base and top are"
+          value={cut.kind === "oval" ? "oval" : "disc"}
+          onChange={(kind) => {
+            const { widthMm, heightMm } = computeBox(cut);
+            const oval: Outline = { kind: "oval", widthMm, heightMm: Math.round(heightMm * 0.65) };
+            editPiece({ cut: kind === "oval" ? oval : { kind: "disc", diameterMm: widthMm } });
+          }}
+          options={[
+            { id: "disc", title: "round" },
+            { id: "oval", title: "oval" },
+          ]}
+        />
+        <Choice
+          legend="Size of the top"
+          value={form.topOversizeMm === null ? "computed" : "own"}
+          onChange={(way) =>
+            editPiece({ form: { kind: "lidded", topOversizeMm: way === "computed" ? null : 10 } })
+          }
+          options={[
+            { id: "computed", title: "from the filling’s height" },
+            { id: "own", title: "my cutter" },
+          ]}
+        />
+        {form.topOversizeMm !== null && (
+          <Dial
+            limit={pieceLimits.topOversizeMm}
+            value={form.topOversizeMm}
+            sliderMax={40}
+            onChange={(topOversizeMm) => editPiece({ form: { kind: "lidded", topOversizeMm } })}
+          />
+        )}
+      </>
+    );
+  }
+  if (form.kind === "case") {
+    return (
+      <Dial
+        limit={pieceLimits.holeMm}
+        value={form.holeMm}
+        sliderMax={120}
+        hint="what the ring’s cutter takes out is the lid"
+        onChange={(holeMm) => editPiece({ form: { kind: "case", holeMm } })}
+      />
+    );
+  }
+  if (form.kind !== "rosette") return null;
+  return (["sliceMm", "sliceThicknessMm", "overlapShare", "cavityMm"] as const).map((name) => (
+    <Dial
+      key={name}
+      limit={pieceLimits[name]}
+      value={form[name]}
+      onChange={(value) => editPiece({ form: { ...form, [name]: value } })}
+    />
+  ));
 }
 
 function PieceDials({ piece }: { readonly piece: Piece }) {
@@ -145,11 +234,12 @@ function PieceDials({ piece }: { readonly piece: Piece }) {
     <>
       <TextField label="Name" value={piece.name} check={checkName} onCommit={(name) => editPiece({ name })} />
       <Choice
-        legend="Folded to a"
-        value={piece.form}
-        onChange={(form) => editPiece({ form, cut: toOutline(form, piece.cut) })}
+        legend="Form"
+        value={piece.form.kind}
+        onChange={(kind) => editPiece(toForm(kind, piece.cut))}
         options={forms}
       />
+      <FormDials piece={piece} />
       <CutSizeDials piece={piece} />
       <Dial
         limit={pieceLimits.thicknessMm}

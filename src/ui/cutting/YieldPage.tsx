@@ -9,7 +9,7 @@ import {
   type YieldTable,
   type YieldTableRequest,
 } from "@/core/cutting";
-import { computeTotalG, type Dough } from "@/core/formula";
+import { computeTotalG, hasGrain, type Dough } from "@/core/formula";
 import type { Cutter } from "@/core/plan";
 import { formatCount, formatLength, formatMass, formatNumber, parseAmount, parseNumber } from "@/core/units";
 import { describeLimitFault } from "@/schemas/checkValue";
@@ -56,6 +56,8 @@ export function YieldPage() {
             sheetLimit: { widthMm: bench.sheetMaxWidthMm, heightMm: bench.sheetMaxDepthMm },
             rerollLimit: dough.rerollLimit,
             rerollLossShare: dough.rerollLossShare,
+            rerollShrinkShare: dough.rerollShrinkShare,
+            mayTurn: !hasGrain(dough),
             handTimes: craftHandTimes,
           },
           outlines: cutters.map(({ outline }) => outline),
@@ -254,12 +256,12 @@ function ChosenSheets({
     <div className="grid gap-4 md:grid-cols-[minmax(0,1fr)_230px]">
       <div className="h-64">
         <SheetDrawing
-          layout={sheet.layout}
-          outline={outline}
+          sheet={sheet.sheet}
+          parts={sheet.parts.map(({ placements }) => ({ outline, placements, tone: "seen" }))}
           raggedMm={request.dough.marginMm}
           rerolled={sheet.pass > 0}
-          title={`Sheet ${plan.sheets.indexOf(sheet) + 1} of ${plan.sheets.length}, ${Math.round(sheet.layout.sheet.widthMm)} by ${Math.round(sheet.layout.sheet.heightMm)} millimetres, ${sheet.layout.count} cuts`}
-          limit={sheet.layout.sheet}
+          title={`Sheet ${plan.sheets.indexOf(sheet) + 1} of ${plan.sheets.length}, ${Math.round(sheet.sheet.widthMm)} by ${Math.round(sheet.sheet.heightMm)} millimetres, ${sheet.count} cuts`}
+          limit={sheet.sheet}
           onResize={null}
         />
       </div>
@@ -273,6 +275,9 @@ function ChosenSheets({
           {formatLength(RAGGED_SPREAD_MM)} more or less
         </p>
         <p className="text-sm">
+          {describeRolling(request, plan.sheets.filter(({ pass }) => pass === 0).length)}
+        </p>
+        <p className="text-sm">
           {chosenYield.firstCount} from the first rolling, {chosenYield.count - chosenYield.firstCount} from
           re-rolls; {formatMass(plan.trimLeftG)} left, {formatMass(plan.lossG)} lost
         </p>
@@ -283,7 +288,7 @@ function ChosenSheets({
               sheet={each}
               scale={56 / request.dough.sheetLimit.widthMm}
               selected={each === sheet}
-              label={`Sheet ${i + 1}, ${each.layout.count} cuts`}
+              label={`Sheet ${i + 1}, ${each.count} cuts`}
               onSelect={() => setShown(i)}
             />
           ))}
@@ -291,6 +296,18 @@ function ChosenSheets({
       </div>
     </div>
   );
+}
+
+/** Whether the bench takes the dough in one go, and in how many sheets otherwise. */
+function describeRolling({ dough, thicknessesMm, chosen }: YieldTableRequest, sheets: number): string {
+  const thicknessMm = thicknessesMm[chosen.thickness] ?? 1;
+  const needsM2 = dough.doughG / (dough.densityGPerMl * thicknessMm) / 1000;
+  const { widthMm, heightMm } = dough.sheetLimit;
+  const benchM2 = (widthMm * heightMm) / 1e6;
+  const sheet = `${formatNumber(needsM2, 2)} m² at ${formatLength(thicknessMm)}`;
+  return needsM2 > benchM2
+    ? `${sheet}: more than the ${formatNumber(benchM2, 2)} m² you roll at once, so ${formatCount(sheets, "sheet")} in the first rolling.`
+    : `${sheet}: ${formatCount(sheets, "sheet")} in the first rolling.`;
 }
 
 /** Which cutters give exactly the wanted count, and what dough it takes. */

@@ -12,7 +12,7 @@ export interface RolePart {
 
 /** A sheet's cuts by what they become, in the order of cutting. */
 export function splitByRole({ parts, isDecoration }: CutSheet, roles: readonly CutRole[]): RolePart[] {
-  return parts.flatMap((part) => {
+  return parts.flatMap((part): RolePart[] => {
     if (isDecoration) return [{ role: null, part, placements: part.placements }];
     let from = 0;
     return part.uses.map(({ demandId, count }) => {

@@ -2,6 +2,7 @@
 
 import type { Dough, Filling, LiquidSchool } from "@/core/formula";
 import { formulaLimits } from "@/schemas/limits";
+import { useBench } from "../bench/BenchProvider";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { Select, toOptions } from "../controls/Select";
@@ -29,6 +30,7 @@ export function DoughDials({ dough, save }: DoughProps) {
       | "springBackShare"
       | "rerollLimit"
       | "rerollLossShare"
+      | "rerollShrinkShare"
       | "rerollRestMin"
       | "benchLimitMin"
       | "mixMin"
@@ -109,10 +111,39 @@ export function DoughDials({ dough, save }: DoughProps) {
       {dial("springBackShare", 0.15)}
       {dial("rerollLimit")}
       {dial("rerollLossShare", 0.15)}
+      {dial("rerollShrinkShare")}
+      <TrimEnd dough={dough} set={set} />
       {dial("rerollRestMin", 120)}
       {dial("benchLimitMin", 180)}
       {dial("mixMin", 60)}
       {dial("keepsDays", 14)}
+    </>
+  );
+}
+
+/** What becomes of the last of the trim, and with which cutter. */
+function TrimEnd({ dough, set }: { readonly dough: Dough; readonly set: (fields: Partial<Dough>) => void }) {
+  const cutters = useBench((state) => state.book.cutters);
+  return (
+    <>
+      <Select<Dough["trimEnd"]>
+        label="The last of the trim"
+        value={dough.trimEnd}
+        options={toOptions({
+          larder: "kept in the larder",
+          decorations: "cut into decorations",
+          waste: "thrown out",
+        })}
+        onChange={(trimEnd) => set({ trimEnd })}
+      />
+      {dough.trimEnd === "decorations" && (
+        <Select
+          label="Decorations are cut with"
+          value={dough.decorationCutterId ?? ""}
+          options={[{ id: "", name: "choose a cutter" }, ...cutters.map(({ id, name }) => ({ id, name }))]}
+          onChange={(id) => set({ decorationCutterId: id === "" ? null : id })}
+        />
+      )}
     </>
   );
 }

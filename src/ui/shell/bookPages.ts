@@ -6,6 +6,7 @@ export function listBookPages(date: string): readonly { readonly path: string; r
     { path: `${day}/paste`, title: "Paste or import a formula" },
     { path: `${day}/ingredients`, title: "Ingredient book" },
     { path: `${day}/yield`, title: "How many will this make?" },
+    { path: `${day}/sheet`, title: "Lay out one sheet" },
     { path: `${day}/mould`, title: "Cutter for a mould" },
     { path: `${day}/larder`, title: "Larder" },
     { path: `${day}/shopping`, title: "Shopping list" },

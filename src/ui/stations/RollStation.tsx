@@ -3,13 +3,7 @@
 import { Maximize } from "lucide-react";
 import Link from "next/link";
 import { Fragment, useRef, useState } from "react";
-import {
-  LOG_DIAMETER_MM,
-  type CutAim,
-  type CutSheet,
-  type Portioning,
-  type RowPattern,
-} from "@/core/cutting";
+import { LOG_DIAMETER_MM, type CutAim, type CutSheet, type Portioning } from "@/core/cutting";
 import { hasGrain } from "@/core/formula";
 import type { CutPrice, CutRole, DayCut, PiecePlan } from "@/core/plan";
 import { describeOutline, describeSheet, type BoxMm } from "@/core/shape";
@@ -27,6 +21,7 @@ import { splitByRole, toDrawnParts } from "../drawings/drawnParts";
 import { OutlineIcon } from "../drawings/OutlineShape";
 import { SheetDrawing } from "../drawings/SheetDrawing";
 import { namePass, SheetThumb } from "../drawings/SheetThumb";
+import { describeRows } from "../cutting/describeRows";
 import { TemplateDialog } from "../cutting/TemplateDialog";
 import { CutSizeDials } from "./CutSizeDials";
 import { pieceLimits } from "@/schemas/limits";
@@ -272,39 +267,6 @@ function SheetFacts({ cut, sheet, index }: SheetFactsProps) {
 }
 
 const trimEndWords = { larder: "kept", decorations: "over", waste: "thrown out" } as const;
-
-/** The rows in the figures a ruler needs. */
-function describeRows(pattern: RowPattern): string[] {
-  const [first, second] = pattern.rows;
-  if (!first) return [];
-  const along = pattern.rowsRunDown ? "down the sheet" : "along the sheet";
-  const counts = [...new Set(pattern.rows.map(({ count, between }) => count + (between?.count ?? 0)))].join(
-    " and ",
-  );
-  const texts = [
-    `${formatCount(pattern.rows.length, "row")} of ${counts}, ${along}`,
-    `cuts ${formatNumber(first.pitchMm)} mm apart`,
-  ];
-  if (!second) return texts;
-  const steps = [
-    ...new Set(
-      pattern.rows.slice(1).map((row, i) => formatNumber(row.acrossMm - (pattern.rows[i]?.acrossMm ?? 0))),
-    ),
-  ];
-  texts.push(`rows ${steps.join(" and ")} mm apart`);
-  const shifted = pattern.rows.find(
-    ({ startMm, angleDeg }) => startMm > first.startMm + 0.5 && angleDeg % 180 === first.angleDeg % 180,
-  );
-  if (shifted) texts.push(`shifted rows in by ${formatNumber(shifted.startMm - first.startMm)} mm`);
-  if (pattern.style === "blocks") texts.push("then rows of turned pieces");
-  if (pattern.style === "halved") texts.push("each square cut corner to corner");
-  if (first.between) texts.push(`every second one upside down, ${formatNumber(first.between.afterMm)} mm on`);
-  if (pattern.style === "fitted" && first.angleDeg % 180 !== 0)
-    texts.push(`turned by ${formatNumber(first.angleDeg % 180)}°`);
-  if (pattern.rows.some(({ angleDeg }) => Math.abs(angleDeg - first.angleDeg) === 180))
-    texts.push("every second row upside down");
-  return texts;
-}
 
 const aimTitles: Record<CutAim, string> = {
   leastDough: "least dough",
