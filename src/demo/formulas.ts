@@ -357,15 +357,15 @@ export const plum = filling(
 
 export const chestnut = filling(
   {
-    id: "chestnut-and-thyme",
-    name: "Chestnut and thyme",
-    steps: ["Fry the onions slowly until they are gold.", "Crush in chestnuts, crumbs and thyme; cool."],
+    id: "chestnut-and-onion",
+    name: "Chestnut and onion",
+    steps: ["Fry the onions slowly until they are gold.", "Crush in chestnuts, crumbs and pepper; cool."],
     densityGPerMl: 0.98,
     mixMin: 18,
     makingLossShare: 0.1,
     coolMin: 40,
   },
-  ["600 g chestnuts, cooked", "250 g onions, sliced", "60 g butter", "80 g breadcrumbs", "4 g thyme"],
+  ["600 g chestnuts, cooked", "250 g onions, sliced", "60 g butter", "80 g breadcrumbs", "4 g black pepper"],
 );
 
 export const blossomCurd = filling(

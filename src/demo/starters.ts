@@ -194,7 +194,7 @@ export const starters: readonly Starter[] = [
   {
     id: "oval",
     title: "Lidded ovals",
-    blurb: "An oval base and its larger lid, forked all round. Chestnut and thyme in sweet paste.",
+    blurb: "An oval base and its larger lid, forked all round. Chestnut and onion in sweet paste.",
     dough: sweetCreamed,
     filling: chestnut,
     piece: oval,

@@ -21,7 +21,7 @@ test.each([
   [{ thicknessMm: "3" }, "must be a number"],
   [{ spares: 1.5 }, "whole number"],
   [{ name: " " }, "needs a name"],
-  [{ cut: { kind: "hexagon" } }, "disc, a square or a rectangle"],
+  [{ cut: { kind: "hexagon" } }, "disc, oval, square"],
   [{ surprise: 1 }, "not allowed"],
 ])("%j is refused with a reason", (fields, reason) => {
   expect(validateChanges(change(fields))).toEqual({
@@ -39,10 +39,10 @@ test("faults name their place in the document", () => {
   expect(validateDayBook({})).toMatchObject({ ok: false });
   expect(validateDayBook(null)).toMatchObject({ ok: false });
   expect(
-    validateLayout({ outline: { kind: "disc", diameterMm: -4 }, sheet: { widthMm: 400, heightMm: 300 } }),
+    validateLayout({ outlines: [{ outline: { kind: "disc", diameterMm: -4 } }], sheet: { widthMm: 400, heightMm: 300 } }),
   ).toMatchObject({
     ok: false,
-    failure: [{ path: "outline.diameterMm" }],
+    failure: [{ path: "outlines.0.outline.diameterMm" }],
   });
 });
 

@@ -2,6 +2,7 @@ import type { BoxMm } from "../shape";
 import type { CutRequest } from "./cutPlan";
 import type { CutStream } from "./cutStream";
 import { estimatePlan, meets, type PlanSketch, type SheetRun } from "./estimatePlan";
+import { turnBox } from "./rowPattern";
 import type { MenuSheet } from "./sheetMenu";
 
 /** A saving below this share of the two sheets is not worth cutting two shapes from one. */
@@ -20,7 +21,7 @@ export function shareLastSheets(
   for (let i = 0; i < streams.length; i++) {
     for (let j = i + 1; j < streams.length; j++) {
       const [one, two] = [findSmallest(best, i), findSmallest(best, j)];
-      const shared = one && two && joinSheets(request.sheetLimit, streams, one, two);
+      const shared = one && two && joinSheets(request, streams, one, two);
       if (!shared) continue;
       const runs = [...takeOff(takeOff(best.firstRolling, one), two), shared];
       const joined = estimatePlan({ ...request, rerollLimit: best.rerolls }, streams, runs);
@@ -46,7 +47,7 @@ function takeOff(runs: readonly SheetRun[], run: SheetRun): SheetRun[] {
 
 /** One sheet with the cuts of both, above each other or side by side; null if none is smaller than the two. */
 function joinSheets(
-  limit: BoxMm,
+  { sheetLimit: limit, mayTurn }: CutRequest,
   streams: readonly CutStream[],
   one: SheetRun,
   two: SheetRun,
@@ -58,7 +59,12 @@ function joinSheets(
   const list = (stream: CutStream, count: number) =>
     (stream.menus[0] ?? [])
       .filter((entry) => entry.count >= count)
-      .map((entry) => ({ entry, usable: inside(entry.sheet, stream.marginMm) }));
+      .flatMap((entry) => {
+        const usable = inside(entry.sheet, stream.marginMm);
+        // The menu keeps one of two sheets that differ only in which way they lie.
+        const maySwap = mayTurn || stream.outline.kind === "disc" || stream.outline.kind === "square";
+        return [{ entry, usable }, ...(maySwap ? [{ entry, usable: turnBox(usable) }] : [])];
+      });
   let best: SheetRun | null = null;
   let leastMm2 = (one.entry.areaMm2 + two.entry.areaMm2) * (1 - LEAST_SAVING_SHARE);
   for (const above of list(first, one.entry.count)) {

@@ -120,7 +120,9 @@ function planBatch(
 function countBoughtSheets(formula: Formula, usableG: number): number | null {
   if (formula.kind !== "dough" || !formula.boughtSheet) return null;
   const { widthMm, heightMm, thicknessMm } = formula.boughtSheet;
-  return Math.ceil(usableG / ((widthMm * heightMm * thicknessMm * formula.densityGPerMl) / 1000));
+  const sheetG = (widthMm * heightMm * thicknessMm * formula.densityGPerMl) / 1000;
+  // The plan asks for whole sheets: rounding must not make one more of them.
+  return Math.ceil(usableG / sheetG - EVEN_G / sheetG);
 }
 
 const scaledTook = ({ took }: Weighing) => (took ? took.massG / took.scale : null);
