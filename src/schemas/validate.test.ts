@@ -39,7 +39,10 @@ test("faults name their place in the document", () => {
   expect(validateDayBook({})).toMatchObject({ ok: false });
   expect(validateDayBook(null)).toMatchObject({ ok: false });
   expect(
-    validateLayout({ outlines: [{ outline: { kind: "disc", diameterMm: -4 } }], sheet: { widthMm: 400, heightMm: 300 } }),
+    validateLayout({
+      outlines: [{ outline: { kind: "disc", diameterMm: -4 } }],
+      sheet: { widthMm: 400, heightMm: 300 },
+    }),
   ).toMatchObject({
     ok: false,
     failure: [{ path: "outlines.0.outline.diameterMm" }],

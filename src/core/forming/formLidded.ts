@@ -157,10 +157,13 @@ function drawSection(halfMm: number, heapMm: number, angle: number, thicknessMm:
   const heightMm = heapMm * Math.tan(angle / 2);
   const down = heightMm + thicknessMm;
   const inner = arcPoints(angle, heapMm);
-  const outer = inner.map(([x, y]) => {
-    const outwards = angle < 1e-9 ? 0 : (x / heapMm) * angle;
-    return [x + thicknessMm * Math.sin(outwards), y + thicknessMm * Math.cos(outwards)] as const;
-  });
+  // Where the arc meets the rim its skin is no lower than the rim's own.
+  const outer = inner
+    .map(([x, y]) => {
+      const outwards = angle < 1e-9 ? 0 : (x / heapMm) * angle;
+      return [x + thicknessMm * Math.sin(outwards), y + thicknessMm * Math.cos(outwards)] as const;
+    })
+    .filter(([, y]) => y >= thicknessMm);
   const flip = (points: readonly Point[]) => points.map(([x, y]) => [x, down - y] as const);
   return {
     dough: [

@@ -62,7 +62,9 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
             <Fact
               label="dough"
               value={formatMass(shaped.blankG)}
-              note={shaped.formed.blanks.map(({ role, cut }) => `${role} ${describeOutline(cut)}`).join(", ")}
+              note={shaped.formed.blanks
+                .map(({ role, cut }) => (cut.kind === "ring" ? "" : `${role} `) + describeOutline(cut))
+                .join(", ")}
             />
             <Fact
               label="baked"

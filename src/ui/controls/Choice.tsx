@@ -30,7 +30,7 @@ export function Choice<T extends string>({ legend, options, value, onChange }: P
               checked={id === value}
               onChange={() => onChange(id)}
             />
-            <span className={figure ? "text-sm" : "my-auto text-center"}>{title}</span>
+            <span className={figure ? "text-sm" : note ? "" : "my-auto text-center"}>{title}</span>
             {figure && <span className="figure text-lg leading-6">{figure}</span>}
             {note && <span className="quiet text-xs">{note}</span>}
           </label>

@@ -178,7 +178,6 @@ interface CountTableProps {
 }
 
 function CountTable({ table, cutters, chosen, onChoose, wanted }: CountTableProps) {
-  const most = Math.max(1, ...table.rows.flatMap(({ yields }) => yields.map(({ count }) => count)));
   return (
     <div className="overflow-x-auto">
       <table className="w-full min-w-[560px] border-separate border-spacing-1">
@@ -209,7 +208,7 @@ function CountTable({ table, cutters, chosen, onChoose, wanted }: CountTableProp
                     aria-label={`${cutters[row]?.name ?? ""} at ${formatLength(THICKNESSES_MM[column] ?? 0)}: ${describeYield(each)}`}
                     className="flex min-h-14 w-full cursor-pointer flex-col items-center justify-center rounded-lg border-2 border-transparent aria-pressed:border-primary"
                     style={{
-                      background: `color-mix(in srgb, var(--dough-deep) ${Math.round((each.count / most) * 85)}%, var(--color-base-100))`,
+                      background: `color-mix(in srgb, var(--dough-deep) ${Math.round((each.count / Math.max(1, ...yields.map(({ count }) => count))) * 70)}%, var(--color-base-100))`,
                     }}
                     onClick={() => onChoose({ outline: row, thickness: column })}
                   >

@@ -2,11 +2,11 @@
 
 import { Maximize } from "lucide-react";
 import Link from "next/link";
-import { Fragment, useRef, useState } from "react";
-import { LOG_DIAMETER_MM, type CutAim, type CutSheet, type Portioning } from "@/core/cutting";
+import { useRef, useState } from "react";
+import { LOG_DIAMETER_MM, type CutAim, type CutPlan, type CutSheet, type Portioning } from "@/core/cutting";
 import { hasGrain } from "@/core/formula";
 import type { CutPrice, CutRole, DayCut, PiecePlan } from "@/core/plan";
-import { describeOutline, describeSheet, type BoxMm } from "@/core/shape";
+import { describeOutline, describeSheet, outerOutline, type BoxMm } from "@/core/shape";
 import { formatCount, formatDuration, formatLength, formatMass, formatNumber } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
@@ -73,25 +73,7 @@ function Surface({ line }: { readonly line: PiecePlan }) {
   const { widthMm, heightMm } = sheet.sheet;
   return (
     <div ref={screen} className="board flex h-full flex-col gap-2 fullscreen:p-6">
-      <div className="flex flex-wrap items-center gap-2">
-        <PieceTabs />
-        <span className="ml-auto flex gap-2">
-          <Link className="btn touch" href={`/day/${date}/yield`}>
-            How many?
-          </Link>
-          <button type="button" className="btn touch" onClick={() => setPrinting(true)}>
-            Template
-          </button>
-          <button
-            type="button"
-            className="btn touch px-3"
-            aria-label="Full screen, and back"
-            onClick={() => void toggleFullScreen(screen.current)}
-          >
-            <Maximize size={20} aria-hidden />
-          </button>
-        </span>
-      </div>
+      <PieceTabs />
       <ProblemList station="roll" />
       <TemplateDialog
         key={`${piece.id} ${index} ${widthMm} ${heightMm}`}
@@ -116,17 +98,35 @@ function Surface({ line }: { readonly line: PiecePlan }) {
         />
         <SheetFacts cut={cut} sheet={sheet} index={index} />
       </div>
-      <div role="group" aria-label="Sheets" className="flex flex-wrap items-end gap-1.5">
-        {sheets.map((each, i) => (
-          <SheetThumb
-            key={i}
-            sheet={each}
-            scale={64 / limit.widthMm}
-            selected={i === index}
-            label={`Sheet ${i + 1}, ${namePass(each)}, ${each.count} cuts`}
-            onSelect={() => setChosen(i)}
-          />
-        ))}
+      <div className="flex flex-wrap items-end gap-2">
+        <div role="group" aria-label="Sheets" className="flex flex-wrap items-end gap-1.5">
+          {sheets.map((each, i) => (
+            <SheetThumb
+              key={i}
+              sheet={each}
+              scale={64 / limit.widthMm}
+              selected={i === index}
+              label={`Sheet ${i + 1}, ${namePass(each)}, ${each.count} cuts`}
+              onSelect={() => setChosen(i)}
+            />
+          ))}
+        </div>
+        <span className="ml-auto flex gap-2">
+          <Link className="btn touch" href={`/day/${date}/yield`}>
+            How many?
+          </Link>
+          <button type="button" className="btn touch" onClick={() => setPrinting(true)}>
+            Template
+          </button>
+          <button
+            type="button"
+            className="btn touch px-3"
+            aria-label="Full screen, and back"
+            onClick={() => void toggleFullScreen(screen.current)}
+          >
+            <Maximize size={20} aria-hidden />
+          </button>
+        </span>
       </div>
     </div>
   );
@@ -186,11 +186,12 @@ interface SheetFactsProps {
 
 function SheetFacts({ cut, sheet, index }: SheetFactsProps) {
   const { plan } = cut;
+  const bought = cut.dough.boughtSheet;
   const reroll = plan.rerolls.find(({ pass }) => pass === sheet.pass);
   const roles = splitByRole(sheet, cut.roles);
   const drawsBack = sheet.rolledTo.widthMm > sheet.sheet.widthMm + 0.5;
   return (
-    <div className="flex flex-col gap-2">
+    <div className="flex min-h-0 flex-col gap-1.5 overflow-y-auto">
       <div>
         <h2 className="text-xl">
           Sheet {index + 1} of {plan.sheets.length}
@@ -199,6 +200,13 @@ function SheetFacts({ cut, sheet, index }: SheetFactsProps) {
           {namePass(sheet)}
           {reroll && `, from ${formatMass(reroll.trimG)} of trim`} · {formatLength(cut.thicknessMm)}
         </p>
+        {bought && sheet.pass === 0 && (
+          <p className="text-sm">
+            A bought {bought.widthMm} × {bought.heightMm} mm sheet
+            {bought.thicknessMm > cut.thicknessMm &&
+              `, rolled thinner from ${formatLength(bought.thicknessMm)}`}
+          </p>
+        )}
         {drawsBack && (
           <p className="text-sm">
             Roll it to {describeSheet({ ...sheet.sheet, ...sheet.rolledTo })}: it draws back.
@@ -215,16 +223,17 @@ function SheetFacts({ cut, sheet, index }: SheetFactsProps) {
             `, ${describeOutline(sheet.parts[0]?.outline ?? roles[0]!.part.outline)}`}
         </span>
       </p>
-      {roles.length > 0 && roles.some(({ role }) => role?.hasPartner || cut.pieceIds.length > 1) && (
-        <ul className="text-[0.95rem]">
-          {roles.map(({ role, placements, part }) => (
-            <li key={role?.demandId ?? "none"} className="flex items-center gap-2">
-              <OutlineIcon outline={role?.outline ?? part.outline} sizePx={26} />
+      <ul className="text-[0.95rem]">
+        {roles.map(({ role, placements, part }, i) => (
+          <li key={i} className="flex items-center gap-2">
+            <OutlineIcon outline={role?.outline ?? part.outline} sizePx={26} />
+            <span>
               <span className="figure">{placements.length}</span> {role ? nameRole(role) : "decorations"}
-            </li>
-          ))}
-        </ul>
-      )}
+              {role && ` of ${formatMass(findEachG(plan, role))}`}
+            </span>
+          </li>
+        ))}
+      </ul>
       <p className="quiet text-sm">
         {sheet.parts.length === 1 && `no way to cut more than ${sheet.upperBound} · `}
         {formatNumber(sheet.usedShare * 100)} % used · {formatDuration(sheet.handMin)} by hand
@@ -240,15 +249,6 @@ function SheetFacts({ cut, sheet, index }: SheetFactsProps) {
       <dl className="grid grid-cols-[1fr_auto] gap-x-3 text-[0.95rem]">
         <dt>weigh for this sheet</dt>
         <dd className="figure text-right">{formatMass(sheet.doughG)}</dd>
-        {plan.yields.map(({ demandId, eachG }) => {
-          const role = cut.roles.find((each) => each.demandId === demandId);
-          return (
-            <Fragment key={demandId}>
-              <dt>one {role?.hasPartner || cut.pieceIds.length > 1 ? role && nameRole(role) : "blank"}</dt>
-              <dd className="figure text-right">{formatMass(eachG)}</dd>
-            </Fragment>
-          );
-        })}
         <dt>trim of this sheet</dt>
         <dd className="figure text-right">{formatMass(sheet.trimG)}</dd>
         {plan.decorations > 0 && (
@@ -265,6 +265,9 @@ function SheetFacts({ cut, sheet, index }: SheetFactsProps) {
     </div>
   );
 }
+
+const findEachG = ({ yields }: CutPlan, { demandId }: CutRole) =>
+  yields.find((each) => each.demandId === demandId)?.eachG ?? 0;
 
 const trimEndWords = { larder: "kept", decorations: "over", waste: "thrown out" } as const;
 
