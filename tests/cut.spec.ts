@@ -24,7 +24,7 @@ test("how many will this make: counts follow the dough and the edge; a wanted co
   await page.getByLabel("Or: exactly so many wanted").fill("12");
   await page.getByLabel("Or: exactly so many wanted").press("Enter");
   const exact = page.getByRole("list", { name: "Exactly 12" });
-  await expect(exact.getByRole("listitem")).toHaveCount(3);
+  await expect(exact.getByRole("listitem")).toHaveCount(10);
   await expect(exact).toContainText(/exactly 12 at \d/);
   await at3.click();
   await expect(page.getByRole("img", { name: /^Sheet 1 of/ })).toBeVisible();
@@ -78,4 +78,90 @@ test("a mould's blank follows its size, and the drawer says what each cutter doe
   await expect(page.getByRole("alert").filter({ hasText: "750 mm too much" })).toBeVisible();
   await page.getByText("oval", { exact: true }).click();
   await expect(page.getByText(/no round cutter serves an oval mould/)).toBeVisible();
+});
+
+test("tops and bases come in equal numbers, share their dough, and can be weighed off instead", async ({
+  page,
+}) => {
+  await page.goto("/day/2026-11-29/roll?piece=plum-pop");
+  const sheets = page.getByRole("group", { name: "Sheets" }).getByRole("button");
+  await expect(sheets.first()).toBeVisible();
+  const tally = { top: 0, base: 0 };
+  for (let i = 0; i < (await sheets.count()); i++) {
+    await sheets.nth(i).click();
+    for (const role of ["top", "base"] as const) {
+      const line = page.getByRole("listitem").filter({ hasText: new RegExp(`^\\d+ Plum pop, ${role} of`) });
+      if (await line.isVisible()) tally[role] += Number(/^\d+/.exec((await line.textContent()) ?? "")?.[0]);
+    }
+  }
+  expect(tally).toEqual({ top: 42, base: 42 });
+  // Rolled as thin as the half-moons, the pops go on sheets with them.
+  await page.goto("/day/2026-11-29/roll?piece=quince-half-moon");
+  const rolled = page.getByLabel("Rolled to", { exact: true });
+  await rolled.fill("3");
+  await rolled.press("Enter");
+  await expect(page.getByText("Shares dough and sheets with Plum pop.")).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await page.goto("/day/2026-11-29/roll?piece=plum-pop");
+  await page.getByText("weighed, rolled").click();
+  await expect(page.getByText(/round and roll each to 80 mm round at 3 mm; no trim/)).toBeVisible();
+  await page.getByText("least dough", { exact: true }).click();
+  await expect(sheets.first()).toBeVisible();
+});
+
+test("a ring is cut with its base, its centre kept; leaves come of what is left; bought sheets are rolled thinner", async ({
+  page,
+}) => {
+  await page.goto("/day/2026-11-29/roll?piece=blossom-case");
+  await expect(page.getByRole("listitem").filter({ hasText: "26 Orange-blossom case, ring" })).toBeVisible();
+  await page.goto("/day/2026-11-29/roll?piece=chestnut-oval");
+  await page.getByRole("button", { name: /decorations, \d+ cuts/ }).click();
+  await expect(page.getByText(/cuts, 44 × 20 mm leaf/)).toBeVisible();
+  await page.goto("/day/2026-11-29/roll?piece=courgette-rose");
+  await expect(page.getByText(/A bought 400 × 230 mm sheet, rolled thinner from 3 mm/)).toBeVisible();
+});
+
+test("one sheet: round, nested, drawn outlines; what is no outline is said", async ({ page }) => {
+  await page.goto(`${DEMO_DAY}/sheet`);
+  const count = page.getByTestId("laid-count");
+  await expect(count).toHaveText("6");
+  await page.getByText("round or oval").click();
+  await expect(count).toHaveText("5");
+  await page.getByText("rectangle", { exact: true }).click();
+  await page.getByText("nested", { exact: true }).click();
+  await page.getByLabel("And in its gaps").selectOption({ label: "Leaf 44" });
+  await expect.poll(async () => Number(await count.textContent())).toBeGreaterThan(8);
+  await page.getByText("tight", { exact: true }).click();
+  await page.getByLabel("Cut", { exact: true }).selectOption({ label: "an outline of my own" });
+  await page.getByLabel("Outline").selectOption("path");
+  const path = page.getByLabel("Path data, in millimetres");
+  await path.fill("M0 0 H70 V60");
+  await expect(
+    page.getByRole("alert").filter({ hasText: "is open: its ends are 92.2 mm apart" }),
+  ).toBeVisible();
+  await path.fill("M0 0 H70 V60 L35 40 L0 60 Z");
+  await expect(page.getByText("70 × 60 mm, drawn")).toBeVisible();
+  const before = Number(await count.textContent());
+  await page.getByRole("button", { name: "Look for a tighter layout" }).click();
+  await expect(page.getByText(/tries, \d+ in rows/)).toBeVisible();
+  const stop = page.getByRole("button", { name: /Stop looking/ });
+  if (await stop.isVisible()) await stop.click();
+  await expect(page.getByRole("button", { name: "Look for a tighter layout" })).toBeVisible();
+  expect(Number(await count.textContent())).toBeGreaterThanOrEqual(before);
+  const wide = page.getByLabel("Sheet, wide", { exact: true });
+  await wide.fill("50");
+  await wide.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "Not one fits" })).toBeVisible();
+});
+
+test("a drawn cutter goes into the drawer with its count, and out again", async ({ page }) => {
+  await page.goto(`${DEMO_DAY}/kit`);
+  await page.getByLabel("Outline").selectOption("star");
+  await page.getByRole("button", { name: "Put it in the drawer" }).click();
+  const star = page.getByRole("group", { name: "How many of 80 mm star" });
+  await star.getByRole("button", { name: "One more of 80 mm star" }).click();
+  await expect(star).toContainText("2");
+  await page.getByRole("button", { name: "Take 80 mm star out of the drawer" }).click();
+  await expect(star).toHaveCount(0);
 });

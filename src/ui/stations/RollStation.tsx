@@ -156,8 +156,8 @@ function PortionFacts({ cut, portioning }: { readonly cut: DayCut; readonly port
               )}
               <p className="quiet">
                 {portioning.way === "sliced" ? "flatten" : "round and roll"} each to{" "}
-                {role && describeOutline(role.outline)} at {formatLength(cut.thicknessMm)}; no trim, nothing
-                to re-roll
+                {role && describeOutline(outerOutline(role.outline))} at {formatLength(cut.thicknessMm)}
+                {role?.outline.kind === "ring" && ", then cut its centre out"}; no trim, nothing to re-roll
               </p>
             </div>
           </li>
