@@ -21,6 +21,8 @@ test("every curl line of the handbook answers with what it says", ({ baseURL }) 
   const answers = documents.map((text) => JSON.parse(text));
   // Eight rounds of 100 mm need 293.2 mm (best known): 293 holds seven, where rows hold six.
   expect(answers).toContainEqual(expect.objectContaining({ count: 7, upperBound: 9 }));
+  // Tops and bases on one sheet: as many of each, and more of each than half the sheet would give.
+  expect(answers).toContainEqual(expect.objectContaining({ sets: 19, upperBound: null }));
   expect(answers).toContainEqual(
     expect.objectContaining({ leastDough: expect.objectContaining({ sheets: expect.any(Array) }) }),
   );
@@ -34,7 +36,9 @@ test("every curl line of the handbook answers with what it says", ({ baseURL }) 
   // Five staggered rows of six: 5.5 · 90 ≤ 530 and 4 · 77.9 ≤ 340. Oler: 25.7 + 9.7 + 1 = 36.
   expect(answers).toContainEqual(expect.objectContaining({ count: 30, upperBound: 36 }));
   expect(answers).toContainEqual(expect.objectContaining({ tally: expect.objectContaining({ ready: 26 }) }));
-  expect(answers).toContainEqual({ faults: [expect.objectContaining({ path: "outline.diameterMm" })] });
+  expect(answers).toContainEqual({
+    faults: [expect.objectContaining({ path: "outlines.0.outline.diameterMm" })],
+  });
   expect(answers).toContainEqual(
     expect.objectContaining({
       lines: expect.arrayContaining([expect.objectContaining({ name: "salt", massG: null })]),
@@ -63,7 +67,10 @@ test("malformed, unknown and oversized documents are refused precisely", async (
   );
   const small = await post(
     "/api/v1/cut/layout",
-    JSON.stringify({ outline: { kind: "disc", diameterMm: 200 }, sheet: { widthMm: 150, heightMm: 300 } }),
+    JSON.stringify({
+      outlines: [{ outline: { kind: "disc", diameterMm: 200 } }],
+      sheet: { widthMm: 150, heightMm: 300 },
+    }),
   );
   expect([small.status(), (await small.json()).faults[0].message]).toEqual([
     400,

@@ -110,6 +110,26 @@ test("tops and bases come in equal numbers, share their dough, and can be weighe
   await expect(sheets.first()).toBeVisible();
 });
 
+test("what was really cut is kept, corrects the next forecast, and can be taken back", async ({ page }) => {
+  await page.goto("/day/2026-11-29/roll?piece=chestnut-oval");
+  const field = page.getByLabel(/^Really cut, of 36 planned/);
+  await field.fill("30");
+  await field.press("Enter");
+  // Four rollings' worth of the craft's 100 % and one of 83 %.
+  await expect(
+    page.getByText("your log of Hazel sweet paste: 1 rolling, 97 % of what was planned"),
+  ).toBeVisible();
+  await page.goto("/day/2026-11-29/yield");
+  await page.getByLabel("Dough").selectOption({ label: "Hazel sweet paste" });
+  await expect(page.getByText(/your log of 1 rolling gave 97 % of what was planned/)).toBeVisible();
+  await page.goto("/day/2026-11-29/roll?piece=chestnut-oval");
+  await field.fill("-3");
+  await expect(page.getByRole("alert").filter({ hasText: "3 too little" })).toBeVisible();
+  await field.fill("");
+  await field.press("Enter");
+  await expect(page.getByText(/your log of Hazel sweet paste/)).toHaveCount(0);
+});
+
 test("a ring is cut with its base, its centre kept; leaves come of what is left; bought sheets are rolled thinner", async ({
   page,
 }) => {

@@ -18,9 +18,11 @@ export function openDatabase(file: string, migrationsFolder: string): Database.D
   const db = new Database(file);
   db.pragma("journal_mode = WAL");
   db.pragma("synchronous = FULL");
-  db.pragma("foreign_keys = ON");
   db.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
+  // A table that others point at can only be made anew while nobody looks; what points nowhere then is found below.
+  db.pragma("foreign_keys = OFF");
   migrate(db, isNew ? null : file, migrationsFolder);
+  db.pragma("foreign_keys = ON");
   return db;
 }
 
@@ -48,5 +50,8 @@ function migrate(db: Database.Database, file: string | null, folder: string): vo
       db.exec(sql);
       db.pragma(`user_version = ${number}`);
     }
+    const strays = db.pragma("foreign_key_check") as readonly { readonly table: string }[];
+    if (strays[0])
+      throw new Error(`A migration would leave ${strays.length} rows of ${strays[0].table} astray.`);
   }).exclusive();
 }

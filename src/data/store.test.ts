@@ -1,6 +1,7 @@
 import { copyFileSync, mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
+import type { Outline } from "@/core/shape";
 import { listDemoChanges } from "@/demo";
 import type { Ingredient, Piece, Weighing } from "@/schemas/model";
 import { pickRecords } from "@/schemas/toDayBook";
@@ -33,7 +34,7 @@ test("a pinned sheet and a rectangle come back too", () => {
     ...firstPiece(store),
     cut: { kind: "rectangle", widthMm: 80, heightMm: 140 },
     cutAim: "pinned",
-    pinnedSheet: { widthMm: 400, heightMm: 300 },
+    pinnedSheet: { widthMm: 400, heightMm: 300, shape: "oval" },
   };
   expect(
     store.applyChanges([{ kind: "piece", id: piece.id, expectedVersion: 1, record: piece }], NOON),
@@ -42,6 +43,60 @@ test("a pinned sheet and a rectangle come back too", () => {
     value: [2],
   });
   expect(firstPiece(store)).toEqual(piece);
+});
+
+test("cutters of every outline, forms and what a rolling gave come back as they were", () => {
+  const store = openDemo();
+  const outlines: readonly Outline[] = [
+    { kind: "oval", widthMm: 120, heightMm: 80 },
+    { kind: "triangle", legMm: 90 },
+    { kind: "ring", diameterMm: 80, holeMm: 46 },
+    { kind: "polygon", diameterMm: 80, sides: 7 },
+    { kind: "scalloped", diameterMm: 80, lobes: 13 },
+    { kind: "star", diameterMm: 80, points: 6 },
+    { kind: "heart", widthMm: 80, heightMm: 70 },
+    { kind: "leaf", widthMm: 44, heightMm: 20 },
+    {
+      kind: "path",
+      corners: [
+        [-20.5, -10],
+        [20.25, -10],
+        [0, 12.125],
+      ],
+    },
+  ];
+  const cutters = outlines.map((outline, i) => ({
+    id: `c-${i}`,
+    name: `Cutter ${i}`,
+    outline,
+    count: i + 1,
+  }));
+  const piece = firstPiece(store);
+  const forms: readonly Piece["form"][] = [
+    { kind: "lidded", topOversizeMm: null },
+    { kind: "lidded", topOversizeMm: 7.5 },
+    { kind: "case", holeMm: 44 },
+    { kind: "rosette", sliceMm: 40, sliceThicknessMm: 2, overlapShare: 0.4, cavityMm: 66 },
+  ];
+  const pieces = forms.map((form, i) => ({ ...piece, id: `p-${i}`, form }));
+  const cutRecord = {
+    id: "cut-1",
+    dayId: "day-2026-11-28",
+    date: "2026-11-28",
+    doughId: "bay-shortcrust",
+    planned: 60,
+    got: 57,
+  };
+  const added = [
+    ...cutters.map((record) => ({ kind: "cutter" as const, id: record.id, expectedVersion: 0, record })),
+    ...pieces.map((record) => ({ kind: "piece" as const, id: record.id, expectedVersion: 0, record })),
+    { kind: "cutRecord" as const, id: cutRecord.id, expectedVersion: 0, record: cutRecord },
+  ];
+  expect(store.applyChanges(added, NOON).ok).toBe(true);
+  const records = store.listRecords();
+  expect(pickRecords(records, "cutter").slice(-cutters.length)).toEqual(cutters);
+  expect(pickRecords(records, "piece").slice(-pieces.length)).toEqual(pieces);
+  expect(pickRecords(records, "cutRecord")).toEqual([cutRecord]);
 });
 
 test("a stale edit is refused with what stands there now, and nothing of its list is written", () => {
@@ -105,14 +160,15 @@ test("a file that needs a migration is copied first; one from a newer programme 
     for (const [name, sql] of [
       ["0001_first.sql", "SELECT 1"],
       ["0002_same.sql", "SELECT 1"],
-      ["0003_next.sql", "CREATE TABLE later (id TEXT PRIMARY KEY) STRICT"],
+      ["0003_same.sql", "SELECT 1"],
+      ["0004_next.sql", "CREATE TABLE later (id TEXT PRIMARY KEY) STRICT"],
     ] as const) {
       writeFileSync(path.join(migrations, name), sql);
     }
     openDatabase(file, migrations).close();
-    expect(readdirSync(folder)).toContain("baker.db.before-0003");
-    expect(open(`${file}.before-0003`).listRecords()).toHaveLength(listDemoChanges().length);
-    expect(() => open(file)).toThrow("version 3; this Tezgah knows 2");
+    expect(readdirSync(folder)).toContain("baker.db.before-0004");
+    expect(open(`${file}.before-0004`).listRecords()).toHaveLength(listDemoChanges().length);
+    expect(() => open(file)).toThrow("version 4; this Tezgah knows 3");
   } finally {
     rmSync(folder, { recursive: true });
   }
@@ -154,12 +210,32 @@ test("a file of the first version keeps its formulas, with a plain rubbed dough'
     old.exec(
       `INSERT INTO formula (id, kind, name, density_g_per_ml, mix_min, rest_min, version)
          VALUES ('crust', 'dough', 'Old crust', 1.2, 10, 30, 4);
-       INSERT INTO formula_line VALUES ('crust', 0, 'l1', 'flour', '500 g', 500);`,
+       INSERT INTO formula_line VALUES ('crust', 0, 'l1', 'flour', '500 g', 500);
+       INSERT INTO piece VALUES ('moon', 'Moon', 'halfMoon', 'disc', 110, 110, 'crust', 'crust', 3, 12, 0.5, 'forked',
+         1, 8, 'pinned', 400, 300, 2, 20, 200, 24, 0.08, 20, 15, 3);
+       INSERT INTO cutter VALUES ('r110', 'Round 110', 'disc', 110, 110, 2);
+       INSERT INTO day VALUES ('d', '2026-01-02', 'Old day', 240, 1);
+       INSERT INTO day_order VALUES ('o', 'd', 'moon', 12, 600, '', 1);`,
     );
     old.close();
     const store = open(file);
-    expect(readdirSync(folder)).toContain("old.db.before-0002");
-    const [stored] = store.listRecords();
+    expect(readdirSync(folder)).toContain("old.db.before-0003");
+    const records = store.listRecords();
+    const [stored] = records;
+    const recordOf = (kind: string) => records.find((each) => each.kind === kind);
+    // The tables of pieces and cutters were made anew; what pointed at a piece still does.
+    expect(recordOf("piece")).toMatchObject({
+      version: 3,
+      record: {
+        form: { kind: "halfMoon" },
+        cut: { kind: "disc", diameterMm: 110 },
+        pinnedSheet: { shape: "rectangle", widthMm: 400, heightMm: 300 },
+      },
+    });
+    expect(recordOf("cutter")).toMatchObject({ version: 2, record: { count: 1 } });
+    expect(recordOf("order")).toMatchObject({ record: { pieceId: "moon", count: 12 } });
+    const lose = store.applyChanges([{ kind: "piece", id: "moon", expectedVersion: 3, record: null }], NOON);
+    expect(lose).toMatchObject({ ok: false, failure: { kind: "inUse" } });
     expect(stored).toMatchObject({
       version: 4,
       record: {

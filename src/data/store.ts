@@ -8,6 +8,7 @@ import {
   type RecordTypes,
   type StoredRecord,
 } from "@/schemas/recordKinds";
+import { createCutRecordRepository } from "./cutRecordRepository";
 import { createDayRepository, createOrderRepository } from "./dayRepositories";
 import { createFormulaEditions, type FormulaEdition } from "./formulaEditions";
 import { createFormulaRepository } from "./formulaRepository";
@@ -68,6 +69,7 @@ export function createStore(db: Database.Database): Store {
     ingredient: createIngredientRepository(db),
     larder: createLarderRepository(db),
     weighing: createWeighingRepository(db),
+    cutRecord: createCutRecordRepository(db),
   };
   const editions = createFormulaEditions(db);
   const apply = <K extends RecordKind>(

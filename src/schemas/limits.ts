@@ -130,6 +130,12 @@ export const weighingLimits = {
   mixG: limit("Batch", "g", 1, 1_000_000, 1),
 } as const;
 
+/** What a rolling gave: as many as ordered at most, and a few that were squeezed in. */
+export const cutRecordLimits = {
+  planned: limit("Planned", "", 1, 100_000, 1),
+  got: limit("Really cut", "", 0, 100_000, 1),
+} as const;
+
 export const orderLimits = {
   count: limit("Pieces", "", 1, 10_000, 1),
   dueMin: limit("Promised for", "", 0, 1439, 1),

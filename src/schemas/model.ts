@@ -3,6 +3,7 @@ export type { Dough, Filling, Formula, Ingredient, IngredientLine } from "@/core
 export type {
   Bench,
   Cutter,
+  CutRecord,
   Day,
   DayBook,
   Kitchen,

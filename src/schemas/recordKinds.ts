@@ -16,6 +16,7 @@ export const recordKinds: readonly RecordKind[] = [
   "ingredient",
   "larder",
   "weighing",
+  "cutRecord",
 ];
 
 /** A record of some kind with the version it was read at. */

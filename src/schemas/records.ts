@@ -17,6 +17,7 @@ import { parsePath, type OutlineKind, type Polygon } from "@/core/shape";
 import type {
   Bench,
   Cutter,
+  CutRecord,
   Day,
   Formula,
   Ingredient,
@@ -30,6 +31,7 @@ import type {
 import { describeLimitFault } from "./checkValue";
 import {
   benchLimits,
+  cutRecordLimits,
   dayLimits,
   formulaLimits,
   ingredientLimits,
@@ -385,6 +387,14 @@ export const recordSchemas = {
         })
       : item,
   ),
+  cutRecord: Joi.object<CutRecord>({
+    id,
+    dayId: id,
+    date: calendarDate,
+    doughId: id,
+    planned: whole(cutRecordLimits.planned),
+    got: whole(cutRecordLimits.got),
+  }),
   weighing: Joi.object<Weighing>({
     id,
     dayId: id,
@@ -411,4 +421,5 @@ export interface RecordTypes {
   ingredient: Ingredient;
   larder: LarderItem;
   weighing: Weighing;
+  cutRecord: CutRecord;
 }

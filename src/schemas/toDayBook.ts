@@ -39,6 +39,7 @@ export function toDayBook(
     ingredients: pickRecords(records, "ingredient"),
     larder: pickRecords(records, "larder"),
     weighings: pickRecords(records, "weighing"),
+    cutRecords: pickRecords(records, "cutRecord"),
     nowMin,
   };
 }

@@ -98,6 +98,7 @@ const dayBookSchema = Joi.object({
   ingredients: listOf(recordSchemas.ingredient).optional().default([]),
   larder: listOf(recordSchemas.larder).optional().default([]),
   weighings: listOf(recordSchemas.weighing).optional().default([]),
+  cutRecords: listOf(recordSchemas.cutRecord).optional().default([]),
   nowMin: Joi.number().integer().allow(null).default(null),
 }).required();
 

@@ -1,6 +1,7 @@
 import type { CutAim } from "../cutting";
 import type { PieceForm } from "../forming";
 import type { Formula, Ingredient } from "../formula";
+import type { CutOutcome } from "../habits";
 import type { CrimpId } from "../sealing";
 import type { Outline, SheetShape } from "../shape";
 import type { EggSize, MeasureSystem } from "../units";
@@ -135,6 +136,14 @@ export interface Weighing {
   readonly mixG: number | null;
 }
 
+/** What the rolling of one dough really gave, on one day at one thickness. */
+export interface CutRecord extends CutOutcome {
+  readonly id: string;
+  readonly dayId: string;
+  readonly date: string;
+  readonly doughId: string;
+}
+
 /** Everything a day's plan is made of: one self-contained document. */
 export interface DayBook {
   readonly day: Day;
@@ -149,6 +158,7 @@ export interface DayBook {
   readonly ingredients: readonly Ingredient[];
   readonly larder: readonly LarderItem[];
   readonly weighings: readonly Weighing[];
+  readonly cutRecords: readonly CutRecord[];
   /** Minutes after the day's midnight it is now, or null if the day is planned ahead. */
   readonly nowMin: number | null;
 }

@@ -1,6 +1,7 @@
 import type { CutAim, CutPlan } from "../cutting";
 import type { BlankRole } from "../forming";
 import type { Batch, DividedPiece, Dough, EggBalance, Formula, FormulaAnalysis, WeighStep } from "../formula";
+import type { YieldHabit } from "../habits";
 import type { TrayLoading } from "../loading";
 import type { PlacedTask, Schedule } from "../schedule";
 import type { Outline } from "../shape";
@@ -201,6 +202,8 @@ export interface DayPlan {
   readonly analyses: Readonly<Record<string, FormulaAnalysis>>;
   /** By formula id: what its liquid took last time, for the formula as written; null if never kept. */
   readonly tookLastG: Readonly<Record<string, number | null>>;
+  /** By dough id: how the baker's hand cuts it, by the log. */
+  readonly yieldHabits: Readonly<Record<string, YieldHabit>>;
   readonly lines: readonly PiecePlan[];
   readonly cuts: readonly DayCut[];
   readonly eggs: EggBalance;

@@ -3,6 +3,7 @@ export {
   larderKinds,
   type Bench,
   type Cutter,
+  type CutRecord,
   type Day,
   type DayBook,
   type Kitchen,

@@ -5,6 +5,7 @@ import {
   mergeIngredients,
   standardIngredients,
 } from "../formula";
+import { findYieldHabit } from "../habits";
 import { scheduleDay, type Schedule } from "../schedule";
 import { formatClock, formatDuration, formatNumber } from "../units";
 import type { DayBook, Order, Oven, Piece } from "./book";
@@ -63,6 +64,11 @@ export function planDay(book: DayBook): DayPlan {
     tookLastG: listTookLast(book),
     lines: lines.map((line) => ({ ...line, readyMin: findReadyMin(line, tasks) })),
     cuts: cutting.cuts,
+    yieldHabits: Object.fromEntries(
+      book.formulas
+        .filter(({ kind }) => kind === "dough")
+        .map(({ id }) => [id, findYieldHabit(book.cutRecords.filter(({ doughId }) => doughId === id))]),
+    ),
     doughs: batches.doughs,
     fillings: batches.fillings,
     eggs: balanceEggs(

@@ -1,6 +1,5 @@
 -- Cuts of any outline, pieces of several blanks, cutters that there are several of, and what becomes of the trim.
 -- The checks on outlines and forms stand in the tables, so both are made anew; what points at a piece keeps its name.
-PRAGMA defer_foreign_keys = ON;
 
 CREATE TABLE piece_new (
   id TEXT PRIMARY KEY,
@@ -70,3 +69,14 @@ ALTER TABLE cutter_new RENAME TO cutter;
 ALTER TABLE formula ADD COLUMN reroll_shrink_share REAL NOT NULL DEFAULT 0.01;
 ALTER TABLE formula ADD COLUMN trim_end TEXT NOT NULL DEFAULT 'larder' CHECK (trim_end IN ('larder', 'decorations', 'waste'));
 ALTER TABLE formula ADD COLUMN decoration_cutter_id TEXT;
+
+-- What rollings really gave: one record a day, dough and thickness.
+CREATE TABLE cut_record (
+  id TEXT PRIMARY KEY,
+  day_id TEXT NOT NULL REFERENCES day (id) ON DELETE CASCADE,
+  date TEXT NOT NULL,
+  dough_id TEXT NOT NULL,
+  planned INTEGER NOT NULL CHECK (planned > 0),
+  got INTEGER NOT NULL CHECK (got >= 0),
+  version INTEGER NOT NULL
+) STRICT;

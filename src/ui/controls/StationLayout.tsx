@@ -12,7 +12,12 @@ interface Props {
 export function StationLayout({ surface, side, label }: Props) {
   return (
     <div className="flex h-full flex-col lg:flex-row">
-      <section aria-label={label} className="min-h-0 min-w-0 flex-1 p-4 lg:overflow-y-auto lg:p-5">
+      {/* It scrolls where it is higher than the screen: the keyboard must reach it though it holds but a drawing. */}
+      <section
+        aria-label={label}
+        tabIndex={0}
+        className="min-h-0 min-w-0 flex-1 p-4 lg:overflow-y-auto lg:p-5"
+      >
         {surface}
       </section>
       {side && (

@@ -9,6 +9,7 @@ import {
   type YieldTable,
   type YieldTableRequest,
 } from "@/core/cutting";
+import { forecastCount, type CountForecast, type YieldHabit } from "@/core/habits";
 import { computeTotalG, hasGrain, type Dough } from "@/core/formula";
 import type { Cutter } from "@/core/plan";
 import { formatCount, formatLength, formatMass, formatNumber, parseAmount, parseNumber } from "@/core/units";
@@ -30,6 +31,9 @@ const FIRST_THICKNESS = 3;
 /** Web and ragged edge to begin with: a knife's width, a hand-rolled edge. */
 const FIRST_WEB_MM = 1;
 const FIRST_RAGGED_MM = 8;
+
+/** Of a dough that the plan does not know yet. */
+const NO_LOG: YieldHabit = { rollings: 0, share: 1, spread: 0 };
 
 /** How many will this make? Counts by cutter and thickness, live, and the way back from a count. */
 export function YieldPage() {
@@ -78,6 +82,7 @@ export function YieldPage() {
       </p>
     );
   }
+  const habit = plan.yieldHabits[dough.id] ?? NO_LOG;
   const larderG = book.larder.reduce(
     (sum, { kind, refId, massG, takenByDayId }) =>
       sum + (kind === "dough" && refId === dough.id && takenByDayId === null ? massG : 0),
@@ -104,8 +109,9 @@ export function YieldPage() {
                 chosen={chosen}
                 onChoose={setChosen}
                 wanted={request.wanted}
+                habit={habit}
               />
-              <ChosenSheets table={table} request={request} cutter={cutters[chosen.outline]} />
+              <ChosenSheets table={table} request={request} cutter={cutters[chosen.outline]} habit={habit} />
             </>
           )}
         </div>
@@ -175,9 +181,10 @@ interface CountTableProps {
   readonly chosen: { readonly outline: number; readonly thickness: number };
   readonly onChoose: (chosen: { outline: number; thickness: number }) => void;
   readonly wanted: number | null;
+  readonly habit: YieldHabit;
 }
 
-function CountTable({ table, cutters, chosen, onChoose, wanted }: CountTableProps) {
+function CountTable({ table, cutters, chosen, onChoose, wanted, habit }: CountTableProps) {
   return (
     <div className="overflow-x-auto">
       <table className="w-full min-w-[560px] border-separate border-spacing-1">
@@ -205,7 +212,7 @@ function CountTable({ table, cutters, chosen, onChoose, wanted }: CountTableProp
                   <button
                     type="button"
                     aria-pressed={chosen.outline === row && chosen.thickness === column}
-                    aria-label={`${cutters[row]?.name ?? ""} at ${formatLength(THICKNESSES_MM[column] ?? 0)}: ${describeYield(each)}`}
+                    aria-label={`${cutters[row]?.name ?? ""} at ${formatLength(THICKNESSES_MM[column] ?? 0)}: ${describeYield(each, forecastCount(each, habit))}`}
                     className="flex min-h-14 w-full cursor-pointer flex-col items-center justify-center rounded-lg border-2 border-transparent aria-pressed:border-primary"
                     style={{
                       background: `color-mix(in srgb, var(--dough-deep) ${Math.round((each.count / Math.max(1, ...yields.map(({ count }) => count))) * 70)}%, var(--color-base-100))`,
@@ -216,9 +223,7 @@ function CountTable({ table, cutters, chosen, onChoose, wanted }: CountTableProp
                       {each.count}
                       {each.count === wanted && <span aria-hidden> ✓</span>}
                     </span>
-                    <span className="text-xs">
-                      {each.lowCount}–{each.highCount}
-                    </span>
+                    <span className="text-xs">{describeRange(forecastCount(each, habit))}</span>
                   </button>
                 </td>
               ))}
@@ -230,17 +235,21 @@ function CountTable({ table, cutters, chosen, onChoose, wanted }: CountTableProp
   );
 }
 
-const describeYield = ({ count, lowCount, highCount }: Yield) =>
+const describeYield = ({ count }: Yield, { lowCount, highCount }: CountForecast) =>
   `${formatCount(count, "cut")}, likely between ${lowCount} and ${highCount}`;
+
+const describeRange = ({ lowCount, highCount }: CountForecast) => `${lowCount}–${highCount}`;
 
 function ChosenSheets({
   table: { plan, rows },
   request,
   cutter,
+  habit,
 }: {
   readonly table: YieldTable;
   readonly request: YieldTableRequest;
   readonly cutter: Cutter | undefined;
+  readonly habit: YieldHabit;
 }) {
   const [shown, setShown] = useState(0);
   const sheet = plan?.sheets[shown] ?? plan?.sheets[0];
@@ -251,6 +260,7 @@ function ChosenSheets({
       <p className="quiet">Not one: this is too little dough, or the cutter is larger than the sheet.</p>
     );
   }
+  const forecast = forecastCount(chosenYield, habit);
   return (
     <div className="grid gap-4 md:grid-cols-[minmax(0,1fr)_230px]">
       <div className="h-64">
@@ -269,9 +279,11 @@ function ChosenSheets({
           <span className="figure text-5xl">{chosenYield.count}</span> {cutter?.name}
         </p>
         <p className="quiet text-sm">
-          likely {chosenYield.lowCount} to {chosenYield.highCount}: a hand rolls{" "}
+          {forecast.lowCount} to {forecast.highCount}, likely {forecast.likelyCount}: a hand rolls{" "}
           {formatLength(THICKNESS_SPREAD_MM)} thicker or thinner, and the edge is ragged{" "}
           {formatLength(RAGGED_SPREAD_MM)} more or less
+          {habit.rollings > 0 &&
+            `; your log of ${formatCount(habit.rollings, "rolling")} gave ${formatNumber(habit.share * 100)} % of what was planned`}
         </p>
         <p className="text-sm">
           {describeRolling(request, plan.sheets.filter(({ pass }) => pass === 0).length)}

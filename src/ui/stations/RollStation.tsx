@@ -21,6 +21,7 @@ import { splitByRole, toDrawnParts } from "../drawings/drawnParts";
 import { OutlineIcon } from "../drawings/OutlineShape";
 import { SheetDrawing } from "../drawings/SheetDrawing";
 import { namePass, SheetThumb } from "../drawings/SheetThumb";
+import { CutLog } from "../cutting/CutLog";
 import { describeRows } from "../cutting/describeRows";
 import { TemplateDialog } from "../cutting/TemplateDialog";
 import { CutSizeDials } from "./CutSizeDials";
@@ -341,6 +342,7 @@ function RollDials({ line }: { readonly line: PiecePlan }) {
       />
       <PinnedShape line={line} />
       <Why steps={cut.why} label="why so much dough?" />
+      <CutLog cut={cut} />
       <Dial
         limit={pieceLimits.spares}
         value={piece.spares}

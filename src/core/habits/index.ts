@@ -1,0 +1,7 @@
+export {
+  findYieldHabit,
+  forecastCount,
+  type CountForecast,
+  type CutOutcome,
+  type YieldHabit,
+} from "./yieldHabit";
