@@ -1,7 +1,11 @@
 import {
   boundsOfPolygon,
+  distanceToBodyMm,
+  distanceToSegmentMm,
   drawIn,
   gapMm,
+  isInside,
+  listEdges,
   placePolygon,
   reachOfPolygon,
   toContour,
@@ -48,13 +52,15 @@ export function fillGaps({
   const planes = toHalfPlanes(sheet);
   const turns = anglesDeg.map((angleDeg) => {
     const contour = placePolygon(toContour(outline), 0, 0, angleDeg);
-    return {
-      angleDeg,
-      contour,
-      room: drawIn(planes, marginMm, reachOfPolygon(contour)),
-      bounds: boundsOfPolygon(contour),
-    };
+    const room = drawIn(planes, marginMm, reachOfPolygon(contour));
+    return { angleDeg, contour, room, bounds: boundsOfPolygon(contour) };
   });
+  // A circle that the outline holds, and one that holds it: they settle nearly every place at once.
+  const upright = turns[0]?.contour ?? [];
+  const widestMm = Math.max(...upright.map(([x, y]) => Math.hypot(x, y)));
+  const innerMm = isInside([0, 0], upright)
+    ? Math.min(...listEdges(upright).map(([a, b]) => distanceToSegmentMm([0, 0], a, b)))
+    : 0;
   const taken: Body[] = placed.map(toBody);
   const smallest = Math.min(
     ...turns.flatMap(({ bounds }) => [bounds.rightMm - bounds.leftMm, bounds.bottomMm - bounds.topMm]),
@@ -66,13 +72,24 @@ export function fillGaps({
       if (found.length >= most) return found;
       for (const { angleDeg, contour, room, bounds } of turns) {
         if (room.some(({ nx, ny, reachMm }) => nx * xMm + ny * yMm > reachMm + FIT_TOLERANCE_MM)) continue;
-        const near = taken.filter(
-          (body) =>
-            body.leftMm - webMm < xMm + bounds.rightMm &&
-            body.rightMm + webMm > xMm + bounds.leftMm &&
-            body.topMm - webMm < yMm + bounds.bottomMm &&
-            body.bottomMm + webMm > yMm + bounds.topMm,
-        );
+        const near: Body[] = [];
+        let isTaken = false;
+        for (const body of taken) {
+          if (
+            body.leftMm - webMm >= xMm + bounds.rightMm ||
+            body.rightMm + webMm <= xMm + bounds.leftMm ||
+            body.topMm - webMm >= yMm + bounds.bottomMm ||
+            body.bottomMm + webMm <= yMm + bounds.topMm
+          )
+            continue;
+          const awayMm = distanceToBodyMm(body.corners, xMm, yMm);
+          if (awayMm < innerMm + webMm - FIT_TOLERANCE_MM) {
+            isTaken = true;
+            break;
+          }
+          if (awayMm < widestMm + webMm) near.push(body);
+        }
+        if (isTaken) continue;
         const here = contour.map(([x, y]) => [x + xMm, y + yMm] as const);
         if (near.some(({ polygon }) => gapMm(polygon, here, webMm) < webMm - FIT_TOLERANCE_MM)) continue;
         found.push({ xMm, yMm, angleDeg });
@@ -86,6 +103,11 @@ export function fillGaps({
 
 interface Body extends ReturnType<typeof boundsOfPolygon> {
   readonly polygon: Polygon;
+  readonly corners: Float64Array;
 }
 
-const toBody = (polygon: Polygon): Body => ({ polygon, ...boundsOfPolygon(polygon) });
+const toBody = (polygon: Polygon): Body => ({
+  polygon,
+  corners: Float64Array.from(polygon.flat()),
+  ...boundsOfPolygon(polygon),
+});

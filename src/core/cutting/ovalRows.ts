@@ -23,7 +23,7 @@ interface Lattice {
 }
 
 /** Places at which a lattice is tried, parts of its steps each way. */
-const OFFSETS = 12;
+const OFFSETS = 8;
 /** Lattices of an outline of its own worth trying. */
 const MOST_LATTICES = 12;
 

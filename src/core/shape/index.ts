@@ -12,9 +12,11 @@ export {
 export { toContour } from "./contour";
 export {
   boundsOfPolygon,
-  distanceToEdgeMm,
+  distanceToBodyMm,
+  distanceToSegmentMm,
   gapMm,
   isInside,
+  listEdges,
   placePolygon,
   type Point,
   type Polygon,

@@ -55,11 +55,6 @@ export function isInside([x, y]: Point, polygon: Polygon): boolean {
   return inside;
 }
 
-/** From a point to the nearest point of the closed line, mm. O(corners). */
-export function distanceToEdgeMm(point: Point, polygon: Polygon): number {
-  return Math.min(...listEdges(polygon).map(([a, b]) => distanceToSegmentMm(point, a, b)));
-}
-
 /**
  * The gap between two polygons, mm: 0 where they touch, and 0 where they overlap or one holds the other.
  * Exact for straight edges: two segments that do not cross are nearest at an end of one of them. O(n·m).
@@ -68,6 +63,7 @@ export function distanceToEdgeMm(point: Point, polygon: Polygon): number {
 export function gapMm(one: Polygon, other: Polygon, enoughMm = Infinity): number {
   const [first, second] = [one[0], other[0]];
   if (!first || !second) throw new RangeError("gapMm: a polygon has no corners");
+  if (Number.isFinite(enoughMm) && areBoxesApart(one, other, enoughMm)) return enoughMm;
   if (isInside(first, other) || isInside(second, one)) return 0;
   let squared = enoughMm * enoughMm;
   const others = listEdges(other);
@@ -98,6 +94,43 @@ export function gapMm(one: Polygon, other: Polygon, enoughMm = Infinity): number
   return Math.sqrt(squared);
 }
 
+function areBoxesApart(one: Polygon, other: Polygon, byMm: number): boolean {
+  const [a, b] = [boundsOfPolygon(one), boundsOfPolygon(other)];
+  return (
+    a.leftMm - b.rightMm >= byMm ||
+    b.leftMm - a.rightMm >= byMm ||
+    a.topMm - b.bottomMm >= byMm ||
+    b.topMm - a.bottomMm >= byMm
+  );
+}
+
+/**
+ * From a point to the nearest edge of a polygon, mm; 0 inside it. Corners as x, y, x, y …: for walks that ask many
+ * thousand times. O(corners), no allocation.
+ */
+export function distanceToBodyMm(corners: Float64Array, x: number, y: number): number {
+  let least = Infinity;
+  let inside = false;
+  let [x1, y1] = [corners[corners.length - 2]!, corners[corners.length - 1]!];
+  for (let i = 0; i < corners.length; i += 2) {
+    const x2 = corners[i]!;
+    const y2 = corners[i + 1]!;
+    if (y1 > y !== y2 > y && x < x1 + ((y - y1) / (y2 - y1)) * (x2 - x1)) inside = !inside;
+    const dx = x2 - x1;
+    const dy = y2 - y1;
+    const squared = dx * dx + dy * dy;
+    let t = squared === 0 ? 0 : ((x - x1) * dx + (y - y1) * dy) / squared;
+    t = t < 0 ? 0 : t > 1 ? 1 : t;
+    const offX = x - x1 - t * dx;
+    const offY = y - y1 - t * dy;
+    const distance = offX * offX + offY * offY;
+    if (distance < least) least = distance;
+    x1 = x2;
+    y1 = y2;
+  }
+  return inside ? 0 : Math.sqrt(least);
+}
+
 /** Whether the closed line meets itself anywhere but at neighbouring corners. O(corners²). */
 export function crossesItself(polygon: Polygon): boolean {
   const edges = listEdges(polygon);
@@ -114,7 +147,8 @@ export function listEdges(polygon: Polygon): (readonly [Point, Point])[] {
   return polygon.map((from, i) => [from, polygon[(i + 1) % polygon.length] ?? from] as const);
 }
 
-function distanceToSegmentMm([x, y]: Point, [x1, y1]: Point, [x2, y2]: Point): number {
+/** From a point to the nearest point of a straight piece, mm. */
+export function distanceToSegmentMm([x, y]: Point, [x1, y1]: Point, [x2, y2]: Point): number {
   const [dx, dy] = [x2 - x1, y2 - y1];
   const lengthSquared = dx * dx + dy * dy;
   const along = lengthSquared === 0 ? 0 : ((x - x1) * dx + (y - y1) * dy) / lengthSquared;
