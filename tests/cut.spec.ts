@@ -120,7 +120,7 @@ test("what was really cut is kept, corrects the next forecast, and can be taken 
     page.getByText("your log of Hazel sweet paste: 1 rolling, 97 % of what was planned"),
   ).toBeVisible();
   await page.goto("/day/2026-11-29/yield");
-  await page.getByLabel("Dough").selectOption({ label: "Hazel sweet paste" });
+  await page.getByLabel("Dough", { exact: true }).selectOption({ label: "Hazel sweet paste" });
   await expect(page.getByText(/your log of 1 rolling gave 97 % of what was planned/)).toBeVisible();
   await page.goto("/day/2026-11-29/roll?piece=chestnut-oval");
   await field.fill("-3");

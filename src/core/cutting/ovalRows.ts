@@ -23,7 +23,7 @@ interface Lattice {
 }
 
 /** Places at which a lattice is tried, parts of its steps each way. */
-const OFFSETS = 8;
+const OFFSETS = 24;
 /** Lattices of an outline of its own worth trying. */
 const MOST_LATTICES = 12;
 
@@ -48,12 +48,14 @@ export function findBestOvalRows(
   };
   let best: RowPattern = { style: "fitted", rowsRunDown: false, rows: [], count: 0 };
   for (const lattice of listLattices(outline, webMm, mayTurn)) {
-    const beatMm = lattice.stepsMm[0] + lattice.stepsMm[1];
-    const steps = lattice.isFree ? 1 : OFFSETS;
+    const beatMm = sum(lattice.stepsMm);
+    const places = lattice.isFree ? 1 : OFFSETS;
     for (let i = 0; i < OFFSETS; i++) {
-      for (let j = 0; j < steps; j++) {
-        const rows = layRows(lattice, sheet, roomOf, (i * beatMm) / OFFSETS, (j * lattice.pitchMm) / OFFSETS);
-        const count = rows.reduce((sum, row) => sum + row.count, 0);
+      // What each row has room for depends on how far down the rows lie; how far along only shifts the cuts in it.
+      const spans = listSpans(lattice, sheet, roomOf, (i * beatMm) / OFFSETS);
+      for (let j = 0; j < places; j++) {
+        const rows = fillSpans(lattice, spans, sheet.widthMm / 2 + (j * lattice.pitchMm) / OFFSETS);
+        const count = rows.reduce((total, row) => total + row.count, 0);
         if (count > best.count) best = { style: "fitted", rowsRunDown: false, rows, count };
       }
     }
@@ -116,32 +118,46 @@ function findSpan(room: readonly HalfPlane[], yMm: number): { from: number; to: 
   return { from, to };
 }
 
-function layRows(
-  { pitchMm, shiftMm, stepsMm, anglesDeg, isFree }: Lattice,
+/** A row's line across the sheet, and the stretch of it on which middles may lie. */
+interface Span {
+  readonly acrossMm: number;
+  readonly fromMm: number;
+  readonly toMm: number;
+  /** 0 for the first of a beat's two rows, 1 for the second. */
+  readonly next: 0 | 1;
+}
+
+function listSpans(
+  { stepsMm, anglesDeg }: Lattice,
   sheet: SheetShape,
   roomOf: (angleDeg: number) => readonly HalfPlane[],
   downMm: number,
-  alongMm: number,
-): Row[] {
-  const rows: Row[] = [];
+): Span[] {
+  const spans: Span[] = [];
   const beatMm = sum(stepsMm);
-  const middle = { x: sheet.widthMm / 2, y: sheet.heightMm / 2 };
-  const beatsUp = Math.ceil(middle.y / beatMm) + 1;
+  const beatsUp = Math.ceil(sheet.heightMm / 2 / beatMm) + 1;
   for (let beat = -beatsUp; beat <= beatsUp; beat++) {
     for (const next of [0, 1] as const) {
-      const acrossMm = middle.y + downMm + beat * beatMm + (next === 1 ? stepsMm[0] : 0);
+      const acrossMm = sheet.heightMm / 2 + downMm + beat * beatMm + (next === 1 ? stepsMm[0] : 0);
       const { from, to } = findSpan(roomOf(anglesDeg[next]), acrossMm);
-      if (to < from - FIT_TOLERANCE_MM) continue;
-      const fits = Math.floor((to - from + FIT_TOLERANCE_MM) / pitchMm) + 1;
-      const phaseMm = middle.x + alongMm + (next === 1 ? shiftMm : 0);
-      const startMm = isFree
-        ? (from + to - (fits - 1) * pitchMm) / 2
-        : phaseMm + Math.ceil((from - phaseMm - FIT_TOLERANCE_MM) / pitchMm) * pitchMm;
-      const count = isFree ? fits : Math.floor((to - startMm + FIT_TOLERANCE_MM) / pitchMm) + 1;
-      if (count > 0) {
-        rows.push({ startMm, acrossMm, pitchMm, count, angleDeg: anglesDeg[next], between: null });
-      }
+      if (to >= from - FIT_TOLERANCE_MM) spans.push({ acrossMm, fromMm: from, toMm: to, next });
     }
   }
-  return rows;
+  return spans;
+}
+
+function fillSpans(
+  { pitchMm, shiftMm, anglesDeg, isFree }: Lattice,
+  spans: readonly Span[],
+  alongMm: number,
+): Row[] {
+  return spans.flatMap(({ acrossMm, fromMm, toMm, next }) => {
+    const fits = Math.floor((toMm - fromMm + FIT_TOLERANCE_MM) / pitchMm) + 1;
+    const phaseMm = alongMm + (next === 1 ? shiftMm : 0);
+    const startMm = isFree
+      ? (fromMm + toMm - (fits - 1) * pitchMm) / 2
+      : phaseMm + Math.ceil((fromMm - phaseMm - FIT_TOLERANCE_MM) / pitchMm) * pitchMm;
+    const count = isFree ? fits : Math.floor((toMm - startMm + FIT_TOLERANCE_MM) / pitchMm) + 1;
+    return count > 0 ? [{ startMm, acrossMm, pitchMm, count, angleDeg: anglesDeg[next], between: null }] : [];
+  });
 }
