@@ -90,7 +90,7 @@ test("tops and bases come in equal numbers, share their dough, and can be weighe
   for (let i = 0; i < (await sheets.count()); i++) {
     await sheets.nth(i).click();
     for (const role of ["top", "base"] as const) {
-      const line = page.getByRole("listitem").filter({ hasText: new RegExp(`^\\d+ Plum pop, ${role} of`) });
+      const line = page.getByRole("listitem").filter({ hasText: new RegExp(`^\\d+ ${role}s, `) });
       if (await line.isVisible()) tally[role] += Number(/^\d+/.exec((await line.textContent()) ?? "")?.[0]);
     }
   }
@@ -134,7 +134,7 @@ test("a ring is cut with its base, its centre kept; leaves come of what is left;
   page,
 }) => {
   await page.goto("/day/2026-11-29/roll?piece=blossom-case");
-  await expect(page.getByRole("listitem").filter({ hasText: "26 Orange-blossom case, ring" })).toBeVisible();
+  await expect(page.getByRole("listitem").filter({ hasText: "26 rings, 22 g each" })).toBeVisible();
   await page.goto("/day/2026-11-29/roll?piece=chestnut-oval");
   await page.getByRole("button", { name: /decorations, \d+ cuts/ }).click();
   await expect(page.getByText(/cuts, 44 × 20 mm leaf/)).toBeVisible();

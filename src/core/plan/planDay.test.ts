@@ -389,6 +389,16 @@ describe("pieces of several blanks", () => {
     expect(lineOf("blossom-case").seal).toBeNull();
   });
 
+  test("leaves for a lid are cut before the piece is closed", () => {
+    const { cut } = lineOf("chestnut-oval");
+    const leaves = plan.tasks.filter(
+      ({ cutId, index }) => cutId === cut.id && cut.plan.sheets[index - 1]?.isDecoration,
+    );
+    const closed = plan.tasks.find(({ id }) => id === "seal:chestnut-oval:1")!.placed;
+    expect(leaves.length).toBeGreaterThan(0);
+    for (const { placed } of leaves) expect(placed.endMin).toBeLessThanOrEqual(closed.startMin);
+  });
+
   test("weighed and rolled one by one, a piece takes its blanks' dough alone and is filled in lots", () => {
     const pieces = sunday.pieces.map((piece) =>
       piece.id === "plum-pop" ? { ...piece, cutAim: "portioned" as const } : piece,

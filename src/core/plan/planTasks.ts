@@ -149,6 +149,10 @@ function listPieceTasks({ line, dough }: PieceWork, afterFilling: readonly TaskW
         : findRolls(line, Math.max(fillFrom - cutBefore, 0), to - cutBefore).map((rollTask) =>
             wait(rollTask, 0, dough.benchLimitMin),
           );
+    // Leaves and the like go on as the piece is closed.
+    const decorationsCut = line.cut.plan.sheets.flatMap(({ isDecoration }, sheet) =>
+      isDecoration ? [wait(rollId(line.cut, sheet))] : [],
+    );
     const fill = (after: readonly TaskWait[]) =>
       handTask("fill", id("fill"), (toFill * FILL_SECONDS_PER_PIECE) / 60, after, {
         ...filled,
@@ -159,7 +163,7 @@ function listPieceTasks({ line, dough }: PieceWork, afterFilling: readonly TaskW
         "seal",
         id("seal"),
         (toFill * (seal?.secondsPerPiece ?? ASSEMBLE_SECONDS_PER_PIECE)) / 60,
-        after,
+        [...after, ...decorationsCut],
         {
           ...filled,
           label: `${seal ? "Close" : "Put together"} ${of}`,

@@ -147,7 +147,7 @@ function PortionFacts({ cut, portioning }: { readonly cut: DayCut; readonly port
                 <span className="figure text-5xl">{count}</span>
                 <span>
                   of <span className="figure text-3xl">{formatMass(eachG)}</span>
-                  {role && `, ${nameRole(role)}`}
+                  {role && `, ${nameRole(cut, role)}`}
                 </span>
               </p>
               {portioning.way === "sliced" && (
@@ -168,9 +168,10 @@ function PortionFacts({ cut, portioning }: { readonly cut: DayCut; readonly port
   );
 }
 
-/** What a blank becomes, with its piece where others share the sheet. */
-function nameRole({ role, pieceName, hasPartner }: CutRole): string {
-  return hasPartner ? `${pieceName}, ${role}` : pieceName;
+/** What a blank becomes, with its piece where others share the dough. */
+function nameRole(cut: DayCut, { role, pieceName, hasPartner }: CutRole): string {
+  if (!hasPartner) return pieceName;
+  return cut.pieceIds.length > 1 ? `${role}s, ${pieceName}` : `${role}s`;
 }
 
 /** The sheet alone on the tablet, or back; where a browser has no full screen nothing happens. */
@@ -224,13 +225,16 @@ function SheetFacts({ cut, sheet, index }: SheetFactsProps) {
             `, ${describeOutline(sheet.parts[0]?.outline ?? roles[0]!.part.outline)}`}
         </span>
       </p>
+      <p className="text-[0.95rem]">
+        weigh <span className="figure text-2xl">{formatMass(sheet.doughG)}</span> for it
+      </p>
       <ul className="text-[0.95rem]">
         {roles.map(({ role, placements, part }, i) => (
           <li key={i} className="flex items-center gap-2">
             <OutlineIcon outline={role?.outline ?? part.outline} sizePx={26} />
             <span>
-              <span className="figure">{placements.length}</span> {role ? nameRole(role) : "decorations"}
-              {role && ` of ${formatMass(findEachG(plan, role))}`}
+              <span className="figure">{placements.length}</span> {role ? nameRole(cut, role) : "decorations"}
+              {role && `, ${formatMass(findEachG(plan, role))} each`}
             </span>
           </li>
         ))}
@@ -248,8 +252,6 @@ function SheetFacts({ cut, sheet, index }: SheetFactsProps) {
         </ul>
       ))}
       <dl className="grid grid-cols-[1fr_auto] gap-x-3 text-[0.95rem]">
-        <dt>weigh for this sheet</dt>
-        <dd className="figure text-right">{formatMass(sheet.doughG)}</dd>
         <dt>trim of this sheet</dt>
         <dd className="figure text-right">{formatMass(sheet.trimG)}</dd>
         {plan.decorations > 0 && (
