@@ -6,7 +6,8 @@ import type { EggSize, MeasureSystem } from "@/core/units";
 import { firstKitchen } from "./firstKitchen";
 import { formulaLimits, kitchenLimits, MAX_PASTE_CHARACTERS, pieceLimits, weighingLimits } from "./limits";
 import type { Formula } from "./model";
-import { quantity, recordSchemas, whole } from "./records";
+import { quantity, whole } from "./quantity";
+import { recordSchemas } from "./records";
 import { validate, type Fault } from "./validate";
 
 const system = Joi.valid("metric", "us", "imperial").default(firstKitchen.system);

@@ -4,15 +4,9 @@ import { firstKitchen } from "./firstKitchen";
 import type { DayBook, Formula } from "./model";
 import { formulaLimits, MAX_RECORDS, orderLimits, pieceLimits, weighingLimits } from "./limits";
 import { recordKinds, type RecordChange } from "./recordKinds";
-import {
-  boxSchema,
-  calendarDate,
-  outlineSchema,
-  quantity,
-  recordSchemas,
-  sheetSchema,
-  whole,
-} from "./records";
+import { quantity, whole } from "./quantity";
+import { calendarDate, recordSchemas } from "./records";
+import { boxSchema, outlineSchema, sheetSchema } from "./shapes";
 import {
   layoutModes,
   type CutRequest,

@@ -15,86 +15,68 @@ interface Props {
 const SLIDER = { sliderMin: 20, sliderMax: 200 };
 
 /** The figures of an outline, each a dial; a drawn one has none. */
-export function OutlineDials({ outline, onChange, hint }: Props) {
-  const dial = (limit: Limit, value: number, set: (value: number) => Outline, note = "") => (
+export function OutlineDials({ outline, onChange, hint = "" }: Props) {
+  const figures = listFigures(outline);
+  if (figures.length === 0) return hint ? <p className="quiet text-sm">{hint}</p> : null;
+  return figures.map(({ limit, value, set }, i) => (
     <Dial
       key={limit.label}
       limit={limit}
       value={value}
       {...(limit.unit === "mm" ? SLIDER : {})}
-      hint={note}
+      hint={i === 0 ? hint : ""}
       onChange={(next) => onChange(set(next))}
     />
-  );
-  const first = hint ?? "";
+  ));
+}
+
+interface Figure {
+  readonly limit: Limit;
+  readonly value: number;
+  readonly set: (value: number) => Outline;
+}
+
+function listFigures(outline: Outline): Figure[] {
+  const figure = (limit: Limit, value: number, set: (value: number) => Outline) => ({ limit, value, set });
   switch (outline.kind) {
-    case "disc":
-      return dial(
-        pieceLimits.diameterMm,
-        outline.diameterMm,
-        (diameterMm) => ({ ...outline, diameterMm }),
-        first,
-      );
     case "square":
-      return dial(pieceLimits.sideMm, outline.sideMm, (sideMm) => ({ ...outline, sideMm }), first);
+      return [figure(pieceLimits.sideMm, outline.sideMm, (sideMm) => ({ ...outline, sideMm }))];
     case "triangle":
-      return dial(pieceLimits.sideMm, outline.legMm, (legMm) => ({ ...outline, legMm }), first);
-    case "ring":
-      return (
-        <>
-          {dial(
-            pieceLimits.diameterMm,
-            outline.diameterMm,
-            (diameterMm) => ({ ...outline, diameterMm }),
-            first,
-          )}
-          {dial(pieceLimits.holeMm, outline.holeMm, (holeMm) => ({ ...outline, holeMm }))}
-        </>
-      );
-    case "polygon":
-      return (
-        <>
-          {dial(
-            pieceLimits.diameterMm,
-            outline.diameterMm,
-            (diameterMm) => ({ ...outline, diameterMm }),
-            first,
-          )}
-          {dial(outlineLimits.sides, outline.sides, (sides) => ({ ...outline, sides }))}
-        </>
-      );
-    case "scalloped":
-      return (
-        <>
-          {dial(
-            pieceLimits.diameterMm,
-            outline.diameterMm,
-            (diameterMm) => ({ ...outline, diameterMm }),
-            first,
-          )}
-          {dial(outlineLimits.lobes, outline.lobes, (lobes) => ({ ...outline, lobes }))}
-        </>
-      );
-    case "star":
-      return (
-        <>
-          {dial(
-            pieceLimits.diameterMm,
-            outline.diameterMm,
-            (diameterMm) => ({ ...outline, diameterMm }),
-            first,
-          )}
-          {dial(outlineLimits.points, outline.points, (points) => ({ ...outline, points }))}
-        </>
-      );
+      return [figure(pieceLimits.sideMm, outline.legMm, (legMm) => ({ ...outline, legMm }))];
+    case "oval":
+    case "rectangle":
+    case "heart":
+    case "leaf":
+      return [
+        figure(pieceLimits.widthMm, outline.widthMm, (widthMm) => ({ ...outline, widthMm })),
+        figure(pieceLimits.heightMm, outline.heightMm, (heightMm) => ({ ...outline, heightMm })),
+      ];
     case "path":
-      return first ? <p className="quiet text-sm">{first}</p> : null;
+      return [];
     default:
-      return (
-        <>
-          {dial(pieceLimits.widthMm, outline.widthMm, (widthMm) => ({ ...outline, widthMm }), first)}
-          {dial(pieceLimits.heightMm, outline.heightMm, (heightMm) => ({ ...outline, heightMm }))}
-        </>
-      );
+      return [
+        figure(pieceLimits.diameterMm, outline.diameterMm, (diameterMm) => ({ ...outline, diameterMm })),
+        ...listDetails(outline),
+      ];
+  }
+}
+
+/** What a round outline has beside its width. */
+function listDetails(outline: Extract<Outline, { diameterMm: number }>): Figure[] {
+  switch (outline.kind) {
+    case "ring":
+      return [
+        { limit: pieceLimits.holeMm, value: outline.holeMm, set: (holeMm) => ({ ...outline, holeMm }) },
+      ];
+    case "polygon":
+      return [{ limit: outlineLimits.sides, value: outline.sides, set: (sides) => ({ ...outline, sides }) }];
+    case "scalloped":
+      return [{ limit: outlineLimits.lobes, value: outline.lobes, set: (lobes) => ({ ...outline, lobes }) }];
+    case "star":
+      return [
+        { limit: outlineLimits.points, value: outline.points, set: (points) => ({ ...outline, points }) },
+      ];
+    case "disc":
+      return [];
   }
 }
