@@ -60,6 +60,10 @@ export function SheetFacts({ cut, sheet, index }: SheetFactsProps) {
   const bought = cut.dough.boughtSheet;
   const reroll = plan.rerolls.find(({ pass }) => pass === sheet.pass);
   const roles = splitByRole(sheet, cut.roles);
+  // A sheet of one kind for one piece: the heading has said it all.
+  const [sole, ...more] = roles;
+  const isAlone = more.length === 0 && cut.pieceIds.length === 1 && !sole?.role?.hasPartner;
+  const plain = isAlone ? (sole?.role ?? null) : null;
   const drawsBack = sheet.rolledTo.widthMm > sheet.sheet.widthMm + 0.5;
   return (
     <div
@@ -101,8 +105,9 @@ export function SheetFacts({ cut, sheet, index }: SheetFactsProps) {
       </p>
       <p className="text-[0.95rem]">
         weigh <span className="figure text-2xl">{formatMass(sheet.doughG)}</span> for it
+        {plain && `, ${formatMass(findEachG(plan, plain))} a blank`}
       </p>
-      <ul className="text-[0.95rem]">
+      <ul className="text-[0.95rem]" hidden={plain !== null}>
         {roles.map(({ role, placements, part }, i) => (
           <li key={i} className="flex items-center gap-2">
             <OutlineIcon outline={role?.outline ?? part.outline} sizePx={26} />
