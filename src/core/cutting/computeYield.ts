@@ -91,12 +91,17 @@ function findStream(request: YieldRequest, marginMm: number): CutStream {
 
 const MM2_PER_ML_AT_1_MM = 1000;
 
+/** What so much dough covers at a thickness, mm². */
+export function computeDoughAreaMm2(doughG: number, densityGPerMl: number, thicknessMm: number): number {
+  return (doughG / (thicknessMm * densityGPerMl)) * MM2_PER_ML_AT_1_MM;
+}
+
 function findMost(request: YieldRequest, thicknessMm: number, marginMm: number): PlanSketch | null {
   requirePositive("thicknessMm", thicknessMm);
   requirePositive("densityGPerMl", request.densityGPerMl);
   const stream = findStream(request, marginMm);
   const menu = stream.menus[0] ?? [];
-  const areaMm2 = (request.doughG / (thicknessMm * request.densityGPerMl)) * MM2_PER_ML_AT_1_MM;
+  const areaMm2 = computeDoughAreaMm2(request.doughG, request.densityGPerMl, thicknessMm);
   let best: PlanSketch | null = null;
   for (const entry of menu) {
     if (entry.areaMm2 > areaMm2) break;

@@ -20,6 +20,7 @@ export { craftHandTimes, estimateHandMin, type CuttingHandTimes } from "./handTi
 export { boundCount, layOutRows, type Layout, type LayoutFault, type LayoutRequest } from "./layout";
 export type { Placement, Row, RowPattern, RowStyle } from "./rowPattern";
 export {
+  computeDoughAreaMm2,
   computeYield,
   findThicknessFor,
   planYield,

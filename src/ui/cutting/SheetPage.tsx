@@ -1,7 +1,7 @@
 "use client";
 
 import { useState, type ReactNode } from "react";
-import type { LaidParts, LayoutMode, PartsRequest } from "@/core/cutting";
+import { toLaidParts, type LaidParts, type LayoutMode, type PartsRequest } from "@/core/cutting";
 import type { Result } from "@/core/result";
 import { describeOutline, describeSheet, type BoxMm, type Outline, type SheetShape } from "@/core/shape";
 import { formatDuration, formatNumber } from "@/core/units";
@@ -43,6 +43,7 @@ export function SheetPage() {
   const [webMm, setWebMm] = useState(1);
   const [marginMm, setMarginMm] = useState(8);
   const [mayTurn, setMayTurn] = useState(true);
+  const [searched, setSearched] = useState("");
   const [printing, setPrinting] = useState(false);
   const search = useTightSearch();
   const find = (id: string): Outline => cutters.find((cutter) => cutter.id === id)?.outline ?? own;
@@ -56,19 +57,26 @@ export function SheetPage() {
   const { answer, fault } = useLatest<PartsRequest, Result<LaidParts, string>>(request, createPartsClient);
   const laid = answer?.output;
   const laidParts = laid?.ok ? laid.value : null;
+  // A search answers the sheet it was started for, and no other.
   const tight =
-    mode === "tight" && search.progress && search.progress.placements.length >= (laidParts?.count ?? 0)
+    mode === "tight" &&
+    searched === JSON.stringify(request) &&
+    search.progress &&
+    search.progress.placements.length >= (laidParts?.count ?? 0)
       ? search.progress
       : null;
-  const drawn: DrawnPart[] = tight
-    ? [{ outline: first, placements: tight.placements, tone: "seen" }]
-    : (laidParts?.parts ?? []).map(({ outline, placements }, i) => ({
-        outline,
-        placements,
-        tone: i === 0 ? "seen" : "hidden",
-      }));
+  const shown = tight ? toLaidParts(request, tight.placements) : laidParts;
+  const startSearch = () => {
+    setSearched(JSON.stringify(request));
+    search.start(request);
+  };
+  const drawn = (shown?.parts ?? []).map(({ outline, placements }, i): DrawnPart => ({
+    outline,
+    placements,
+    tone: i === 0 ? "seen" : "hidden",
+  }));
   const shownSheet = laidParts?.sheet ?? sheet;
-  const count = drawn.reduce((sum, { placements }) => sum + placements.length, 0);
+  const count = shown?.count ?? 0;
   const limit = { widthMm: bench.sheetMaxWidthMm, heightMm: bench.sheetMaxDepthMm };
   const resize = (box: BoxMm) => setSheet({ ...sheet, ...box });
   return (
@@ -107,20 +115,20 @@ export function SheetPage() {
               limit={limit}
               onResize={resize}
             />
-            {laidParts && (
-              <Figures laid={laidParts} count={count} isTight={tight !== null}>
+            {shown && (
+              <Figures laid={shown}>
                 {mode === "tight" && (
                   <button
                     type="button"
                     className="btn btn-primary touch"
-                    onClick={() => (search.isRunning ? search.stop() : search.start(request))}
+                    onClick={() => (search.isRunning ? search.stop() : startSearch())}
                   >
                     {search.isRunning ? `Stop looking for ${count + 1}` : "Look for a tighter layout"}
                   </button>
                 )}
-                {mode === "tight" && search.progress && (
+                {mode === "tight" && tight && (
                   <p className="quiet text-sm" aria-live="polite">
-                    {formatNumber(search.progress.attempts)} tries, {search.progress.rowsCount} in rows
+                    {formatNumber(tight.attempts)} tries, {tight.rowsCount} in rows
                   </p>
                 )}
                 {search.fault && (
@@ -209,17 +217,15 @@ export function SheetPage() {
 
 interface FiguresProps {
   readonly laid: LaidParts;
-  readonly count: number;
-  readonly isTight: boolean;
   readonly children: ReactNode;
 }
 
-function Figures({ laid, count, isTight, children }: FiguresProps) {
+function Figures({ laid, children }: FiguresProps) {
   return (
     <div className="flex flex-col gap-2">
       <p className="flex items-baseline gap-2">
         <span className="figure text-6xl" data-testid="laid-count">
-          {count}
+          {laid.count}
         </span>
         cuts
       </p>
@@ -235,22 +241,20 @@ function Figures({ laid, count, isTight, children }: FiguresProps) {
       )}
       <p className="quiet">
         {laid.upperBound !== null && `no way to cut more than ${laid.upperBound} · `}
-        {formatNumber(((laid.usedShare * count) / Math.max(laid.count, 1)) * 100)} % used ·{" "}
-        {formatDuration(laid.handMin)} by hand
+        {formatNumber(laid.usedShare * 100)} % used · {formatDuration(laid.handMin)} by hand
       </p>
       {children}
-      {!isTight &&
-        laid.parts.map(
-          ({ pattern, outline }, i) =>
-            pattern && (
-              <ul key={i} className="figure text-primary">
-                {laid.parts.length > 1 && <li className="text-base-content">{describeOutline(outline)}</li>}
-                {describeRows(pattern).map((text) => (
-                  <li key={text}>{text}</li>
-                ))}
-              </ul>
-            ),
-        )}
+      {laid.parts.map(
+        ({ pattern, outline }, i) =>
+          pattern && (
+            <ul key={i} className="figure text-primary">
+              {laid.parts.length > 1 && <li className="text-base-content">{describeOutline(outline)}</li>}
+              {describeRows(pattern).map((text) => (
+                <li key={text}>{text}</li>
+              ))}
+            </ul>
+          ),
+      )}
     </div>
   );
 }

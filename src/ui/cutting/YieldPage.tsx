@@ -2,6 +2,7 @@
 
 import { useState } from "react";
 import {
+  computeDoughAreaMm2,
   craftHandTimes,
   RAGGED_SPREAD_MM,
   THICKNESS_SPREAD_MM,
@@ -312,7 +313,7 @@ function ChosenSheets({
 /** Whether the bench takes the dough in one go, and in how many sheets otherwise. */
 function describeRolling({ dough, thicknessesMm, chosen }: YieldTableRequest, sheets: number): string {
   const thicknessMm = thicknessesMm[chosen.thickness] ?? 1;
-  const needsM2 = dough.doughG / (dough.densityGPerMl * thicknessMm) / 1000;
+  const needsM2 = computeDoughAreaMm2(dough.doughG, dough.densityGPerMl, thicknessMm) / 1e6;
   const { widthMm, heightMm } = dough.sheetLimit;
   const benchM2 = (widthMm * heightMm) / 1e6;
   const sheet = `${formatNumber(needsM2, 2)} m² at ${formatLength(thicknessMm)}`;
