@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from "../result";
 import { describeOutline, toContour, type Point } from "../shape";
-import type { FormedPiece, FormFault, FormRequest } from "./form";
+import { completeForm, type FormedPiece, type FormFault, type RequestOf } from "./form";
 
 /**
  * How many times its rolled thickness a laminated wall stands after baking, free to rise. Craft's first guess for six
@@ -16,9 +16,7 @@ const NARROWEST_WALL_MM = 8;
  * A base disc, a ring of the same size on it, and the ring's centre baked beside it as a lid. Filled after baking, to
  * a share of the well's depth.
  */
-export function formCase(
-  request: FormRequest & { readonly form: { readonly kind: "case"; readonly holeMm: number } },
-): Result<FormedPiece, FormFault> {
+export function formCase(request: RequestOf<"case">): Result<FormedPiece, FormFault> {
   const { form, cut, thicknessMm, springBackShare, plumpness, marginMm } = request;
   if (cut.kind !== "disc") {
     return fail({ kind: "wrongOutline", message: `A case is cut round, not ${describeOutline(cut)}.` });
@@ -43,49 +41,53 @@ export function formCase(
     [x2, y2],
     [x1, y2],
   ];
-  return ok({
-    kind: "case",
-    blanks: [
-      {
-        role: "ring",
-        cut: { kind: "ring", diameterMm: cut.diameterMm, holeMm: form.holeMm },
-        isVisible: true,
-        keepsCentre: true,
-      },
-      { role: "base", cut, isVisible: false, keepsCentre: false },
-    ],
-    settledThicknessMm,
-    capacityMl: mostMl * plumpness,
-    mostMl,
-    seamMm: 0,
-    marginMm,
-    footprint: { widthMm: acrossMm, heightMm: acrossMm },
-    fillsBaked: true,
-    section: {
-      dough: [
-        box(-half, half, high - floorMm, high),
-        box(-half, -well, 0, high - floorMm),
-        box(well, half, 0, high - floorMm),
+  return ok(
+    completeForm({
+      kind: "case",
+      blanks: [
+        {
+          role: "ring",
+          cut: { kind: "ring", diameterMm: cut.diameterMm, holeMm: form.holeMm },
+          isVisible: true,
+          keepsCentre: true,
+        },
+        { role: "base", cut, isVisible: false, keepsCentre: false },
       ],
-      filling: [box(-well, well, high - floorMm - depthMm * plumpness, high - floorMm)],
-      widthMm: acrossMm,
-      heightMm: high,
-    },
-    fromAbove: {
-      edge: toContour({ kind: "disc", diameterMm: acrossMm }),
-      inner: [toContour({ kind: "disc", diameterMm: wellMm })],
-      seam: "none",
-    },
-    steps: [
-      {
-        text: `the wall rises from ${settledThicknessMm.toFixed(1)} mm to about`,
-        figure: `${depthMm.toFixed(0)} mm`,
+      settledThicknessMm,
+      capacityMl: mostMl * plumpness,
+      mostMl,
+      seamMm: 0,
+      marginMm,
+      footprint: { widthMm: acrossMm, heightMm: acrossMm },
+      fillsBaked: true,
+      washMm2: (Math.PI * acrossMm ** 2) / 4,
+      section: {
+        dough: [
+          box(-half, half, high - floorMm, high),
+          box(-half, -well, 0, high - floorMm),
+          box(well, half, 0, high - floorMm),
+        ],
+        filling: [box(-well, well, high - floorMm - depthMm * plumpness, high - floorMm)],
+        solids: [],
+        widthMm: acrossMm,
+        heightMm: high,
       },
-      { text: `the well is ${wellMm.toFixed(0)} mm across and holds`, figure: `${mostMl.toFixed(1)} ml` },
-      {
-        text: `filled to ${Math.round(plumpness * 100)} % of its depth`,
-        figure: `${(mostMl * plumpness).toFixed(1)} ml`,
+      fromAbove: {
+        edge: toContour({ kind: "disc", diameterMm: acrossMm }),
+        inner: [toContour({ kind: "disc", diameterMm: wellMm })],
+        seam: "none",
       },
-    ],
-  });
+      steps: [
+        {
+          text: `the wall rises from ${settledThicknessMm.toFixed(1)} mm to about`,
+          figure: `${depthMm.toFixed(0)} mm`,
+        },
+        { text: `the well is ${wellMm.toFixed(0)} mm across and holds`, figure: `${mostMl.toFixed(1)} ml` },
+        {
+          text: `filled to ${Math.round(plumpness * 100)} % of its depth`,
+          figure: `${(mostMl * plumpness).toFixed(1)} ml`,
+        },
+      ],
+    }),
+  );
 }

@@ -1,9 +1,9 @@
 import { ok, type Result } from "../result";
-import { describeOutline, type Point } from "../shape";
-import { computeFold } from "./computeFold";
+import { computeAreaMm2, describeOutline, type Point } from "../shape";
+import { computeFold, type Fold } from "./computeFold";
 import type { FilledSection } from "./filledSection";
 import type { FoldForm } from "./foldGeometry";
-import type { FormedPiece, FormFault, FormRequest } from "./form";
+import { completeForm, type FormedPiece, type FormFault, type FormRequest } from "./form";
 
 /** Points along an arc of the section, for drawing. */
 const ARC_POINTS = 64;
@@ -14,32 +14,46 @@ export function formFold(kind: FoldForm, request: FormRequest): Result<FormedPie
   const folded = computeFold({ ...request, form: kind });
   if (!folded.ok) return folded;
   const fold = folded.value;
-  return ok({
-    kind,
-    blanks: [{ role: "blank", cut, isVisible: true, keepsCentre: false }],
-    settledThicknessMm: fold.settledThicknessMm,
-    capacityMl: fold.capacityMl,
-    mostMl: fold.mostMl,
-    seamMm: fold.seamMm,
-    marginMm,
-    footprint: fold.footprint,
-    fillsBaked: false,
-    section: drawSection(fold.section, fold.settledThicknessMm, marginMm),
-    fromAbove: { edge: fold.edgePoints, inner: [], seam: "along" },
-    steps: [
-      { text: `the ${describeOutline(cut)} cut relaxes to`, figure: describeOutline(fold.settledBlank) },
-      {
-        text: `inside a ${marginMm} mm margin the dough spans, fold to seam`,
-        figure: `${(fold.depthMm - marginMm).toFixed(0)} mm`,
-      },
-      { text: "dough settles to", figure: `${fold.settledThicknessMm.toFixed(1)} mm` },
-      { text: "blown up round it would hold", figure: `${fold.mostMl.toFixed(1)} ml` },
-    ],
-  });
+  return ok(
+    completeForm({
+      kind,
+      blanks: [{ role: "blank", cut, isVisible: true, keepsCentre: false }],
+      settledThicknessMm: fold.settledThicknessMm,
+      capacityMl: fold.capacityMl,
+      mostMl: fold.mostMl,
+      seamMm: fold.seamMm,
+      marginMm,
+      footprint: fold.footprint,
+      washMm2: washMm2OfFold(fold, marginMm),
+      section: drawFoldSection(fold.section, fold.settledThicknessMm, marginMm),
+      fromAbove: { edge: fold.edgePoints, inner: [], seam: "along" },
+      steps: [
+        { text: `the ${describeOutline(cut)} cut relaxes to`, figure: describeOutline(fold.settledBlank) },
+        {
+          text: `inside a ${marginMm} mm margin the dough spans, fold to seam`,
+          figure: `${(fold.depthMm - marginMm).toFixed(0)} mm`,
+        },
+        { text: "dough settles to", figure: `${fold.settledThicknessMm.toFixed(1)} mm` },
+        { text: "blown up round it would hold", figure: `${fold.mostMl.toFixed(1)} ml` },
+      ],
+    }),
+  );
+}
+
+/**
+ * Dough of a fold that shows: its rim once, and of the rest what arches over the foot. Dough does not stretch, so in
+ * every slice arc and foot share the same dough, α to sin α.
+ */
+export function washMm2OfFold({ settledBlank, seamMm, section }: Fold, marginMm: number): number {
+  const rimMm2 = seamMm * marginMm;
+  const insideMm2 = Math.max(computeAreaMm2(settledBlank) - 2 * rimMm2, 0);
+  const { arcHalfAngle } = section;
+  const archShare = arcHalfAngle > 0 ? arcHalfAngle / (arcHalfAngle + Math.sin(arcHalfAngle)) : 0.5;
+  return insideMm2 * archShare + rimMm2;
 }
 
 /** A flat foot and an arc over it, in an even skin of dough, with the clean margin lying on the tray. */
-function drawSection(
+export function drawFoldSection(
   { footMm, heightMm, arcRadiusMm, arcHalfAngle }: FilledSection,
   t: number,
   marginMm: number,
@@ -63,6 +77,7 @@ function drawSection(
         ] as Point[],
       ],
       filling: [],
+      solids: [],
       widthMm: x2,
       heightMm: 2 * t,
     };
@@ -81,5 +96,11 @@ function drawSection(
   ];
   const right = Math.max(footMm + marginMm, ...outer.map(([x]) => x));
   const left = Math.min(...outer.map(([x]) => x));
-  return { dough: [outer, margin], filling: [inner], widthMm: right - left, heightMm: heightMm + 2 * t };
+  return {
+    dough: [outer, margin],
+    filling: [inner],
+    solids: [],
+    widthMm: right - left,
+    heightMm: heightMm + 2 * t,
+  };
 }

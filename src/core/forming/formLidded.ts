@@ -1,5 +1,6 @@
-import { fail, ok, type Result } from "../result";
+import { ok, type Result } from "../result";
 import {
+  computeAreaMm2,
   computeBox,
   computePerimeterMm,
   describeOutline,
@@ -8,10 +9,21 @@ import {
   type Outline,
   type Point,
 } from "../shape";
-import type { FormedPiece, FormFault, FormRequest } from "./form";
+import {
+  completeForm,
+  formFault,
+  roundUpCut,
+  type FormedPiece,
+  type FormFault,
+  type RequestOf,
+  type SectionShape,
+  type Stick,
+} from "./form";
 
-/** A top is cut to this, up: what a cutter or a hand can hold to, mm. */
-const TOP_STEP_MM = 0.5;
+/** A stick's tip lies so far along the filling's width: past the middle, short of the far edge. */
+const STICK_REACH_SHARE = 0.75;
+/** What is left outside to hold it by, mm. */
+const STICK_GRIP_MM = 40;
 /** Halvings in solving for the arc: far below a hundredth of a degree. */
 const HALVINGS = 48;
 /** Points along half an arc, for its length and for drawing. */
@@ -23,14 +35,10 @@ const ARC_POINTS = 48;
  * the top must reach along that arc, margins included: that is its oversize. Volume of the cap, πh(3r² + h²)/6, drawn
  * out with the oval.
  */
-export function formLidded(
-  request: FormRequest & {
-    readonly form: { readonly kind: "lidded"; readonly topOversizeMm: number | null };
-  },
-): Result<FormedPiece, FormFault> {
+export function formLidded(request: RequestOf<"lidded">): Result<FormedPiece, FormFault> {
   const { form, cut, thicknessMm, springBackShare, marginMm, plumpness } = request;
   if (cut.kind !== "disc" && cut.kind !== "oval") {
-    return fault("wrongOutline", `A lidded piece has a round or oval base, not ${describeOutline(cut)}.`);
+    return formFault("wrongOutline", `A lidded piece has a round or oval base, not ${describeOutline(cut)}.`);
   }
   const stays = 1 - springBackShare;
   const settledThicknessMm = thicknessMm / stays ** 2;
@@ -38,7 +46,7 @@ export function formLidded(
   const [shortMm, longMm] = [Math.min(base.widthMm, base.heightMm), Math.max(base.widthMm, base.heightMm)];
   const heapMm = shortMm / 2 - marginMm;
   if (heapMm <= 0) {
-    return fault(
+    return formFault(
       "marginTooWide",
       `A margin of ${marginMm} mm leaves nothing to fill on a base that settles to ${shortMm.toFixed(0)} mm, ` +
         `${(-heapMm).toFixed(0)} mm too little on each side. Keep it below ${(shortMm / 2).toFixed(0)} mm or take a larger base.`,
@@ -48,11 +56,11 @@ export function formLidded(
   const reachMm = (halfAngle: number) =>
     2 * heapMm * overSine(halfAngle) + halfAngle * settledThicknessMm + 2 * marginMm;
   const wanted = (plumpness * Math.PI) / 2;
-  const needsMm = roundUp((reachMm(wanted) - shortMm) / stays);
+  const needsMm = roundUpCut((reachMm(wanted) - shortMm) / stays);
   const oversizeMm = form.topOversizeMm ?? needsMm;
   const settledTopMm = shortMm + oversizeMm * stays;
   if (settledTopMm < reachMm(0) - 1e-9) {
-    return fault(
+    return formFault(
       "topTooSmall",
       `The top is smaller than the base by ${(-oversizeMm).toFixed(1)} mm: it does not even reach the rim. ` +
         `Cut it ${needsMm.toFixed(1)} mm larger than the base for this plumpness.`,
@@ -61,48 +69,115 @@ export function formLidded(
   // The top given may not climb as high as the plumpness asks: what it reaches decides.
   const halfAngle = Math.min(wanted, solveAngle(reachMm, settledTopMm));
   const longReachMm = longWayMm(halfAngle, heapMm, drawnOut, settledThicknessMm) + 2 * marginMm;
-  const longOversizeMm = form.topOversizeMm ?? roundUp((longReachMm - longMm) / stays);
+  const longOversizeMm = form.topOversizeMm ?? roundUpCut((longReachMm - longMm) / stays);
   const top = growTop(cut, oversizeMm, longOversizeMm);
   const volumeMl = (angle: number) => (capMm3(angle, heapMm) * drawnOut) / 1000;
   const heightMm = heapMm * Math.tan(halfAngle / 2);
-  return ok({
-    kind: "lidded",
-    blanks: [
-      { role: "top", cut: top, isVisible: true, keepsCentre: false },
-      { role: "base", cut, isVisible: false, keepsCentre: false },
-    ],
-    settledThicknessMm,
-    capacityMl: volumeMl(halfAngle),
-    mostMl: volumeMl(Math.PI / 2),
-    seamMm: computePerimeterMm(scaleOutline(cut, stays)),
-    marginMm,
-    footprint: base,
-    fillsBaked: false,
-    section: drawSection(shortMm / 2, heapMm, halfAngle, settledThicknessMm),
-    fromAbove: {
-      edge: toContour(scaleOutline(cut, stays)),
-      inner: [
-        toContour({
-          kind: "oval",
-          widthMm: base.widthMm - 2 * marginMm,
-          heightMm: base.heightMm - 2 * marginMm,
-        }),
+  const stick = form.stick ? placeStick(form.stick, marginMm, heapMm, halfAngle) : null;
+  if (stick && !stick.ok) return stick;
+  const section = drawSection(shortMm / 2, heapMm, halfAngle, settledThicknessMm);
+  return ok(
+    completeForm({
+      kind: "lidded",
+      blanks: [
+        { role: "top", cut: top, isVisible: true, keepsCentre: false },
+        { role: "base", cut, isVisible: false, keepsCentre: false },
       ],
-      seam: "around",
-    },
-    steps: [
-      { text: `the ${describeOutline(cut)} base settles to`, figure: `${shortMm.toFixed(0)} mm` },
-      { text: `inside a ${marginMm} mm margin the filling lies on`, figure: `${(2 * heapMm).toFixed(0)} mm` },
-      { text: "it stands so high", figure: `${heightMm.toFixed(0)} mm` },
-      { text: "over it the top needs, rim to rim", figure: `${reachMm(halfAngle).toFixed(0)} mm` },
-      { text: "so it is cut larger than the base by", figure: `${oversizeMm.toFixed(1)} mm` },
-    ],
-  });
+      settledThicknessMm,
+      capacityMl: volumeMl(halfAngle),
+      mostMl: volumeMl(Math.PI / 2),
+      seamMm: computePerimeterMm(scaleOutline(cut, stays)),
+      marginMm,
+      footprint: { ...base, heightMm: base.heightMm + (stick?.value.outsideMm ?? 0) },
+      finished: { widthMm: base.widthMm, depthMm: base.heightMm, heightMm: section.heightMm },
+      washMm2: computeAreaMm2(scaleOutline(top, stays)),
+      section:
+        form.stick && stick
+          ? { ...section, solids: [drawStick(section, form.stick, stick.value, settledThicknessMm)] }
+          : section,
+      fromAbove: {
+        edge: toContour(scaleOutline(cut, stays)),
+        inner: [
+          toContour({
+            kind: "oval",
+            widthMm: base.widthMm - 2 * marginMm,
+            heightMm: base.heightMm - 2 * marginMm,
+          }),
+        ],
+        seam: "around",
+      },
+      steps: [
+        { text: `the ${describeOutline(cut)} base settles to`, figure: `${shortMm.toFixed(0)} mm` },
+        {
+          text: `inside a ${marginMm} mm margin the filling lies on`,
+          figure: `${(2 * heapMm).toFixed(0)} mm`,
+        },
+        { text: "it stands so high", figure: `${heightMm.toFixed(0)} mm` },
+        { text: "over it the top needs, rim to rim", figure: `${reachMm(halfAngle).toFixed(0)} mm` },
+        { text: "so it is cut larger than the base by", figure: `${oversizeMm.toFixed(1)} mm` },
+        ...(stick
+          ? [
+              {
+                text: "of the stick lie inside, past the middle, and outside",
+                figure: `${stick.value.insideMm.toFixed(0)} + ${stick.value.outsideMm.toFixed(0)} mm`,
+              },
+            ]
+          : []),
+      ],
+    }),
+  );
 }
 
-const fault = (kind: FormFault["kind"], message: string) => fail({ kind, message });
+/** The stick lies on the base and stands out at the left. */
+function drawStick(
+  { heightMm, widthMm }: SectionShape,
+  { thicknessMm }: Stick,
+  { insideMm, outsideMm }: { insideMm: number; outsideMm: number },
+  doughMm: number,
+): Point[] {
+  const [left, right, floor] = [-widthMm / 2 - outsideMm, -widthMm / 2 + insideMm, heightMm - doughMm];
+  return [
+    [left, floor - thicknessMm],
+    [right, floor - thicknessMm],
+    [right, floor],
+    [left, floor],
+  ];
+}
 
-const roundUp = (mm: number) => Math.ceil(mm / TOP_STEP_MM - 1e-6) * TOP_STEP_MM;
+/** How much of a stick lies in the piece and how much is left to hold, or why it will not do. */
+function placeStick(
+  { lengthMm, thicknessMm }: Stick,
+  marginMm: number,
+  heapMm: number,
+  halfAngle: number,
+): Result<{ insideMm: number; outsideMm: number }, FormFault> {
+  const insideMm = marginMm + 2 * heapMm * STICK_REACH_SHARE;
+  const outsideMm = lengthMm - insideMm;
+  if (outsideMm < STICK_GRIP_MM) {
+    return formFault(
+      "stickTooShort",
+      `The stick is ${lengthMm} mm; ${insideMm.toFixed(0)} mm lie in the piece and ${STICK_GRIP_MM} mm are wanted to hold it by, ` +
+        `${(STICK_GRIP_MM - outsideMm).toFixed(0)} mm more. Take sticks of ${Math.ceil(insideMm + STICK_GRIP_MM)} mm.`,
+    );
+  }
+  const tipMm = heapMm * (2 * STICK_REACH_SHARE - 1);
+  const coverMm = heapHeightMm(halfAngle, heapMm, tipMm);
+  if (coverMm < thicknessMm) {
+    return formFault(
+      "stickShows",
+      `At the stick’s tip the filling is ${coverMm.toFixed(1)} mm deep and the stick ${thicknessMm} mm thick: it shows. ` +
+        "Fill plumper, or take a thinner stick.",
+    );
+  }
+  return ok({ insideMm, outsideMm });
+}
+
+/** Height of the heap at a distance from its middle. */
+function heapHeightMm(angle: number, heapMm: number, fromMiddleMm: number): number {
+  if (angle < 1e-9) return 0;
+  const radiusMm = heapMm / Math.sin(angle);
+  return Math.sqrt(radiusMm ** 2 - fromMiddleMm ** 2) - radiusMm * Math.cos(angle);
+}
 
 /** Half an arc over half its chord: α / sin α, 1 where it is flat. */
 const overSine = (angle: number) => (angle < 1e-9 ? 1 : angle / Math.sin(angle));
@@ -183,6 +258,7 @@ function drawSection(halfMm: number, heapMm: number, angle: number, thicknessMm:
       ]),
     ],
     filling: [flip(inner)],
+    solids: [],
     widthMm: 2 * halfMm,
     heightMm: heightMm + 2 * thicknessMm,
   };

@@ -2,12 +2,13 @@ import fc from "fast-check";
 import { formPiece, type FormedPiece, type FormRequest } from ".";
 
 const lidded: FormRequest = {
-  form: { kind: "lidded", topOversizeMm: null },
+  form: { kind: "lidded", topOversizeMm: null, stick: null },
   cut: { kind: "disc", diameterMm: 80 },
   thicknessMm: 3,
   springBackShare: 0,
   marginMm: 10,
   plumpness: 0.5,
+  layersMm: [],
 };
 function formed(request: FormRequest): FormedPiece {
   const piece = formPiece(request);
@@ -49,13 +50,13 @@ test("plumper needs a larger top and holds more; a top that is given decides wha
       const given = formed({
         ...lidded,
         plumpness: 1,
-        form: { kind: "lidded", topOversizeMm: topMm(lean!) - 80 },
+        form: { kind: "lidded", topOversizeMm: topMm(lean!) - 80, stick: null },
       });
       // Half a millimetre of rounding in the top is all that separates them.
       expect(given.capacityMl).toBeGreaterThanOrEqual(lean!.capacityMl - 1e-6);
     }),
   );
-  expect(formPiece({ ...lidded, form: { kind: "lidded", topOversizeMm: -6 } })).toMatchObject({
+  expect(formPiece({ ...lidded, form: { kind: "lidded", topOversizeMm: -6, stick: null } })).toMatchObject({
     ok: false,
     failure: { kind: "topTooSmall", message: expect.stringContaining("6.0 mm") },
   });
@@ -97,7 +98,7 @@ test("a rosette rolls up to the disc of its own area and is refused where the ca
 
 test.each(["lidded", "case", "rosette"] as const)("a %s refuses an outline it cannot be made of", (kind) => {
   const forms = {
-    lidded: { kind, topOversizeMm: null },
+    lidded: { kind, topOversizeMm: null, stick: null },
     case: { kind, holeMm: 40 },
     rosette: { kind, sliceMm: 40, sliceThicknessMm: 2, overlapShare: 0.5, cavityMm: 70 },
   } as unknown as Record<string, FormRequest["form"]>;

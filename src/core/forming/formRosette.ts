@@ -1,7 +1,9 @@
 import { fail, ok, type Result } from "../result";
 import { computeBox, describeOutline, scaleOutline, toContour, type Point } from "../shape";
-import type { FormedPiece, FormFault, FormRequest, PieceForm } from "./form";
+import { completeForm, type FormedPiece, type FormFault, type RequestOf } from "./form";
 
+/** Fruit and vegetables are mostly water, with a little air in them. */
+export const PRODUCE_G_PER_ML = 0.97;
 /** A filling is spread along the strip so thick at plumpness 1, mm: more is pressed out as it is rolled. */
 const THICKEST_SPREAD_MM = 3;
 
@@ -9,9 +11,7 @@ const THICKEST_SPREAD_MM = 3;
  * A strip with slices overlapped along it, half over its edge; the strip is folded up over them and rolled. The roll
  * is as wide as its layers need: length · (two layers of dough, slice, filling) is the area of the rolled disc.
  */
-export function formRosette(
-  request: FormRequest & { readonly form: Extract<PieceForm, { kind: "rosette" }> },
-): Result<FormedPiece, FormFault> {
+export function formRosette(request: RequestOf<"rosette">): Result<FormedPiece, FormFault> {
   const { form, cut, thicknessMm, springBackShare, plumpness, marginMm } = request;
   if (cut.kind !== "rectangle") {
     return fail({
@@ -58,36 +58,47 @@ export function formRosette(
     [xMm + form.sliceThicknessMm, highMm - settledThicknessMm],
     [xMm, highMm - settledThicknessMm],
   ];
-  return ok({
-    kind: "rosette",
-    blanks: [{ role: "strip", cut, isVisible: true, keepsCentre: false }],
-    settledThicknessMm,
-    capacityMl: spread(spreadMm),
-    mostMl: spread(THICKEST_SPREAD_MM),
-    seamMm: 0,
-    marginMm,
-    footprint: { widthMm: form.cavityMm, heightMm: form.cavityMm },
-    fillsBaked: false,
-    section: {
-      dough: layers.flatMap((radiusMm) => [wall(radiusMm), wall(settledThicknessMm - radiusMm)]),
-      filling: layers.flatMap((radiusMm) => [
-        slice(radiusMm - settledThicknessMm - form.sliceThicknessMm),
-        slice(settledThicknessMm - radiusMm),
-      ]),
-      widthMm: rolledMm,
-      heightMm: highMm,
-    },
-    fromAbove: { edge: ring(rolledMm / 2), inner: layers.slice(1).map(ring), seam: "none" },
-    steps: [
-      {
-        text: `slices of ${form.sliceMm} mm, each over ${Math.round(form.overlapShare * 100)} % of the last`,
-        figure: `${slices} on a strip`,
+  return ok(
+    completeForm({
+      kind: "rosette",
+      blanks: [{ role: "strip", cut, isVisible: true, keepsCentre: false }],
+      settledThicknessMm,
+      capacityMl: spread(spreadMm),
+      mostMl: spread(THICKEST_SPREAD_MM),
+      seamMm: 0,
+      marginMm,
+      footprint: { widthMm: form.cavityMm, heightMm: form.cavityMm },
+      washMm2: rolledMm * Math.PI * (widthMm / 2),
+      solids: [
+        {
+          name: "thin slice",
+          count: slices,
+          eachMl: ((Math.PI * form.sliceMm ** 2) / 4 / 1000) * form.sliceThicknessMm,
+          gPerMl: PRODUCE_G_PER_ML,
+        },
+      ],
+      section: {
+        dough: layers.flatMap((radiusMm) => [wall(radiusMm), wall(settledThicknessMm - radiusMm)]),
+        filling: [],
+        solids: layers.flatMap((radiusMm) => [
+          slice(radiusMm - settledThicknessMm - form.sliceThicknessMm),
+          slice(settledThicknessMm - radiusMm),
+        ]),
+        widthMm: rolledMm,
+        heightMm: highMm,
       },
-      {
-        text: `rolled from ${lengthMm.toFixed(0)} mm in layers of ${layerMm.toFixed(1)} mm`,
-        figure: `${rolledMm.toFixed(0)} mm across`,
-      },
-      { text: "room in the cavity", figure: `${(form.cavityMm - rolledMm).toFixed(0)} mm` },
-    ],
-  });
+      fromAbove: { edge: ring(rolledMm / 2), inner: layers.slice(1).map(ring), seam: "none" },
+      steps: [
+        {
+          text: `slices of ${form.sliceMm} mm, each over ${Math.round(form.overlapShare * 100)} % of the last`,
+          figure: `${slices} on a strip`,
+        },
+        {
+          text: `rolled from ${lengthMm.toFixed(0)} mm in layers of ${layerMm.toFixed(1)} mm`,
+          figure: `${rolledMm.toFixed(0)} mm across`,
+        },
+        { text: "room in the cavity", figure: `${(form.cavityMm - rolledMm).toFixed(0)} mm` },
+      ],
+    }),
+  );
 }

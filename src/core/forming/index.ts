@@ -9,17 +9,25 @@ export {
   type FormFault,
   type FormKind,
   type FormRequest,
+  type RequestOf,
   type PieceForm,
   type PlanShape,
   type SectionShape,
+  type Solid,
+  type Stick,
+  type Topping,
 } from "./form";
+export { findGatheredBlankMm } from "./formGathered";
+export { findLiningMm, LINING_TRIM_MM, PUCK_PROUD_MM } from "./formLined";
 export { solveFilledSection, type FilledSection } from "./filledSection";
 export {
   computeMouldBlank,
   fitCutter,
+  mouldKinds,
   type CutterFit,
   type Lining,
   type Mould,
   type MouldAxis,
   type MouldBlank,
+  type MouldKind,
 } from "./mouldBlank";

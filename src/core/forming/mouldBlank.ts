@@ -6,13 +6,16 @@ export interface MouldAxis {
   readonly rimMm: number;
 }
 
+export const mouldKinds = ["round", "fluted", "looseBottomed", "muffin", "oval"] as const;
+export type MouldKind = (typeof mouldKinds)[number];
+
 /** A cavity that dough is pressed into. */
 export interface Mould {
-  readonly kind: "round" | "fluted" | "muffin" | "oval";
+  readonly kind: MouldKind;
   /** Long axis first for an oval. */
   readonly axes: readonly [MouldAxis] | readonly [MouldAxis, MouldAxis];
   readonly depthMm: number;
-  /** Fluted only: from the crest of a flute to its valley, else 0. */
+  /** Of flutes from the crest of a flute to its valley, else 0. */
   readonly fluteMm: number;
 }
 
@@ -32,13 +35,13 @@ export interface MouldBlank {
 }
 
 /** Mean axis of the wall: flutes are followed half way. */
-const meanAxis = ({ baseMm, rimMm }: MouldAxis, fluteMm: number): MouldAxis => ({
+export const meanAxis = ({ baseMm, rimMm }: MouldAxis, fluteMm: number): MouldAxis => ({
   baseMm: baseMm - fluteMm,
   rimMm: rimMm - fluteMm,
 });
 
 /** Length of the wall and its angle to the base, radians. */
-function wallOf({ baseMm, rimMm }: MouldAxis, depthMm: number): { slantMm: number; angle: number } {
+export function wallOf({ baseMm, rimMm }: MouldAxis, depthMm: number): { slantMm: number; angle: number } {
   const outMm = (rimMm - baseMm) / 2;
   return { slantMm: Math.hypot(depthMm, outMm), angle: Math.atan2(depthMm, outMm) };
 }
@@ -47,7 +50,7 @@ function wallOf({ baseMm, rimMm }: MouldAxis, depthMm: number): { slantMm: numbe
  * Across the blank along one axis: base, both walls and the trim on both sides, along the middle of the dough. Where
  * the dough bends from base to wall its middle is shorter than its outside by angle · thickness / 2 (Steiner).
  */
-function computeAcrossMm(axis: MouldAxis, depthMm: number, { thicknessMm, trimMm }: Lining): number {
+export function computeAcrossMm(axis: MouldAxis, depthMm: number, { thicknessMm, trimMm }: Lining): number {
   const { slantMm, angle } = wallOf(axis, depthMm);
   return axis.baseMm + 2 * slantMm + 2 * trimMm - angle * thicknessMm;
 }
@@ -69,17 +72,21 @@ export function computeMouldBlank(mould: Mould, lining: Lining, densityGPerMl: n
   }
   const acrossMm = axes.map((axis) => computeAcrossMm(axis, mould.depthMm, lining));
   const blankMm2 = ellipseMm2(acrossMm);
-  const bases = axes.map(({ baseMm }) => baseMm);
-  const rims = axes.map(({ rimMm }) => rimMm);
-  const slants = axes.map((axis) => wallOf(axis, mould.depthMm).slantMm);
-  const meanSlantMm = slants.reduce((sum, each) => sum + each, 0) / slants.length;
-  const wallMm2 = ((ellipsePerimeterMm(bases) + ellipsePerimeterMm(rims)) / 2) * meanSlantMm;
-  const linedMm2 = ellipseMm2(bases) + wallMm2 + ellipsePerimeterMm(rims) * lining.trimMm;
   return {
     acrossMm,
-    linedThicknessMm: (lining.thicknessMm * blankMm2) / linedMm2,
+    linedThicknessMm: (lining.thicknessMm * blankMm2) / computeLinedMm2(axes, mould.depthMm, lining.trimMm),
     massG: (blankMm2 * lining.thicknessMm * densityGPerMl) / 1000,
   };
+}
+
+/** Inside of a mould that dough covers, with what stands over the rim. @param axes - Flutes followed half way. */
+export function computeLinedMm2(axes: readonly MouldAxis[], depthMm: number, trimMm: number): number {
+  const bases = axes.map(({ baseMm }) => baseMm);
+  const rims = axes.map(({ rimMm }) => rimMm);
+  const slants = axes.map((axis) => wallOf(axis, depthMm).slantMm);
+  const meanSlantMm = slants.reduce((sum, each) => sum + each, 0) / slants.length;
+  const wallMm2 = ((ellipsePerimeterMm(bases) + ellipsePerimeterMm(rims)) / 2) * meanSlantMm;
+  return ellipseMm2(bases) + wallMm2 + ellipsePerimeterMm(rims) * trimMm;
 }
 
 /** What a round cutter does in a round mould. */
@@ -118,13 +125,13 @@ export function fitCutter(
   };
 }
 
-function ellipseMm2(acrossMm: readonly number[]): number {
+export function ellipseMm2(acrossMm: readonly number[]): number {
   const [a = 0, b = a] = acrossMm;
   return (Math.PI / 4) * a * b;
 }
 
 /** Ramanujan's second approximation: exact for a circle, within 1e-4 up to one to five. */
-function ellipsePerimeterMm(acrossMm: readonly number[]): number {
+export function ellipsePerimeterMm(acrossMm: readonly number[]): number {
   const [a = 0, b = a] = acrossMm.map((each) => each / 2);
   const h = ((a - b) / (a + b)) ** 2;
   return Math.PI * (a + b) * (1 + (3 * h) / (10 + Math.sqrt(4 - 3 * h)));

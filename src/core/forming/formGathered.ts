@@ -1,0 +1,179 @@
+import { ok, type Result } from "../result";
+import { computeBox, describeOutline, scaleOutline, toContour, type Point } from "../shape";
+import { completeForm, formFault, type FormedPiece, type FormFault, type RequestOf } from "./form";
+
+/** A rolled top thinner than this bursts as the filling steams, mm. */
+const LEAST_TOP_MM = 1.5;
+/** Halvings in solving for a blank: far below what can be cut. */
+const HALVINGS = 50;
+/** Widest blank that a hand gathers, mm. */
+const WIDEST_BLANK_MM = 400;
+
+interface Purse {
+  /** Of the ball of filling. */
+  readonly radiusMm: number;
+  readonly fillingMm3: number;
+  readonly doughMm3: number;
+  /** Dough over the upper half of the ball: the middle of the blank, since the purse is turned over. */
+  readonly topMm3: number;
+}
+
+/**
+ * The ball of filling that a round closes over: the way from the ball's pole to its pinch, along the middle of the
+ * dough, is the blank's radius less the margin that is pinched. Plumpness is the share of the largest such ball.
+ */
+function drawUp(diameterMm: number, thicknessMm: number, marginMm: number, plumpness: number): Purse {
+  const mostRadiusMm = (diameterMm / 2 - marginMm) / Math.PI - thicknessMm / 2;
+  const radiusMm = Math.max(mostRadiusMm, 0) * Math.cbrt(plumpness);
+  const quarterMm = ((radiusMm + thicknessMm / 2) * Math.PI) / 2;
+  return {
+    radiusMm,
+    fillingMm3: (4 / 3) * Math.PI * radiusMm ** 3,
+    doughMm3: (Math.PI / 4) * diameterMm ** 2 * thicknessMm,
+    topMm3: Math.PI * quarterMm ** 2 * thicknessMm,
+  };
+}
+
+/**
+ * A round drawn up around filling, pinched, turned over and rolled flat. Rolling keeps the volume, so the height follows
+ * from the width; the skin spreads over the new face, every part of the upper half in the same measure. It is thinnest
+ * in the middle of the top, where gathering laid no dough double.
+ */
+export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece, FormFault> {
+  const { form, cut, thicknessMm, springBackShare, plumpness, marginMm } = request;
+  if (cut.kind !== "disc") {
+    return formFault(
+      "wrongOutline",
+      `A gathered piece is drawn up from a round, not ${describeOutline(cut)}.`,
+    );
+  }
+  const stays = 1 - springBackShare;
+  const settledThicknessMm = thicknessMm / stays ** 2;
+  const diameterMm = cut.diameterMm * stays;
+  const purse = drawUp(diameterMm, settledThicknessMm, marginMm, plumpness);
+  if (purse.radiusMm <= 0) {
+    const leastMm = (2 * (marginMm + (Math.PI * settledThicknessMm) / 2)) / stays;
+    return formFault(
+      "marginTooWide",
+      `A round of ${cut.diameterMm} mm does not close over anything: margin and dough alone take ${leastMm.toFixed(0)} mm, ` +
+        `${(leastMm - cut.diameterMm).toFixed(0)} mm more. Take a larger round.`,
+    );
+  }
+  const { radiusMm, fillingMm3, doughMm3, topMm3 } = purse;
+  const across = form.finishedMm;
+  const pursed = 2 * (radiusMm + settledThicknessMm);
+  const faceMm2 = (Math.PI / 4) * across ** 2;
+  const heightMm = (doughMm3 + fillingMm3) / faceMm2;
+  const halfSkinMm2 = faceMm2 + (Math.PI * across * heightMm) / 2;
+  const topMm = topMm3 / halfSkinMm2;
+  const bottomMm = (doughMm3 - topMm3) / halfSkinMm2;
+  const thinnestMm =
+    (settledThicknessMm * 2 * Math.PI * (radiusMm + settledThicknessMm / 2) ** 2) / halfSkinMm2;
+  if (across < pursed) {
+    return formFault(
+      "topTooSmall",
+      `Gathered, it is ${pursed.toFixed(0)} mm across before it is rolled; ${across} mm is ${(pursed - across).toFixed(0)} mm ` +
+        "less. Roll it wider, or take a smaller round.",
+    );
+  }
+  if (thinnestMm < LEAST_TOP_MM) {
+    return formFault(
+      "topTooThin",
+      `After rolling to ${across} mm the top is ${thinnestMm.toFixed(1)} mm thick: below ${LEAST_TOP_MM} mm it will burst. ` +
+        `Roll it to at most ${findWidestMm(purse, settledThicknessMm).toFixed(0)} mm, or roll the round thicker.`,
+    );
+  }
+  const hollowMm = heightMm - topMm - bottomMm;
+  const fillingMm = Math.sqrt((4 * fillingMm3) / (Math.PI * hollowMm));
+  return ok(
+    completeForm({
+      kind: "gathered",
+      blanks: [{ role: "blank", cut, isVisible: true, keepsCentre: false }],
+      settledThicknessMm,
+      capacityMl: fillingMm3 / 1000,
+      mostMl: drawUp(diameterMm, settledThicknessMm, marginMm, 1).fillingMm3 / 1000,
+      // The whole edge is pleated together.
+      seamMm: Math.PI * computeBox(scaleOutline(cut, stays)).widthMm,
+      marginMm,
+      footprint: { widthMm: across, heightMm: across },
+      washMm2: faceMm2,
+      section: drawSection(across, heightMm, fillingMm, topMm, bottomMm),
+      fromAbove: { edge: toContour({ kind: "disc", diameterMm: across }), inner: [], seam: "none" },
+      steps: [
+        {
+          text: `drawn up, it closes over a ball of ${(2 * radiusMm).toFixed(0)} mm`,
+          figure: `${(fillingMm3 / 1000).toFixed(1)} ml`,
+        },
+        {
+          text: `rolled from ${pursed.toFixed(0)} to ${across} mm across it is so high`,
+          figure: `${heightMm.toFixed(1)} mm`,
+        },
+        {
+          text: "the top is so thick, and thinnest in its middle",
+          figure: `${topMm.toFixed(1)}, ${thinnestMm.toFixed(1)} mm`,
+        },
+        { text: "below, with the pinch", figure: `${bottomMm.toFixed(1)} mm` },
+      ],
+    }),
+  );
+}
+
+/** How wide a purse may be rolled before its top is too thin: the skin's area is what counts, and that grows with the width. */
+function findWidestMm({ radiusMm, doughMm3, fillingMm3 }: Purse, thicknessMm: number): number {
+  const mostSkinMm2 = (thicknessMm * 2 * Math.PI * (radiusMm + thicknessMm / 2) ** 2) / LEAST_TOP_MM;
+  const volumeMm3 = doughMm3 + fillingMm3;
+  // Face and half the side: πF²/4 + 2V/F. Least at the cube root of 4V/π; above it the skin grows.
+  const skinMm2 = (across: number) => (Math.PI / 4) * across ** 2 + (2 * volumeMm3) / across;
+  return halve(
+    Math.cbrt((4 * volumeMm3) / Math.PI),
+    WIDEST_BLANK_MM,
+    (across) => skinMm2(across) <= mostSkinMm2,
+  );
+}
+
+/**
+ * The round, as cut, that rolls out to a finished width and height; null if no blank up to 400 mm does.
+ * @param heightMm - Of the rolled piece.
+ */
+export function findGatheredBlankMm(request: RequestOf<"gathered">, heightMm: number): number | null {
+  const { form, thicknessMm, springBackShare, plumpness, marginMm } = request;
+  const stays = 1 - springBackShare;
+  const wantedMm3 = (Math.PI / 4) * form.finishedMm ** 2 * heightMm;
+  const volumeMm3 = (cutMm: number) => {
+    const purse = drawUp(cutMm * stays, thicknessMm / stays ** 2, marginMm, plumpness);
+    return purse.doughMm3 + purse.fillingMm3;
+  };
+  if (volumeMm3(WIDEST_BLANK_MM) < wantedMm3) return null;
+  return halve(0, WIDEST_BLANK_MM, (cutMm) => volumeMm3(cutMm) <= wantedMm3);
+}
+
+/** The largest value between two that still holds, of a condition that holds below and not above it. */
+function halve(from: number, to: number, holds: (value: number) => boolean): number {
+  let [low, high] = [from, to];
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2;
+    if (holds(middle)) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+function drawSection(across: number, high: number, fillingMm: number, topMm: number, bottomMm: number) {
+  const rounded = (width: number, from: number, to: number): Point[] => {
+    const r = (to - from) / 2;
+    const half = Math.max(width / 2 - r, 0);
+    return [half, -half].flatMap((x, side) =>
+      Array.from({ length: 17 }, (_, i): Point => {
+        const at = -Math.PI / 2 + side * Math.PI + (Math.PI * i) / 16;
+        return [x + r * Math.cos(at), from + r + r * Math.sin(at)];
+      }),
+    );
+  };
+  return {
+    dough: [rounded(across, 0, high)],
+    filling: [rounded(fillingMm, topMm, high - bottomMm)],
+    solids: [],
+    widthMm: across,
+    heightMm: high,
+  };
+}

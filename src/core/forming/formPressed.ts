@@ -1,0 +1,69 @@
+import { ok, type Result } from "../result";
+import { describeOutline, scaleOutline } from "../shape";
+import { computeFold } from "./computeFold";
+import {
+  completeForm,
+  formFault,
+  roundUpCut,
+  type FormedPiece,
+  type FormFault,
+  type RequestOf,
+} from "./form";
+import { drawFoldSection, washMm2OfFold } from "./formFold";
+
+/** A round laid in a hinged press and closed: a half-moon of the press's own size; what stands out of it comes off. */
+export function formPressed(request: RequestOf<"pressed">): Result<FormedPiece, FormFault> {
+  const { form, cut, thicknessMm, springBackShare, marginMm, plumpness } = request;
+  if (cut.kind !== "disc") {
+    return formFault("wrongOutline", `A press closes a round, not ${describeOutline(cut)}.`);
+  }
+  const stays = 1 - springBackShare;
+  const settledMm = cut.diameterMm * stays;
+  if (settledMm < form.pressMm - 1e-9) {
+    const neededMm = roundUpCut(form.pressMm / stays);
+    return formFault(
+      "blankTooSmall",
+      `The press is ${form.pressMm} mm across and the round settles to ${settledMm.toFixed(1)} mm: its edge is not caught, ` +
+        `${(form.pressMm - settledMm).toFixed(1)} mm short. Cut it ${neededMm} mm or more.`,
+    );
+  }
+  const settledThicknessMm = thicknessMm / stays ** 2;
+  const pressed = computeFold({
+    form: "halfMoon",
+    cut: { kind: "disc", diameterMm: form.pressMm },
+    thicknessMm: settledThicknessMm,
+    springBackShare: 0,
+    marginMm,
+    plumpness,
+  });
+  if (!pressed.ok) return pressed;
+  const fold = pressed.value;
+  const trimMl = ((Math.PI / 4) * (settledMm ** 2 - form.pressMm ** 2) * settledThicknessMm) / 1000;
+  return ok(
+    completeForm({
+      kind: "pressed",
+      blanks: [{ role: "blank", cut, isVisible: true, keepsCentre: false }],
+      settledThicknessMm,
+      capacityMl: fold.capacityMl,
+      mostMl: fold.mostMl,
+      trimMl,
+      seamMm: fold.seamMm,
+      marginMm,
+      footprint: fold.footprint,
+      washMm2: washMm2OfFold(fold, marginMm),
+      section: drawFoldSection(fold.section, settledThicknessMm, marginMm),
+      fromAbove: { edge: fold.edgePoints, inner: [], seam: "along" },
+      steps: [
+        {
+          text: `the ${describeOutline(cut)} cut relaxes to`,
+          figure: describeOutline(scaleOutline(cut, stays)),
+        },
+        {
+          text: `the press of ${form.pressMm} mm takes off all round`,
+          figure: `${((settledMm - form.pressMm) / 2).toFixed(1)} mm`,
+        },
+        { text: "blown up round it would hold", figure: `${fold.mostMl.toFixed(1)} ml` },
+      ],
+    }),
+  );
+}
