@@ -1,1 +1,20 @@
-export { computePortion, findSpoons, type Portion } from "./portion";
+export { computePortion, findScoop, findSpoons, type Portion, type Scoop } from "./portion";
+export {
+  dividePortion,
+  type DividedPortion,
+  type PartRole,
+  type PieceExtra,
+  type PortionFault,
+  type PortionPart,
+} from "./dividePortion";
+export { advisePlumpness, type PlumpnessAdvice, type PlumpnessFacts } from "./advisePlumpness";
+export {
+  bodies,
+  computeThickening,
+  thickeners,
+  type Body,
+  type Thickener,
+  type Thickening,
+  type ThickeningRequest,
+} from "./thickening";
+export { computeJuiceShare, computeSugarPerKgG, findSugarLeadMin } from "./fruit";

@@ -101,10 +101,54 @@ export interface Dough extends FormulaBase {
 export const fillingFamilies = ["filling", "custard", "wash", "syrup", "glaze"] as const;
 export type FillingFamily = (typeof fillingFamilies)[number];
 
+export const wetnesses = ["dry", "moist", "wet"] as const;
+/** How a filling behaves in the heat: it holds its water, gives some, or boils. */
+export type Wetness = (typeof wetnesses)[number];
+
+export const fillingMeasures = ["spoon", "scoop", "bag", "jug"] as const;
+/** What it is portioned with. */
+export type FillingMeasure = (typeof fillingMeasures)[number];
+
+export const tartnesses = ["sweet", "mild", "tart", "sharp"] as const;
+export type Tartness = (typeof tartnesses)[number];
+
+/** One kind of fruit in a mixture. */
+export interface FruitVariety {
+  readonly name: string;
+  /** Part of the mixture; the parts are weighed against each other. */
+  readonly share: number;
+  readonly tartness: Tartness;
+  readonly isSoft: boolean;
+}
+
+/** Fruit that is sugared just before it is filled. */
+export interface FruitFacts {
+  /** Share of the bought fruit that peel, stone and core take. */
+  readonly trimLossShare: number;
+  readonly varieties: readonly FruitVariety[];
+}
+
+/** A part that is cooked and cooled before the filling is made: boiled slices, cooked fruit, a custard. */
+export interface PrecookedPart {
+  readonly id: string;
+  readonly name: string;
+  readonly handMin: number;
+  /** On the fire by itself. */
+  readonly cookMin: number;
+  readonly coolMin: number;
+}
+
 /** What goes inside, or on it. */
 export interface Filling extends FormulaBase {
   readonly kind: "filling";
   readonly family: FillingFamily;
+  readonly wetness: Wetness;
+  /** Share of its volume that it loses in the oven. */
+  readonly shrinkShare: number;
+  readonly measure: FillingMeasure;
+  /** Null unless it is raw fruit. */
+  readonly fruit: FruitFacts | null;
+  readonly precooked: readonly PrecookedPart[];
   /** Share of the weighed ingredients that boils away or stays in the pan. */
   readonly makingLossShare: number;
   /** Cooling between making the filling and its first use: it meets the dough cold. */
@@ -118,6 +162,9 @@ export type Formula = Dough | Filling;
 export function hasGrain({ method }: Dough): boolean {
   return method === "roughPuff" || method === "bought";
 }
+
+/** A laminated dough rises away from what it holds. */
+export const doesLift = hasGrain;
 
 /** How far into the liquid's range each school aims. */
 const SCHOOL_SHARE: Record<LiquidSchool, number> = { justHolds: 0.25, littleMoist: 0.75 };

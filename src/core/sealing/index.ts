@@ -1,1 +1,23 @@
-export { computeSeal, crimps, type Crimp, type CrimpId, type Seal, type SealFault } from "./seal";
+export { computeSeal, type Seal, type SealFault, type SealRequest } from "./seal";
+export { crimpIds, crimps, findCrimp, type Crimp, type CrimpId } from "./crimps";
+export { glueIds, glues, type Glue, type GlueId } from "./glue";
+export {
+  adviseVentKind,
+  adviseVents,
+  computeVentShare,
+  ventFacts,
+  ventKinds,
+  type VentKind,
+  type Vents,
+} from "./vents";
+export {
+  computeWash,
+  washFacts,
+  washKinds,
+  washSugars,
+  type Wash,
+  type WashedPiece,
+  type WashKind,
+  type WashSugar,
+} from "./wash";
+export { scoreHold, type HoldCause, type HoldFacts, type HoldMend, type HoldRisk } from "./holdRisk";

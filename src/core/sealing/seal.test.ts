@@ -1,13 +1,102 @@
-import { computeSeal } from ".";
+import fc from "fast-check";
+import {
+  adviseVents,
+  computeSeal,
+  computeVentShare,
+  computeWash,
+  crimpIds,
+  glueIds,
+  scoreHold,
+  ventKinds,
+  type HoldFacts,
+} from ".";
+
+const seam = { seamMm: 183, marginMm: 13, crimp: "rope", glue: "water" } as const;
 
 test("a rope's pleats follow from the seam, seconds and glue from them", () => {
-  const seal = computeSeal(183, 13, "rope");
+  const seal = computeSeal(seam);
   expect(seal).toMatchObject({ marks: 19, fault: null });
-  expect(seal.secondsPerPiece).toBeCloseTo(6 + 19 * 0.9, 9);
+  expect(seal.secondsPerPiece).toBeCloseTo(4 + 0.183 * 10 + 19 * 0.9, 9);
   expect(seal.glueG).toBeCloseTo(0.183 * 4, 9);
+  expect(computeSeal({ ...seam, glue: "none" }).glueG).toBe(0);
 });
 
 test("a margin narrower than the crimp needs is said to the millimetre, and not where it is enough", () => {
-  expect(computeSeal(183, 9.5, "rope").fault?.message).toContain("2.5 mm short");
-  expect(computeSeal(183, 12, "rope").fault).toBeNull();
+  expect(computeSeal({ ...seam, marginMm: 9.5 }).fault?.message).toContain("2.5 mm short");
+  expect(computeSeal({ ...seam, marginMm: 12 }).fault).toBeNull();
+});
+
+test("a press is quicker than a fork along the same seam", () => {
+  const [press, fork] = (["press", "forked"] as const).map(
+    (crimp) => computeSeal({ ...seam, crimp }).secondsPerPiece,
+  );
+  expect(press).toBeLessThan(fork!);
+});
+
+const facts: HoldFacts = {
+  crimp: "forked",
+  glue: "water",
+  marginMm: 12,
+  plumpness: 0.5,
+  wetness: "moist",
+  vents: { kind: "slits", count: 1 },
+  topMm2: 6000,
+  chillMin: 20,
+  doughC: 15,
+  smearsC: 16,
+};
+const risk = (over: Partial<HoldFacts> = {}) => scoreHold({ ...facts, ...over }, 1).leakShare;
+
+test("every cause moves the risk the way the craft says", () => {
+  expect(risk({ marginMm: 16 })).toBeLessThan(risk());
+  expect(risk({ plumpness: 0.8 })).toBeGreaterThan(risk());
+  expect(risk({ wetness: "wet" })).toBeGreaterThan(risk({ wetness: "dry" }));
+  expect(risk({ glue: "none" })).toBeGreaterThan(risk({ glue: "white" }));
+  expect(risk({ vents: { kind: "none", count: 0 } })).toBeGreaterThan(risk());
+  expect(risk({ chillMin: 0 })).toBeGreaterThan(risk({ chillMin: 40 }));
+  expect(risk({ doughC: 22 })).toBeGreaterThan(risk());
+  expect(risk({ crimp: "foldForked", marginMm: 16 })).toBeLessThan(risk({ marginMm: 16 }));
+});
+
+const anyFacts: fc.Arbitrary<HoldFacts> = fc.record({
+  crimp: fc.constantFrom(...crimpIds),
+  glue: fc.constantFrom(...glueIds),
+  marginMm: fc.integer({ min: 3, max: 30 }),
+  plumpness: fc.double({ min: 0.05, max: 1, noNaN: true }),
+  wetness: fc.constantFrom("dry", "moist", "wet"),
+  vents: fc.record({ kind: fc.constantFrom(...ventKinds), count: fc.integer({ min: 0, max: 12 }) }),
+  topMm2: fc.integer({ min: 500, max: 60_000 }),
+  chillMin: fc.integer({ min: 0, max: 120 }),
+  doughC: fc.integer({ min: 2, max: 30 }),
+  smearsC: fc.integer({ min: 10, max: 24 }),
+});
+
+test("the mends named lower the risk by themselves, the best first, and the odds follow the log", () => {
+  fc.assert(
+    fc.property(anyFacts, fc.double({ min: 0.1, max: 10, noNaN: true }), (each, ratio) => {
+      const { leakShare, craftShare, mends } = scoreHold(each, ratio);
+      const odds = (share: number) => share / (1 - share);
+      expect(odds(leakShare) / odds(craftShare)).toBeCloseTo(ratio, 6);
+      const shares = mends.map(({ change }) => scoreHold({ ...each, ...change }, ratio).leakShare);
+      expect(shares).toEqual(mends.map((mend) => mend.leakShare));
+      expect(shares.every((share, i) => share < leakShare && share >= (shares[i - 1] ?? 0))).toBe(true);
+    }),
+  );
+});
+
+test("more top and a wetter filling want more vents; as many as advised are enough or the most there may be", () => {
+  expect(adviseVents("slits", 6000, "wet")).toBeGreaterThan(adviseVents("slits", 6000, "dry"));
+  expect(adviseVents("none", 6000, "wet")).toBe(0);
+  const count = adviseVents("slits", 6000, "wet");
+  expect(computeVentShare({ kind: "slits", count }, 6000, "wet")).toBe(1);
+  expect(computeVentShare({ kind: "slits", count: count - 1 }, 6000, "wet")).toBeLessThan(1);
+});
+
+test("wash goes with area and coats, and its egg is part of it", () => {
+  const once = computeWash({ kind: "eggWater", coats: 1, sugar: "before" }, 10_000);
+  const twice = computeWash({ kind: "eggWater", coats: 2, sugar: "none" }, 10_000);
+  expect(twice.washG).toBeCloseTo(2 * once.washG, 9);
+  expect(once.eggG).toBeCloseTo(once.washG * 0.77, 9);
+  expect([once.sugarG > 0, twice.sugarG]).toEqual([true, 0]);
+  expect(computeWash({ kind: "none", coats: 2, sugar: "none" }, 10_000).washG).toBe(0);
 });

@@ -1,0 +1,161 @@
+import type { Wetness } from "../formula";
+import { crimps, findCrimp, type CrimpId } from "./crimps";
+import { glues, type GlueId } from "./glue";
+import { adviseVentKind, computeVentShare, type Vents } from "./vents";
+
+/** What decides whether a seam holds in the heat. */
+export interface HoldFacts {
+  readonly crimp: CrimpId;
+  readonly glue: GlueId;
+  readonly marginMm: number;
+  /** 0 flat to 1 as round as the dough goes. */
+  readonly plumpness: number;
+  readonly wetness: Wetness;
+  readonly vents: Vents;
+  readonly topMm2: number;
+  readonly chillMin: number;
+  /** Of the dough as the piece is closed: above its window the fat is soft. */
+  readonly doughC: number;
+  /** Above this the dough smears. */
+  readonly smearsC: number;
+}
+
+/** One reason and how far it moves the odds, as a factor of them. */
+export interface HoldCause {
+  readonly text: string;
+  readonly oddsFactor: number;
+}
+
+export interface HoldMend {
+  readonly text: string;
+  readonly change: Partial<
+    Pick<HoldFacts, "crimp" | "glue" | "marginMm" | "plumpness" | "vents" | "chillMin">
+  >;
+  readonly leakShare: number;
+}
+
+export interface HoldRisk {
+  /** Of a hundred such pieces, so many hundredths leak. */
+  readonly leakShare: number;
+  /** The same before the log corrected it. */
+  readonly craftShare: number;
+  /** What moves the odds, most first. */
+  readonly causes: readonly HoldCause[];
+  /** Single changes that lower it, the one that lowers it most first. */
+  readonly mends: readonly HoldMend[];
+}
+
+/**
+ * Log-odds that a piece leaks whose margin is what its pinched crimp needs, half plump, moist, glued with water, vented
+ * and chilled hard: about one in thirty. This and the weights below are the craft's first guess; what is logged
+ * moves them all together.
+ */
+const BASE_LOG_ODDS = -3.4;
+/** For a margin so much wider than needed, as a share of the need; narrower is worse by the same. */
+const MARGIN_WEIGHT = 1.6;
+/** Beyond this a wider margin helps no more. */
+const MARGIN_REACH = 0.6;
+const PLUMP_WEIGHT = 3;
+const WETNESS_WEIGHT: Readonly<Record<Wetness, number>> = { dry: -0.6, moist: 0, wet: 0.9 };
+/** A top without any vent, against one that has all it wants. */
+const VENT_WEIGHT = 0.9;
+/** A piece that goes into the heat without a chill, fat soft. */
+const SOFT_WEIGHT = 0.9;
+/** Minutes after which two thirds of that are gone. */
+const CHILL_TIME_MIN = 15;
+/** Each degree that the dough is above its window while it is closed. */
+const WARM_WEIGHT_PER_C = 0.08;
+/** Causes that move the odds by less than this are not worth a line. */
+const LEAST_LOG_ODDS = 0.04;
+/** Steps of the mends that are tried. */
+const WIDER_MM = 2;
+const LEANER = 0.1;
+const LONGER_CHILL_MIN = 15;
+const LEAST_PLUMPNESS = 0.05;
+
+/**
+ * How likely a piece leaks, why, and what would lower it most: a logistic score with one weight a cause.
+ * @param oddsRatio - Of the baker's own log against the craft's figures; 1 while nothing is logged.
+ */
+export function scoreHold(facts: HoldFacts, oddsRatio: number): HoldRisk {
+  const causes = listCauses(facts);
+  const share = (each: HoldFacts, ratio: number) =>
+    toShare(listCauses(each).reduce((sum, { logOdds }) => sum + logOdds, BASE_LOG_ODDS) + Math.log(ratio));
+  const leakShare = share(facts, oddsRatio);
+  const mends = listMends(facts)
+    .map((mend) => ({ ...mend, leakShare: share({ ...facts, ...mend.change }, oddsRatio) }))
+    .filter((mend) => mend.leakShare < leakShare)
+    .sort((a, b) => a.leakShare - b.leakShare);
+  return {
+    leakShare,
+    craftShare: share(facts, 1),
+    causes: causes
+      .filter(({ logOdds }) => Math.abs(logOdds) >= LEAST_LOG_ODDS)
+      .sort((a, b) => Math.abs(b.logOdds) - Math.abs(a.logOdds))
+      .map(({ text, logOdds }) => ({ text, oddsFactor: Math.exp(logOdds) })),
+    mends,
+  };
+}
+
+const toShare = (logOdds: number) => 1 / (1 + Math.exp(-logOdds));
+
+function listCauses(facts: HoldFacts): { text: string; logOdds: number }[] {
+  const { marginMm, plumpness, wetness, vents, topMm2, chillMin, doughC, smearsC } = facts;
+  const crimp = findCrimp(facts.crimp);
+  const glue = glues.find(({ id }) => id === facts.glue);
+  const slack = (marginMm - crimp.needsMarginMm) / crimp.needsMarginMm;
+  const ventShare = computeVentShare(vents, topMm2, wetness);
+  return [
+    {
+      text: `a margin of ${marginMm} mm where ${crimp.name.toLowerCase()} needs ${crimp.needsMarginMm}`,
+      logOdds: -MARGIN_WEIGHT * Math.min(Math.max(slack, -MARGIN_REACH), MARGIN_REACH),
+    },
+    { text: `${crimp.name.toLowerCase()}, against pinched`, logOdds: -crimp.strength },
+    {
+      text: `filled to ${Math.round(plumpness * 100)} % of round`,
+      logOdds: PLUMP_WEIGHT * (plumpness - 0.5),
+    },
+    { text: `a ${wetness} filling`, logOdds: WETNESS_WEIGHT[wetness] },
+    { text: `glued with ${(glue?.name ?? "").toLowerCase()}`, logOdds: -(glue?.strength ?? 0) },
+    {
+      text: `vents give ${Math.round(ventShare * 100)} % of the opening wanted`,
+      logOdds: VENT_WEIGHT * (1 - ventShare),
+    },
+    {
+      text: `chilled ${chillMin} min before the heat`,
+      logOdds: SOFT_WEIGHT * Math.exp(-chillMin / CHILL_TIME_MIN),
+    },
+    {
+      text: `closed at ${Math.round(doughC)} °C, ${Math.round(Math.max(doughC - smearsC, 0))} above its window`,
+      logOdds: WARM_WEIGHT_PER_C * Math.max(doughC - smearsC, 0),
+    },
+  ];
+}
+
+function listMends(facts: HoldFacts): Omit<HoldMend, "leakShare">[] {
+  const { crimp, glue, marginMm, plumpness, vents, topMm2, wetness, chillMin } = facts;
+  const strength = findCrimp(crimp).strength;
+  const byHand = crimp !== "press" && crimp !== "flush";
+  const stronger = byHand
+    ? crimps.filter((each) => each.id !== "press" && each.id !== "flush" && each.strength > strength)
+    : [];
+  const advised = adviseVentKind(topMm2, wetness);
+  const hasVents = computeVentShare(vents, topMm2, wetness) >= 1;
+  return [
+    { text: `margin ${marginMm + WIDER_MM} mm`, change: { marginMm: marginMm + WIDER_MM } },
+    ...stronger.map((each) => ({ text: each.name.toLowerCase(), change: { crimp: each.id } })),
+    ...(glue === "egg" || glue === "white"
+      ? []
+      : [{ text: "egg white for glue", change: { glue: "white" as const } }]),
+    ...(plumpness - LEANER >= LEAST_PLUMPNESS
+      ? [
+          {
+            text: `plumpness ${Math.round((plumpness - LEANER) * 100)} %`,
+            change: { plumpness: Number((plumpness - LEANER).toFixed(4)) },
+          },
+        ]
+      : []),
+    ...(hasVents ? [] : [{ text: `${advised.count} ${advised.kind}`, change: { vents: advised } }]),
+    { text: `chill ${chillMin + LONGER_CHILL_MIN} min`, change: { chillMin: chillMin + LONGER_CHILL_MIN } },
+  ];
+}
