@@ -243,7 +243,7 @@ function chains(count: number) {
     uses: [{ resourceId: "hands", fromMin: 0, toMin: durationMin }],
     after,
     dueMin,
-    heatC: null,
+    heat: null,
   });
   const tasks = Array.from({ length: count }, (_, i) => [
     hand(`work${i}`, 4, [], null),
@@ -253,7 +253,7 @@ function chains(count: number) {
       uses: [{ resourceId: "oven", fromMin: 0, toMin: 12 }],
       after: [{ taskId: `work${i}`, minWaitMin: 20, maxWaitMin: null }],
       dueMin: null,
-      heatC: 180 + (i % 3) * 10,
+      heat: { startC: 180 + (i % 3) * 10, endC: 180 + (i % 3) * 10 },
     },
     hand(`finish${i}`, 2, [{ taskId: `bake${i}`, minWaitMin: 10, maxWaitMin: null }], 1400),
   ]).flat();

@@ -37,11 +37,13 @@ function listFirstChanges({ starterId, date, count, dueMin }: FirstDay): RecordC
     },
   ];
   if (!starter) return added;
-  const { dough, filling, piece, cutter } = starter;
+  const { dough, filling, others, piece, cutter } = starter;
   const order = { id: "order-first", dayId, pieceId: piece.id, count, dueMin, customer: "" };
   return [
     { kind: "formula", id: dough.id, expectedVersion: 0, record: dough },
-    { kind: "formula", id: filling.id, expectedVersion: 0, record: filling },
+    ...[filling, ...others].map(
+      (each): RecordChange => ({ kind: "formula", id: each.id, expectedVersion: 0, record: each }),
+    ),
     { kind: "piece", id: piece.id, expectedVersion: 0, record: piece },
     { kind: "cutter", id: cutter.id, expectedVersion: 0, record: cutter },
     ...added,

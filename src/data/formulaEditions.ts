@@ -70,7 +70,16 @@ export function createFormulaEditions(db: Database.Database) {
 /** What doughs did not say before trim had an end, with the figures the data file gave them then. */
 const addedToDoughs = { rerollShrinkShare: 0.01, trimEnd: "larder", decorationCutterId: null } as const;
 
+/** What fillings did not say before their way in the heat was kept, likewise. */
+const addedToFillings = {
+  wetness: "moist",
+  shrinkShare: 0,
+  measure: "spoon",
+  fruit: null,
+  precooked: [],
+} as const;
+
 /** A snapshot of any age as a formula of today. */
 function complete(formula: Formula): Formula {
-  return formula.kind === "dough" ? { ...addedToDoughs, ...formula } : formula;
+  return formula.kind === "dough" ? { ...addedToDoughs, ...formula } : { ...addedToFillings, ...formula };
 }

@@ -1,4 +1,5 @@
 import type Database from "better-sqlite3";
+import type { FruitVariety, PrecookedPart } from "@/core/formula";
 import type { Dough, Filling, Formula, IngredientLine } from "@/schemas/model";
 import { createVersionedTable, type Repository } from "./versionedTable";
 
@@ -32,7 +33,14 @@ type FormulaRow = {
   family: Filling["family"];
   making_loss_share: number | null;
   cool_min: number | null;
+  wetness: Filling["wetness"];
+  shrink_share: number;
+  measure: Filling["measure"];
+  trim_loss_share: number | null;
 };
+type VarietyRow = { name: string; share: number; tartness: FruitVariety["tartness"]; is_soft: number };
+type PartRow = { id: string; name: string; hand_min: number; cook_min: number; cool_min: number };
+type Placed<Row> = Row & { formula_id: string; position: number };
 type LineRow = {
   id: string;
   name: string;
@@ -72,6 +80,10 @@ const columns: readonly (keyof FormulaRow)[] = [
   "family",
   "making_loss_share",
   "cool_min",
+  "wetness",
+  "shrink_share",
+  "measure",
+  "trim_loss_share",
 ];
 
 /** All SQL about doughs and fillings as they stand now. */
@@ -80,10 +92,38 @@ export function createFormulaRepository(db: Database.Database): Repository<Formu
     "SELECT id, name, amount_text, mass_g, most_g, ingredient_id FROM formula_line WHERE formula_id = ? ORDER BY position",
   );
   const deleteLines = db.prepare<[string]>("DELETE FROM formula_line WHERE formula_id = ?");
-  const insertLine = db.prepare<[LineRow & { formula_id: string; position: number }]>(
+  const insertLine = db.prepare<[Placed<LineRow>]>(
     `INSERT INTO formula_line (formula_id, position, id, name, amount_text, mass_g, most_g, ingredient_id)
      VALUES (@formula_id, @position, @id, @name, @amount_text, @mass_g, @most_g, @ingredient_id)`,
   );
+  const selectVarieties = db.prepare<[string], VarietyRow>(
+    "SELECT name, share, tartness, is_soft FROM formula_variety WHERE formula_id = ? ORDER BY position",
+  );
+  const deleteVarieties = db.prepare<[string]>("DELETE FROM formula_variety WHERE formula_id = ?");
+  const insertVariety = db.prepare<[Placed<VarietyRow>]>(
+    `INSERT INTO formula_variety (formula_id, position, name, share, tartness, is_soft)
+     VALUES (@formula_id, @position, @name, @share, @tartness, @is_soft)`,
+  );
+  const selectParts = db.prepare<[string], PartRow>(
+    "SELECT id, name, hand_min, cook_min, cool_min FROM formula_part WHERE formula_id = ? ORDER BY position",
+  );
+  const deleteParts = db.prepare<[string]>("DELETE FROM formula_part WHERE formula_id = ?");
+  const insertPart = db.prepare<[Placed<PartRow>]>(
+    `INSERT INTO formula_part (formula_id, position, id, name, hand_min, cook_min, cool_min)
+     VALUES (@formula_id, @position, @id, @name, @hand_min, @cook_min, @cool_min)`,
+  );
+  const readVarieties = (formulaId: string): FruitVariety[] =>
+    selectVarieties
+      .all(formulaId)
+      .map(({ name, share, tartness, is_soft }) => ({ name, share, tartness, isSoft: is_soft === 1 }));
+  const readParts = (formulaId: string): PrecookedPart[] =>
+    selectParts.all(formulaId).map(({ id, name, hand_min, cook_min, cool_min }) => ({
+      id,
+      name,
+      handMin: hand_min,
+      cookMin: cook_min,
+      coolMin: cool_min,
+    }));
   const readLines = (formulaId: string): IngredientLine[] =>
     selectLines.all(formulaId).map((row) => ({
       id: row.id,
@@ -97,9 +137,31 @@ export function createFormulaRepository(db: Database.Database): Repository<Formu
     table: "formula",
     columns,
     toRow,
-    fromRow: (row) => fromRow(row, readLines(row.id)),
-    afterPut({ id, lines }) {
+    fromRow: (row) =>
+      row.kind === "filling"
+        ? toFilling(row, readLines(row.id), readVarieties(row.id), readParts(row.id))
+        : toDough(row, readLines(row.id)),
+    afterPut(formula) {
+      const { id, lines } = formula;
       deleteLines.run(id);
+      deleteVarieties.run(id);
+      deleteParts.run(id);
+      if (formula.kind === "filling") {
+        formula.fruit?.varieties.forEach(({ name, share, tartness, isSoft }, position) =>
+          insertVariety.run({ formula_id: id, position, name, share, tartness, is_soft: isSoft ? 1 : 0 }),
+        );
+        formula.precooked.forEach((part, position) =>
+          insertPart.run({
+            formula_id: id,
+            position,
+            id: part.id,
+            name: part.name,
+            hand_min: part.handMin,
+            cook_min: part.cookMin,
+            cool_min: part.coolMin,
+          }),
+        );
+      }
       lines.forEach((line, position) =>
         insertLine.run({
           formula_id: id,
@@ -150,31 +212,47 @@ function toRow(formula: Formula): FormulaRow {
     family: filling?.family ?? "filling",
     making_loss_share: filling?.makingLossShare ?? null,
     cool_min: filling?.coolMin ?? null,
+    wetness: filling?.wetness ?? "moist",
+    shrink_share: filling?.shrinkShare ?? 0,
+    measure: filling?.measure ?? "spoon",
+    trim_loss_share: filling?.fruit?.trimLossShare ?? null,
   };
 }
 
-function fromRow(row: FormulaRow, lines: IngredientLine[]): Formula {
-  const shared = {
-    id: row.id,
-    name: row.name,
-    lines,
-    steps: JSON.parse(row.steps) as string[],
-    densityGPerMl: row.density_g_per_ml,
-    mixMin: row.mix_min,
-    keepsDays: row.keeps_days,
+const toShared = (row: FormulaRow, lines: readonly IngredientLine[]) => ({
+  id: row.id,
+  name: row.name,
+  lines,
+  steps: JSON.parse(row.steps) as string[],
+  densityGPerMl: row.density_g_per_ml,
+  mixMin: row.mix_min,
+  keepsDays: row.keeps_days,
+});
+
+function toFilling(
+  row: FormulaRow,
+  lines: readonly IngredientLine[],
+  varieties: readonly FruitVariety[],
+  precooked: readonly PrecookedPart[],
+): Filling {
+  return {
+    ...toShared(row, lines),
+    kind: "filling",
+    family: row.family,
+    makingLossShare: row.making_loss_share ?? 0,
+    coolMin: row.cool_min ?? 0,
+    wetness: row.wetness,
+    shrinkShare: row.shrink_share,
+    measure: row.measure,
+    fruit: row.trim_loss_share === null ? null : { trimLossShare: row.trim_loss_share, varieties },
+    precooked,
   };
-  if (row.kind === "filling") {
-    return {
-      ...shared,
-      kind: "filling",
-      family: row.family,
-      makingLossShare: row.making_loss_share ?? 0,
-      coolMin: row.cool_min ?? 0,
-    };
-  }
+}
+
+function toDough(row: FormulaRow, lines: readonly IngredientLine[]): Dough {
   const { bought_width_mm: widthMm, bought_height_mm: heightMm, bought_thickness_mm: thicknessMm } = row;
   return {
-    ...shared,
+    ...toShared(row, lines),
     kind: "dough",
     method: row.method,
     fatParticle: row.fat_particle,

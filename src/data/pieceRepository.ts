@@ -1,20 +1,15 @@
 import type Database from "better-sqlite3";
-import type { PieceForm } from "@/core/forming";
+import type { PieceExtra } from "@/core/filling";
+import type { BakeStage } from "@/core/plan";
 import type { OutlineKind } from "@/core/shape";
 import type { Piece } from "@/schemas/model";
+import { figureColumns, fromFormColumns, toFormColumns, type FormColumns } from "./formColumns";
 import { fromOutlineColumns, toOutlineColumns } from "./outlineColumns";
 import { createVersionedTable, type Repository } from "./versionedTable";
 
-type PieceRow = {
+type PieceRow = FormColumns & {
   id: string;
   name: string;
-  form: PieceForm["kind"];
-  top_oversize_mm: number | null;
-  hole_mm: number | null;
-  slice_mm: number | null;
-  slice_thickness_mm: number | null;
-  overlap_share: number | null;
-  cavity_mm: number | null;
   cut_kind: OutlineKind;
   cut_width_mm: number;
   cut_height_mm: number;
@@ -26,6 +21,13 @@ type PieceRow = {
   margin_mm: number;
   plumpness: number;
   crimp: Piece["crimp"];
+  glue: Piece["glue"];
+  vent_kind: Piece["vents"]["kind"];
+  vent_count: number;
+  wash_kind: Piece["wash"]["kind"];
+  wash_coats: number;
+  wash_sugar: Piece["wash"]["sugar"];
+  tin: Piece["tin"];
   web_mm: number;
   ragged_mm: number;
   cut_aim: Piece["cutAim"];
@@ -34,27 +36,58 @@ type PieceRow = {
   pinned_height_mm: number | null;
   spares: number;
   chill_min: number;
-  oven_c: number;
-  bake_min: number;
   bake_loss_share: number;
   spacing_mm: number;
   cool_min: number;
 };
 
+type StageRow = { oven_c: number; minutes: number; act: BakeStage["act"] };
+type ExtraRow = {
+  kind: PieceExtra["kind"];
+  filling_id: string | null;
+  height_mm: number | null;
+  share: number | null;
+  each_g: number | null;
+  per_pan: number | null;
+  name: string | null;
+  count: number | null;
+  g_per_ml: number | null;
+};
+type Placed<Row> = Row & { piece_id: string; position: number };
+
 /** All SQL about pieces. */
 export function createPieceRepository(db: Database.Database): Repository<Piece> {
+  const selectStages = db.prepare<[string], StageRow>(
+    "SELECT oven_c, minutes, act FROM piece_stage WHERE piece_id = ? ORDER BY position",
+  );
+  const deleteStages = db.prepare<[string]>("DELETE FROM piece_stage WHERE piece_id = ?");
+  const insertStage = db.prepare<[Placed<StageRow>]>(
+    `INSERT INTO piece_stage (piece_id, position, oven_c, minutes, act)
+     VALUES (@piece_id, @position, @oven_c, @minutes, @act)`,
+  );
+  const selectExtras = db.prepare<[string], ExtraRow>(
+    `SELECT kind, filling_id, height_mm, share, each_g, per_pan, name, count, g_per_ml
+     FROM piece_extra WHERE piece_id = ? ORDER BY position`,
+  );
+  const deleteExtras = db.prepare<[string]>("DELETE FROM piece_extra WHERE piece_id = ?");
+  const insertExtra = db.prepare<[Placed<ExtraRow>]>(
+    `INSERT INTO piece_extra (piece_id, position, kind, filling_id, height_mm, share, each_g, per_pan, name, count, g_per_ml)
+     VALUES (@piece_id, @position, @kind, @filling_id, @height_mm, @share, @each_g, @per_pan, @name, @count, @g_per_ml)`,
+  );
   return createVersionedTable<Piece, PieceRow>(db, {
     table: "piece",
     columns: [
       "id",
       "name",
       "form",
-      "top_oversize_mm",
-      "hole_mm",
-      "slice_mm",
-      "slice_thickness_mm",
-      "overlap_share",
-      "cavity_mm",
+      ...figureColumns,
+      "mould_kind",
+      "topping",
+      "topping_kind",
+      "topping_width_mm",
+      "topping_height_mm",
+      "topping_corners",
+      "topping_path",
       "cut_kind",
       "cut_width_mm",
       "cut_height_mm",
@@ -66,6 +99,13 @@ export function createPieceRepository(db: Database.Database): Repository<Piece> 
       "margin_mm",
       "plumpness",
       "crimp",
+      "glue",
+      "vent_kind",
+      "vent_count",
+      "wash_kind",
+      "wash_coats",
+      "wash_sugar",
+      "tin",
       "web_mm",
       "ragged_mm",
       "cut_aim",
@@ -74,14 +114,25 @@ export function createPieceRepository(db: Database.Database): Repository<Piece> 
       "pinned_height_mm",
       "spares",
       "chill_min",
-      "oven_c",
-      "bake_min",
       "bake_loss_share",
       "spacing_mm",
       "cool_min",
     ],
     toRow,
-    fromRow,
+    fromRow: (row) =>
+      fromRow(
+        row,
+        selectStages.all(row.id).map(({ oven_c: ovenC, minutes, act }) => ({ ovenC, minutes, act })),
+        selectExtras.all(row.id).map(fromExtraRow),
+      ),
+    afterPut({ id, stages, extras }) {
+      deleteStages.run(id);
+      deleteExtras.run(id);
+      stages.forEach(({ ovenC, minutes, act }, position) =>
+        insertStage.run({ piece_id: id, position, oven_c: ovenC, minutes, act }),
+      );
+      extras.forEach((extra, position) => insertExtra.run({ piece_id: id, position, ...toExtraRow(extra) }));
+    },
   });
 }
 
@@ -102,6 +153,13 @@ function toRow(piece: Piece): PieceRow {
     margin_mm: piece.marginMm,
     plumpness: piece.plumpness,
     crimp: piece.crimp,
+    glue: piece.glue,
+    vent_kind: piece.vents.kind,
+    vent_count: piece.vents.count,
+    wash_kind: piece.wash.kind,
+    wash_coats: piece.wash.coats,
+    wash_sugar: piece.wash.sugar,
+    tin: piece.tin,
     web_mm: piece.webMm,
     ragged_mm: piece.raggedMm,
     cut_aim: piece.cutAim,
@@ -110,15 +168,13 @@ function toRow(piece: Piece): PieceRow {
     pinned_height_mm: piece.pinnedSheet?.heightMm ?? null,
     spares: piece.spares,
     chill_min: piece.chillMin,
-    oven_c: piece.ovenC,
-    bake_min: piece.bakeMin,
     bake_loss_share: piece.bakeLossShare,
     spacing_mm: piece.spacingMm,
     cool_min: piece.coolMin,
   };
 }
 
-function fromRow(row: PieceRow): Piece {
+function fromRow(row: PieceRow, stages: readonly BakeStage[], extras: readonly PieceExtra[]): Piece {
   const { pinned_width_mm: pinnedWidthMm, pinned_height_mm: pinnedHeightMm } = row;
   return {
     id: row.id,
@@ -136,7 +192,12 @@ function fromRow(row: PieceRow): Piece {
     thicknessMm: row.thickness_mm,
     marginMm: row.margin_mm,
     plumpness: row.plumpness,
+    extras,
     crimp: row.crimp,
+    glue: row.glue,
+    vents: { kind: row.vent_kind, count: row.vent_count },
+    wash: { kind: row.wash_kind, coats: row.wash_coats, sugar: row.wash_sugar },
+    tin: row.tin,
     webMm: row.web_mm,
     raggedMm: row.ragged_mm,
     cutAim: row.cut_aim,
@@ -146,63 +207,54 @@ function fromRow(row: PieceRow): Piece {
         : null,
     spares: row.spares,
     chillMin: row.chill_min,
-    ovenC: row.oven_c,
-    bakeMin: row.bake_min,
+    stages,
     bakeLossShare: row.bake_loss_share,
     spacingMm: row.spacing_mm,
     coolMin: row.cool_min,
   };
 }
 
-type FormColumns = Pick<
-  PieceRow,
-  "form" | "top_oversize_mm" | "hole_mm" | "slice_mm" | "slice_thickness_mm" | "overlap_share" | "cavity_mm"
->;
-
-const noFormFigures: Omit<FormColumns, "form"> = {
-  top_oversize_mm: null,
-  hole_mm: null,
-  slice_mm: null,
-  slice_thickness_mm: null,
-  overlap_share: null,
-  cavity_mm: null,
+const noExtra: Omit<ExtraRow, "kind"> = {
+  filling_id: null,
+  height_mm: null,
+  share: null,
+  each_g: null,
+  per_pan: null,
+  name: null,
+  count: null,
+  g_per_ml: null,
 };
 
-function toFormColumns(form: PieceForm): FormColumns {
-  const none = { ...noFormFigures, form: form.kind };
-  switch (form.kind) {
-    case "lidded":
-      return { ...none, top_oversize_mm: form.topOversizeMm };
-    case "case":
-      return { ...none, hole_mm: form.holeMm };
-    case "rosette":
-      return {
-        ...none,
-        slice_mm: form.sliceMm,
-        slice_thickness_mm: form.sliceThicknessMm,
-        overlap_share: form.overlapShare,
-        cavity_mm: form.cavityMm,
-      };
+function toExtraRow(extra: PieceExtra): ExtraRow {
+  const none = { ...noExtra, kind: extra.kind };
+  switch (extra.kind) {
+    case "layer":
+      return { ...none, filling_id: extra.fillingId, height_mm: extra.heightMm };
+    case "sauce":
+      return { ...none, filling_id: extra.fillingId, each_g: extra.eachG, per_pan: extra.perPan };
+    case "inclusion":
+      return { ...none, name: extra.name, count: extra.count, each_g: extra.eachG, g_per_ml: extra.gPerMl };
     default:
-      return none;
+      return { ...none, filling_id: extra.fillingId, share: extra.share };
   }
 }
 
-function fromFormColumns(row: FormColumns): PieceForm {
-  switch (row.form) {
-    case "lidded":
-      return { kind: "lidded", topOversizeMm: row.top_oversize_mm };
-    case "case":
-      return { kind: "case", holeMm: row.hole_mm ?? 0 };
-    case "rosette":
+function fromExtraRow(row: ExtraRow): PieceExtra {
+  const fillingId = row.filling_id ?? "";
+  switch (row.kind) {
+    case "layer":
+      return { kind: "layer", fillingId, heightMm: row.height_mm ?? 0 };
+    case "sauce":
+      return { kind: "sauce", fillingId, eachG: row.each_g ?? 0, perPan: row.per_pan ?? 1 };
+    case "inclusion":
       return {
-        kind: "rosette",
-        sliceMm: row.slice_mm ?? 0,
-        sliceThicknessMm: row.slice_thickness_mm ?? 0,
-        overlapShare: row.overlap_share ?? 0,
-        cavityMm: row.cavity_mm ?? 0,
+        kind: "inclusion",
+        name: row.name ?? "",
+        count: row.count ?? 0,
+        eachG: row.each_g ?? 0,
+        gPerMl: row.g_per_ml ?? 1,
       };
     default:
-      return { kind: row.form };
+      return { kind: row.kind, fillingId, share: row.share ?? 0 };
   }
 }

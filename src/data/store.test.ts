@@ -73,8 +73,8 @@ test("cutters of every outline, forms and what a rolling gave come back as they 
   }));
   const piece = firstPiece(store);
   const forms: readonly Piece["form"][] = [
-    { kind: "lidded", topOversizeMm: null },
-    { kind: "lidded", topOversizeMm: 7.5 },
+    { kind: "lidded", topOversizeMm: null, stick: null },
+    { kind: "lidded", topOversizeMm: 7.5, stick: { lengthMm: 120, thicknessMm: 4 } },
     { kind: "case", holeMm: 44 },
     { kind: "rosette", sliceMm: 40, sliceThicknessMm: 2, overlapShare: 0.4, cavityMm: 66 },
   ];
@@ -87,16 +87,29 @@ test("cutters of every outline, forms and what a rolling gave come back as they 
     planned: 60,
     got: 57,
   };
+  const lotRecord = {
+    id: "lot-1",
+    dayId: "day-2026-11-28",
+    date: "2026-11-28",
+    pieceId: piece.id,
+    pieces: 48,
+    fill: { style: "spoon", minutes: 11, craftMinutes: 9.6 },
+    close: null,
+    leaked: 2,
+    craftLeakShare: 0.025,
+  };
   const added = [
     ...cutters.map((record) => ({ kind: "cutter" as const, id: record.id, expectedVersion: 0, record })),
     ...pieces.map((record) => ({ kind: "piece" as const, id: record.id, expectedVersion: 0, record })),
     { kind: "cutRecord" as const, id: cutRecord.id, expectedVersion: 0, record: cutRecord },
+    { kind: "lotRecord" as const, id: lotRecord.id, expectedVersion: 0, record: lotRecord },
   ];
   expect(store.applyChanges(added, NOON).ok).toBe(true);
   const records = store.listRecords();
   expect(pickRecords(records, "cutter").slice(-cutters.length)).toEqual(cutters);
   expect(pickRecords(records, "piece").slice(-pieces.length)).toEqual(pieces);
   expect(pickRecords(records, "cutRecord")).toEqual([cutRecord]);
+  expect(pickRecords(records, "lotRecord")).toEqual([lotRecord]);
 });
 
 test("a stale edit is refused with what stands there now, and nothing of its list is written", () => {
@@ -161,14 +174,15 @@ test("a file that needs a migration is copied first; one from a newer programme 
       ["0001_first.sql", "SELECT 1"],
       ["0002_same.sql", "SELECT 1"],
       ["0003_same.sql", "SELECT 1"],
-      ["0004_next.sql", "CREATE TABLE later (id TEXT PRIMARY KEY) STRICT"],
+      ["0004_same.sql", "SELECT 1"],
+      ["0005_next.sql", "CREATE TABLE later (id TEXT PRIMARY KEY) STRICT"],
     ] as const) {
       writeFileSync(path.join(migrations, name), sql);
     }
     openDatabase(file, migrations).close();
-    expect(readdirSync(folder)).toContain("baker.db.before-0004");
-    expect(open(`${file}.before-0004`).listRecords()).toHaveLength(listDemoChanges().length);
-    expect(() => open(file)).toThrow("version 4; this Tezgah knows 3");
+    expect(readdirSync(folder)).toContain("baker.db.before-0005");
+    expect(open(`${file}.before-0005`).listRecords()).toHaveLength(listDemoChanges().length);
+    expect(() => open(file)).toThrow("version 5; this Tezgah knows 4");
   } finally {
     rmSync(folder, { recursive: true });
   }
@@ -219,7 +233,7 @@ test("a file of the first version keeps its formulas, with a plain rubbed dough'
     );
     old.close();
     const store = open(file);
-    expect(readdirSync(folder)).toContain("old.db.before-0003");
+    expect(readdirSync(folder)).toContain("old.db.before-0004");
     const records = store.listRecords();
     const [stored] = records;
     const recordOf = (kind: string) => records.find((each) => each.kind === kind);
@@ -230,6 +244,9 @@ test("a file of the first version keeps its formulas, with a plain rubbed dough'
         form: { kind: "halfMoon" },
         cut: { kind: "disc", diameterMm: 110 },
         pinnedSheet: { shape: "rectangle", widthMm: 400, heightMm: 300 },
+        stages: [{ ovenC: 200, minutes: 24, act: "none" }],
+        extras: [],
+        glue: "water",
       },
     });
     expect(recordOf("cutter")).toMatchObject({ version: 2, record: { count: 1 } });

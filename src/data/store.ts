@@ -19,6 +19,7 @@ import {
   createLarderRepository,
   createWeighingRepository,
 } from "./larderRepositories";
+import { createLotRecordRepository } from "./lotRecordRepository";
 import { createPieceRepository } from "./pieceRepository";
 import type { Repository } from "./versionedTable";
 
@@ -70,6 +71,7 @@ export function createStore(db: Database.Database): Store {
     larder: createLarderRepository(db),
     weighing: createWeighingRepository(db),
     cutRecord: createCutRecordRepository(db),
+    lotRecord: createLotRecordRepository(db),
   };
   const editions = createFormulaEditions(db);
   const apply = <K extends RecordKind>(

@@ -49,13 +49,25 @@ const fridayOrder: Order = {
   customer: "The hatch",
 };
 
-const sunday: Day = { id: "day-2026-11-29", date: "2026-11-29", name: "Lantern Sunday", openMin: 5 * 60 };
+const sunday: Day = { id: "day-2026-11-29", date: "2026-11-29", name: "Lantern Sunday", openMin: 4 * 60 + 30 };
 const sundayOrders: readonly Order[] = [
   { ...order("order-pops", "plum-pop", 40, at(11), "Lantern walk"), dayId: sunday.id },
   { ...order("order-moons", "quince-half-moon", 18, at(11), "The hatch"), dayId: sunday.id },
   { ...order("order-ovals", "chestnut-oval", 16, at(12), "Harbour office"), dayId: sunday.id },
   { ...order("order-cases", "blossom-case", 24, at(13), "Ferry kiosk"), dayId: sunday.id },
   { ...order("order-roses", "courgette-rose", 18, at(13), "The hatch"), dayId: sunday.id },
+];
+const monday: Day = { id: "day-2026-11-30", date: "2026-11-30", name: "Fair Monday", openMin: 4 * 60 };
+const mondayOrders: readonly Order[] = [
+  { ...order("order-pears", "pear-coat", 12, at(16), "Pilot station"), dayId: monday.id },
+  { ...order("order-dates", "date-round", 24, at(13), "The hatch"), dayId: monday.id },
+  { ...order("order-cups", "custard-cup", 24, at(17, 30), "Ferry kiosk"), dayId: monday.id },
+  { ...order("order-tartlets", "tahini-tartlet", 12, at(16), "The hatch"), dayId: monday.id },
+  { ...order("order-pies", "chestnut-pie", 6, at(14, 30), "Harbour office"), dayId: monday.id },
+  { ...order("order-pucks", "lemon-puck", 16, at(18), "The hatch"), dayId: monday.id },
+  { ...order("order-envelopes", "apple-envelope", 12, at(13), "Ferry kiosk"), dayId: monday.id },
+  { ...order("order-pressed", "leek-press", 20, at(13, 30), "Pilot station"), dayId: monday.id },
+  { ...order("order-share", "harbour-fold", 2, at(17), "Net-menders’ table"), dayId: monday.id },
 ];
 /** Cutters beside those of the starters. */
 const furtherCutters: readonly Cutter[] = [
@@ -108,7 +120,7 @@ const larder: readonly LarderItem[] = [
 /** Everything that seeds an empty data file with the demo world, in an order that can be written. */
 export function listDemoChanges(): RecordChange[] {
   return [
-    ...unique(starters.flatMap(({ dough, filling }) => [dough, filling])).map((formula) =>
+    ...unique(starters.flatMap(({ dough, filling, others }) => [dough, filling, ...others])).map((formula) =>
       add("formula", formula),
     ),
     ...furtherFormulas.map((formula) => add("formula", formula)),
@@ -119,7 +131,8 @@ export function listDemoChanges(): RecordChange[] {
     add("day", day),
     add("day", friday),
     add("day", sunday),
-    ...[...orders, fridayOrder, ...sundayOrders].map((entry) => add("order", entry)),
+    add("day", monday),
+    ...[...orders, fridayOrder, ...sundayOrders, ...mondayOrders].map((entry) => add("order", entry)),
     add("kitchen", kitchen),
     ...larder.map((item) => add("larder", item)),
     add("weighing", fridayWeighing),

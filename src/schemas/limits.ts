@@ -42,6 +42,33 @@ export const pieceLimits = {
   sliceThicknessMm: limit("Slices thick", "mm", 0.5, 10, 0.5),
   overlapShare: limit("Overlap of slices", "", 0, 0.9, 0.05),
   cavityMm: limit("Cavity across", "mm", 20, 200, 1),
+  spreadMm: limit("Spread thick", "mm", 1, 80, 1),
+  servings: limit("Cut into", "", 2, 24, 1),
+  stickLengthMm: limit("Stick, long", "mm", 40, 300, 5),
+  stickThicknessMm: limit("Stick, thick", "mm", 1, 12, 0.5),
+  fruitMm: limit("Fruit across", "mm", 20, 150, 1),
+  fruitHeightMm: limit("Fruit high, trimmed", "mm", 20, 200, 1),
+  footMm: limit("Flat below", "mm", 0, 120, 1),
+  coreMm: limit("Core across", "mm", 5, 60, 1),
+  overlapMm: limit("Corners overlap", "mm", 0, 60, 1),
+  finishedMm: limit("Rolled to, across", "mm", 30, 250, 1),
+  logMm: limit("Log across", "mm", 20, 150, 1),
+  stacked: limit("Sheets stacked", "", 1, 8, 1),
+  sheetMm: limit("Each sheet thick", "mm", 1, 12, 0.5),
+  pressMm: limit("Press across", "mm", 40, 250, 1),
+  ventCount: limit("Vents", "", 0, 24, 1),
+  washCoats: limit("Coats", "", 1, 2, 1),
+} as const;
+
+/** What a piece holds beside its main filling. */
+export const extraLimits = {
+  heightMm: limit("Layer high", "mm", 0.5, 80, 0.5),
+  share: limit("Share", "", 0.05, 0.95, 0.05),
+  sauceG: limit("Each piece", "g", 1, 500, 1),
+  perPan: limit("Pieces in a pan", "", 1, 60, 1),
+  count: limit("In each piece", "", 1, 40, 1),
+  eachG: limit("One weighs", "g", 0.1, 100, 0.1),
+  gPerMl: limit("Density", "g/ml", 0.2, 2, 0.01),
 } as const;
 
 /** Corners, lobes and points that a cutter has. */
@@ -64,6 +91,12 @@ export const formulaLimits = {
   mixMin: limit("Hands to make it", "min", 1, 240, 1),
   makingLossShare: limit("Lost in the pan", "", 0, 0.8, 0.01),
   coolMin: limit("Cool before use", "min", 0, 1440, 5),
+  shrinkShare: limit("Shrinks in the oven", "", 0, 0.6, 0.05),
+  trimLossShare: limit("Peel, stone and core", "", 0, 0.7, 0.01),
+  varietyShare: limit("Parts", "", 0.05, 20, 0.5),
+  partHandMin: limit("Hands", "min", 1, 120, 1),
+  partCookMin: limit("Cooks by itself", "min", 0, 480, 5),
+  partCoolMin: limit("Cools", "min", 0, 1440, 5),
   keepsDays: limit("Keeps in the fridge", "days", 0, 365, 1),
   windowLowC: limit("Cracks below", "°C", -5, 25, 1),
   windowHighC: limit("Smears above", "°C", 0, 35, 1),
@@ -136,6 +169,14 @@ export const cutRecordLimits = {
   got: limit("Really cut", "", 0, 100_000, 1),
 } as const;
 
+/** What a lot of pieces took and how many leaked. */
+export const lotRecordLimits = {
+  pieces: limit("Pieces", "", 1, 10_000, 1),
+  minutes: limit("Minutes", "min", 0.1, 1440, 1),
+  leaked: limit("Leaked", "", 0, 10_000, 1),
+  leakShare: limit("Expected to leak", "", 0, 1, 0.01),
+} as const;
+
 export const orderLimits = {
   count: limit("Pieces", "", 1, 10_000, 1),
   dueMin: limit("Promised for", "", 0, 1439, 1),
@@ -152,3 +193,7 @@ export const MAX_FORMULA_STEPS = 60;
 export const MAX_STEP_CHARACTERS = 600;
 export const MAX_PASTE_CHARACTERS = 100_000;
 export const MAX_RECORDS = 500;
+/** Most fillings, layers and inclusions beside the main filling, stages of a bake, and parts of a filling. */
+export const MAX_EXTRAS = 6;
+export const MAX_STAGES = 6;
+export const MAX_PARTS = 6;

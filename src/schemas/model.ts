@@ -8,6 +8,7 @@ export type {
   DayBook,
   Kitchen,
   LarderItem,
+  LotRecord,
   Order,
   Oven,
   Piece,

@@ -17,6 +17,7 @@ export const recordKinds: readonly RecordKind[] = [
   "larder",
   "weighing",
   "cutRecord",
+  "lotRecord",
 ];
 
 /** A record of some kind with the version it was read at. */

@@ -6,11 +6,14 @@ import {
   doughMethods,
   fatParticles,
   fillingFamilies,
+  fillingMeasures,
   ingredientGroups,
   liquidSchools,
   measureStates,
   restWays,
+  tartnesses,
   trimEnds,
+  wetnesses,
 } from "@/core/formula";
 import { larderKinds } from "@/core/plan";
 import type {
@@ -22,6 +25,7 @@ import type {
   Ingredient,
   Kitchen,
   LarderItem,
+  LotRecord,
   Order,
   Oven,
   Piece,
@@ -35,8 +39,10 @@ import {
   ingredientLimits,
   kitchenLimits,
   larderLimits,
+  lotRecordLimits,
   MAX_FORMULA_LINES,
   MAX_FORMULA_STEPS,
+  MAX_PARTS,
   MAX_STEP_CHARACTERS,
   MAX_NAME_CHARACTERS,
   orderLimits,
@@ -46,6 +52,7 @@ import {
   weighingLimits,
   type Limit,
 } from "./limits";
+import { extrasSchema, finishParts } from "./pieceParts";
 import { quantity, whole } from "./quantity";
 import { formSchema, outlineSchema, sheetSchema } from "./shapes";
 
@@ -132,6 +139,39 @@ const fillingSchema = Joi.object({
   family: Joi.valid(...fillingFamilies).default("filling"),
   makingLossShare: quantity(formulaLimits.makingLossShare),
   coolMin: quantity(formulaLimits.coolMin),
+  wetness: Joi.valid(...wetnesses).default("moist"),
+  shrinkShare: quantity(formulaLimits.shrinkShare).default(0).optional(),
+  measure: Joi.valid(...fillingMeasures).default("spoon"),
+  fruit: Joi.object({
+    trimLossShare: quantity(formulaLimits.trimLossShare),
+    varieties: Joi.array()
+      .items(
+        Joi.object({
+          name: name("A variety"),
+          share: quantity(formulaLimits.varietyShare),
+          tartness: Joi.valid(...tartnesses).required(),
+          isSoft: Joi.boolean().required(),
+        }),
+      )
+      .min(1)
+      .max(MAX_PARTS)
+      .required(),
+  })
+    .allow(null)
+    .default(null),
+  precooked: Joi.array()
+    .items(
+      Joi.object({
+        id,
+        name: name("A part"),
+        handMin: quantity(formulaLimits.partHandMin),
+        cookMin: quantity(formulaLimits.partCookMin),
+        coolMin: quantity(formulaLimits.partCoolMin),
+      }),
+    )
+    .unique("id")
+    .max(MAX_PARTS)
+    .default([]),
 });
 
 const sheetWithinBench = (limit: Limit, ref: string) =>
@@ -148,6 +188,14 @@ export const calendarDate = Joi.string()
       ? text
       : helpers.message({ custom: `“${text.slice(0, 12)}” is no date: write it like 2026-11-28.` }),
   )
+  .required();
+
+const timedWorkSchema = Joi.object({
+  style: Joi.string().trim().min(1).max(MAX_NAME_CHARACTERS).required(),
+  minutes: quantity(lotRecordLimits.minutes),
+  craftMinutes: quantity(lotRecordLimits.minutes),
+})
+  .allow(null)
   .required();
 
 /** One schema for every kind of record that is stored, sent or planned with. */
@@ -167,15 +215,14 @@ export const recordSchemas = {
     thicknessMm: quantity(pieceLimits.thicknessMm),
     marginMm: quantity(pieceLimits.marginMm),
     plumpness: quantity(pieceLimits.plumpness),
-    crimp: Joi.valid("pinched", "forked", "rolled", "rope").required(),
+    extras: extrasSchema,
+    ...finishParts,
     webMm: quantity(pieceLimits.webMm),
     raggedMm: quantity(pieceLimits.raggedMm),
     cutAim: Joi.valid("leastDough", "fewestRerolls", "leastTime", "pinned", "portioned", "sliced").required(),
     pinnedSheet: sheetSchema.allow(null).required(),
     spares: whole(pieceLimits.spares),
     chillMin: quantity(pieceLimits.chillMin),
-    ovenC: quantity(pieceLimits.ovenC),
-    bakeMin: quantity(pieceLimits.bakeMin),
     bakeLossShare: quantity(pieceLimits.bakeLossShare),
     spacingMm: quantity(pieceLimits.spacingMm),
     coolMin: quantity(pieceLimits.coolMin),
@@ -292,6 +339,23 @@ export const recordSchemas = {
     planned: whole(cutRecordLimits.planned),
     got: whole(cutRecordLimits.got),
   }),
+  lotRecord: Joi.object<LotRecord>({
+    id,
+    dayId: id,
+    date: calendarDate,
+    pieceId: id,
+    pieces: whole(lotRecordLimits.pieces),
+    fill: timedWorkSchema,
+    close: timedWorkSchema,
+    leaked: whole(lotRecordLimits.leaked).allow(null),
+    craftLeakShare: quantity(lotRecordLimits.leakShare),
+  }).custom((lot: LotRecord, helpers) =>
+    lot.leaked !== null && lot.leaked > lot.pieces
+      ? helpers.message({
+          custom: `${lot.leaked} leaked, and only ${lot.pieces} were made: ${lot.leaked - lot.pieces} too many.`,
+        })
+      : lot,
+  ),
   weighing: Joi.object<Weighing>({
     id,
     dayId: id,
@@ -319,4 +383,5 @@ export interface RecordTypes {
   larder: LarderItem;
   weighing: Weighing;
   cutRecord: CutRecord;
+  lotRecord: LotRecord;
 }

@@ -1,6 +1,7 @@
 import Joi from "joi";
 import { parsePath, type OutlineKind, type Polygon } from "@/core/shape";
-import { benchLimits, outlineLimits, pieceLimits } from "./limits";
+import { formKinds, mouldKinds, type FormKind, type Mould } from "@/core/forming";
+import { benchLimits, mouldLimits, outlineLimits, pieceLimits } from "./limits";
 import { quantity, whole } from "./quantity";
 
 const diameterMm = quantity(pieceLimits.diameterMm);
@@ -53,33 +54,72 @@ export const outlineSchema = Joi.alternatives()
   })
   .required();
 
+const mouldAxis = Joi.object({
+  baseMm: quantity(mouldLimits.baseMm),
+  rimMm: quantity(mouldLimits.rimMm)
+    .min(Joi.ref("baseMm"))
+    .messages({ "number.min": "A mould is not narrower at its rim than at its base." }),
+});
+export const mouldSchema = Joi.object({
+  kind: Joi.valid(...mouldKinds).required(),
+  axes: Joi.array().items(mouldAxis).min(1).max(2).required(),
+  depthMm: quantity(mouldLimits.depthMm),
+  fluteMm: quantity(mouldLimits.fluteMm),
+})
+  .custom((mould: Mould, helpers) =>
+    (mould.kind === "oval") === (mould.axes.length === 2)
+      ? mould
+      : helpers.message({ custom: "An oval mould has two axes, every other one." }),
+  )
+  .required();
+
+const toppingSchema = Joi.alternatives()
+  .conditional(".kind", {
+    is: "cutOut",
+    then: Joi.object({ kind: Joi.valid("cutOut"), outline: outlineSchema }),
+    otherwise: Joi.object({ kind: Joi.valid("open", "lid").required() }),
+  })
+  .required();
+
+const stickSchema = Joi.object({
+  lengthMm: quantity(pieceLimits.stickLengthMm),
+  thicknessMm: quantity(pieceLimits.stickThicknessMm),
+})
+  .optional()
+  .allow(null)
+  .default(null);
+
+type FormFields = Readonly<Record<string, Joi.Schema>>;
+const { topOversizeMm, ...limits } = pieceLimits;
+const figures = (names: readonly (keyof typeof limits)[]): FormFields =>
+  Object.fromEntries(names.map((each) => [each, quantity(limits[each])]));
+
+/** What each form needs to know, by its kind; the folds need nothing more. */
+const formParts: Readonly<Record<FormKind, FormFields>> = {
+  halfMoon: {},
+  triangle: {},
+  rectangle: {},
+  largeFold: { ...figures(["spreadMm"]), servings: whole(pieceLimits.servings) },
+  lidded: { topOversizeMm: quantity(topOversizeMm).allow(null), stick: stickSchema },
+  wrapped: figures(["fruitMm", "fruitHeightMm", "footMm", "coreMm", "overlapMm"]),
+  gathered: figures(["finishedMm"]),
+  lined: { mould: mouldSchema, topping: toppingSchema },
+  case: figures(["holeMm"]),
+  rosette: figures(["sliceMm", "sliceThicknessMm", "overlapShare", "cavityMm"]),
+  puck: { mould: mouldSchema, ...figures(["logMm", "sheetMm"]), stacked: whole(pieceLimits.stacked) },
+  pressed: figures(["pressMm"]),
+};
+
 /** One of the forms with its own figures; a bare name is a fold, as documents before the other forms wrote it. */
 export const formSchema = Joi.alternatives()
   .conditional(".kind", {
-    switch: [
-      {
-        is: "lidded",
-        then: Joi.object({
-          kind: Joi.valid("lidded"),
-          topOversizeMm: quantity(pieceLimits.topOversizeMm).allow(null),
-        }),
-      },
-      { is: "case", then: Joi.object({ kind: Joi.valid("case"), holeMm: quantity(pieceLimits.holeMm) }) },
-      {
-        is: "rosette",
-        then: Joi.object({
-          kind: Joi.valid("rosette"),
-          sliceMm: quantity(pieceLimits.sliceMm),
-          sliceThicknessMm: quantity(pieceLimits.sliceThicknessMm),
-          overlapShare: quantity(pieceLimits.overlapShare),
-          cavityMm: quantity(pieceLimits.cavityMm),
-        }),
-      },
-    ],
-    otherwise: Joi.alternatives(
-      Joi.object({ kind: Joi.valid("halfMoon", "triangle", "rectangle").required() }),
-      Joi.valid("halfMoon", "triangle", "rectangle").custom((kind: string) => ({ kind })),
-    ),
+    switch: formKinds.map((kind) => ({
+      is: kind,
+      then: Joi.object({ kind: Joi.valid(kind), ...formParts[kind] }),
+    })),
+    otherwise: Joi.valid("halfMoon", "triangle", "rectangle")
+      .custom((kind: string) => ({ kind }))
+      .messages({ "any.only": `A form is one of: ${formKinds.join(", ")}.` }),
   })
   .required();
 

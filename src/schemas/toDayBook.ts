@@ -40,6 +40,7 @@ export function toDayBook(
     larder: pickRecords(records, "larder"),
     weighings: pickRecords(records, "weighing"),
     cutRecords: pickRecords(records, "cutRecord"),
+    lotRecords: pickRecords(records, "lotRecord"),
     nowMin,
   };
 }

@@ -93,6 +93,7 @@ const dayBookSchema = Joi.object({
   larder: listOf(recordSchemas.larder).optional().default([]),
   weighings: listOf(recordSchemas.weighing).optional().default([]),
   cutRecords: listOf(recordSchemas.cutRecord).optional().default([]),
+  lotRecords: listOf(recordSchemas.lotRecord).optional().default([]),
   nowMin: Joi.number().integer().allow(null).default(null),
 }).required();
 

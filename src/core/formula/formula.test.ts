@@ -28,6 +28,11 @@ const filling: Filling = {
   id: "plum",
   name: "Plum",
   family: "filling",
+  wetness: "moist",
+  shrinkShare: 0,
+  measure: "spoon",
+  fruit: null,
+  precooked: [],
   lines: [
     { id: "a", name: "plums", amountText: "900 g", massG: 900, mostG: null, ingredientId: "plum" },
     { id: "b", name: "sugar", amountText: "100 g", massG: 100, mostG: null, ingredientId: "sugar" },

@@ -5,3 +5,13 @@ export {
   type CutOutcome,
   type YieldHabit,
 } from "./yieldHabit";
+export {
+  findLeakHabit,
+  findPaceHabit,
+  forecastLeaks,
+  type LeakForecast,
+  type LeakHabit,
+  type LotOutcome,
+  type PaceHabit,
+  type TimedWork,
+} from "./lotHabit";

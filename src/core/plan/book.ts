@@ -1,10 +1,26 @@
 import type { CutAim } from "../cutting";
 import type { PieceForm } from "../forming";
 import type { Formula, Ingredient } from "../formula";
-import type { CutOutcome } from "../habits";
-import type { CrimpId } from "../sealing";
+import type { CutOutcome, LotOutcome } from "../habits";
+import type { PieceExtra } from "../filling";
+import type { CrimpId, GlueId, Vents, Wash } from "../sealing";
 import type { Outline, SheetShape } from "../shape";
 import type { EggSize, MeasureSystem } from "../units";
+
+export const tins = ["bare", "buttered", "floured", "sprayed", "papered"] as const;
+/** What keeps a piece from sticking to what it is baked in or on. */
+export type Tin = (typeof tins)[number];
+
+export const stageActs = ["none", "turn", "secondCoat", "weightsOut", "pressDown", "fill"] as const;
+/** What is done at the end of a stage. */
+export type StageAct = (typeof stageActs)[number];
+
+/** Part of a bake at one setting of the oven. */
+export interface BakeStage {
+  readonly ovenC: number;
+  readonly minutes: number;
+  readonly act: StageAct;
+}
 
 /** One kind of pastry, as the baker makes it. */
 export interface Piece {
@@ -19,7 +35,13 @@ export interface Piece {
   readonly marginMm: number;
   /** 0 flat to 1 round. */
   readonly plumpness: number;
+  /** What else it holds than its main filling. */
+  readonly extras: readonly PieceExtra[];
   readonly crimp: CrimpId;
+  readonly glue: GlueId;
+  readonly vents: Vents;
+  readonly wash: Wash;
+  readonly tin: Tin;
   /** Least dough left between two cuts. */
   readonly webMm: number;
   /** Edge of the sheet lost all round. */
@@ -30,8 +52,8 @@ export interface Piece {
   /** Pieces made beyond the orders. */
   readonly spares: number;
   readonly chillMin: number;
-  readonly ovenC: number;
-  readonly bakeMin: number;
+  /** How it is baked, stage after stage; at least one. */
+  readonly stages: readonly BakeStage[];
   /** Share of the filled piece's mass that leaves as water in the oven. */
   readonly bakeLossShare: number;
   /** Gap between pieces on the tray. */
@@ -144,6 +166,14 @@ export interface CutRecord extends CutOutcome {
   readonly doughId: string;
 }
 
+/** What making one kind of piece on one day really took, and how many of them leaked. */
+export interface LotRecord extends LotOutcome {
+  readonly id: string;
+  readonly dayId: string;
+  readonly date: string;
+  readonly pieceId: string;
+}
+
 /** Everything a day's plan is made of: one self-contained document. */
 export interface DayBook {
   readonly day: Day;
@@ -159,6 +189,7 @@ export interface DayBook {
   readonly larder: readonly LarderItem[];
   readonly weighings: readonly Weighing[];
   readonly cutRecords: readonly CutRecord[];
+  readonly lotRecords: readonly LotRecord[];
   /** Minutes after the day's midnight it is now, or null if the day is planned ahead. */
   readonly nowMin: number | null;
 }

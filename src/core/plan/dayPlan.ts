@@ -3,7 +3,8 @@ import type { BlankRole } from "../forming";
 import type { Batch, DividedPiece, Dough, EggBalance, Formula, FormulaAnalysis, WeighStep } from "../formula";
 import type { YieldHabit } from "../habits";
 import type { TrayLoading } from "../loading";
-import type { PlacedTask, Schedule } from "../schedule";
+import type { PortionPart } from "../filling";
+import type { PlacedTask, Schedule, TaskHeat } from "../schedule";
 import type { Outline } from "../shape";
 import type { LarderItem, LarderKind, Order, Oven, Piece } from "./book";
 import type { ShapedPiece } from "./shapePiece";
@@ -92,11 +93,29 @@ export interface PiecePlan extends ShapedPiece {
   readonly setsCut: number;
   /** Its part of the dough of the cut, by its blanks' mass. */
   readonly doughG: number;
+  /** Each filling with the pieces that get it. */
+  readonly fills: readonly PieceFill[];
+  /** Of all fillings. */
   readonly fillingG: number;
   readonly loading: TrayLoading;
   /** By order id: when the last of its pieces is set out, minutes after midnight; empty without a schedule. */
   readonly readyMin: Readonly<Record<string, number>>;
   readonly why: Readonly<Record<"portion" | "load", readonly WhyStep[]>>;
+}
+
+/** One filling of a piece over the day. */
+export interface PieceFill {
+  readonly part: PortionPart;
+  readonly count: number;
+  readonly totalG: number;
+  /** Pans it is divided evenly between; null where it is not poured into pans. */
+  readonly pans: number | null;
+}
+
+/** Something brushed or strewn on, and how much of it the day takes. */
+export interface Coating {
+  readonly name: string;
+  readonly massG: number;
 }
 
 /** So much of a larder item is used today. */
@@ -147,7 +166,7 @@ export interface Leftover {
   readonly keepsDays: number;
 }
 
-export type TaskKind = "mix" | "make" | "roll" | "fill" | "seal" | "bake" | "finish";
+export type TaskKind = "mix" | "precook" | "make" | "roll" | "sugar" | "fill" | "seal" | "bake" | "finish";
 
 /** What a placed task is. `index` counts sheets or loads from 1 within the piece. */
 export interface DayTask {
@@ -162,10 +181,12 @@ export interface DayTask {
   readonly pieces: number;
   readonly label: string;
   readonly handsMin: number;
+  /** Of a bake: the oven as it begins and as it ends. */
+  readonly heat: TaskHeat | null;
   readonly placed: PlacedTask;
 }
 
-/** The day's mass from dough to pieces, g. Dough, filling and stored in; all the others out. */
+/** The day's mass from dough to pieces, g. Dough, filling, whole and stored in; all the others out. Wash and glue are left out. */
 export interface MassFlow {
   readonly doughG: number;
   readonly blanksG: number;
@@ -177,6 +198,10 @@ export interface MassFlow {
   /** Blanks cut beyond what is filled. */
   readonly surplusBlanksG: number;
   readonly fillingG: number;
+  /** Fruit, nuts and slices that are neither dough nor a filling. */
+  readonly wholeG: number;
+  /** Dough that comes off the pieces as they are closed, and is used again. */
+  readonly returnedG: number;
   /** Raw mass of frozen pieces and blanks taken from the larder. */
   readonly storedG: number;
   readonly waterG: number;
@@ -207,8 +232,11 @@ export interface DayPlan {
   readonly lines: readonly PiecePlan[];
   readonly cuts: readonly DayCut[];
   readonly eggs: EggBalance;
-  /** Glue for all seams of the day. */
-  readonly glueG: number;
+  /** Glue for all seams of the day, by kind. */
+  readonly glues: readonly Coating[];
+  /** Wash for all tops of the day, by kind. */
+  readonly washes: readonly Coating[];
+  readonly sugarG: number;
   readonly leftovers: readonly Leftover[];
   readonly larderUses: readonly LarderUse[];
   /** Larder items that the day does not use although they are there: past their use-by date. */

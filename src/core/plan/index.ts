@@ -1,6 +1,9 @@
 export { planDay } from "./planDay";
 export {
   larderKinds,
+  stageActs,
+  tins,
+  type BakeStage,
   type Bench,
   type Cutter,
   type CutRecord,
@@ -9,9 +12,12 @@ export {
   type Kitchen,
   type LarderItem,
   type LarderKind,
+  type LotRecord,
   type Order,
   type Oven,
   type Piece,
+  type StageAct,
+  type Tin,
   type Weighing,
 } from "./book";
 export { addDays } from "./calendar";
@@ -21,6 +27,7 @@ export { listShopping, type ShoppingLine } from "./shopping";
 export {
   stations,
   type BlankYield,
+  type Coating,
   type CutPrice,
   type CutRole,
   type DayBatch,
@@ -31,6 +38,7 @@ export {
   type LarderUse,
   type Leftover,
   type MassFlow,
+  type PieceFill,
   type PiecePlan,
   type Problem,
   type Station,
@@ -38,4 +46,5 @@ export {
   type TaskKind,
   type WhyStep,
 } from "./dayPlan";
-export type { ShapedPiece } from "./shapePiece";
+export { findCrimpId, shapePiece, type ShapeContext, type ShapedPiece } from "./shapePiece";
+export type { HandOperation, HandWork, PieceWorks } from "./handWork";

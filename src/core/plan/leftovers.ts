@@ -24,6 +24,11 @@ export function listLeftovers(
     cuts.reduce(
       (sum, { dough, plan }) => sum + (dough.id === doughId && keepsTrim(dough) ? plan.trimLeftG : 0),
       0,
+    ) +
+    works.reduce(
+      (sum, { line, dough }) =>
+        sum + (dough.id === doughId && dough.trimEnd !== "waste" ? line.trimG * line.toFill : 0),
+      0,
     );
   const byMass = [...doughs, ...fillings].map(({ formula, overG }): Leftover => {
     const massG = Math.max(overG, 0) + (formula.kind === "dough" ? trimG(formula.id) : 0);

@@ -1,8 +1,8 @@
 import type { DayCut, MassFlow, PiecePlan } from "./dayPlan";
 
 /**
- * The day's mass as it flows. Dough + filling + stored = pieces + water + decorations + trim left + rolling loss +
- * surplus blanks, to rounding.
+ * The day's mass as it flows. Dough + filling + whole + stored = pieces + water + decorations + trim left +
+ * rolling loss + surplus blanks + returned, to rounding.
  */
 export function computeMassFlow(lines: readonly PiecePlan[], cuts: readonly DayCut[]): MassFlow {
   const sum = (figure: (line: PiecePlan) => number) => lines.reduce((total, line) => total + figure(line), 0);
@@ -22,6 +22,8 @@ export function computeMassFlow(lines: readonly PiecePlan[], cuts: readonly DayC
         Math.max(blanksTaken - toFill, 0) * blankG,
     ),
     fillingG: sum(({ fillingG }) => fillingG),
+    wholeG: sum(({ wholeG, toFill }) => wholeG * toFill),
+    returnedG: sum(({ trimG, toFill }) => trimG * toFill),
     storedG: sum(
       ({ frozenTaken, blanksTaken, rawPieceG, blankG }) => frozenTaken * rawPieceG + blanksTaken * blankG,
     ),

@@ -41,15 +41,15 @@ export function planBatches(input: BatchInput): Batches {
   const doughs = unique(works.map(({ dough }) => dough))
     .map((dough) => planDough(input, dough))
     .filter(isWanted);
-  const fillings = unique(works.map(({ filling }) => filling))
-    .map((filling) =>
-      planBatch(
-        input,
-        filling,
-        works.filter((work) => work.filling.id === filling.id).map(({ line }) => line),
-        (line) => line.fillingG,
-      ),
-    )
+  const fillings = unique(works.flatMap((work) => work.fillings))
+    .map((filling) => {
+      const needG = ({ fills }: PiecePlan) =>
+        fills.reduce((sum, { part, totalG }) => sum + (part.fillingId === filling.id ? totalG : 0), 0);
+      const lines = works
+        .map(({ line }) => line)
+        .filter((line) => line.fills.some(({ part }) => part.fillingId === filling.id));
+      return planBatch(input, filling, lines, needG);
+    })
     .filter(isWanted);
   const problems = [...doughs, ...fillings].flatMap((batch) => findShortage(batch) ?? []);
   return {

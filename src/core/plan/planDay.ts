@@ -15,7 +15,15 @@ import { computeMassFlow } from "./massFlow";
 import { listTookLast, planBatches } from "./planBatches";
 import { planCutting } from "./planCutting";
 import { draftPiece, finishPiece, type PieceDraft, type PieceMakings } from "./planPiece";
-import { findFormulas, shapePiece, type ShapedPiece } from "./shapePiece";
+import { listCoatings, sumEggCoats } from "./coatings";
+import {
+  findFilling,
+  findFormulas,
+  shapePiece,
+  toShapeContext,
+  type ShapeContext,
+  type ShapedPiece,
+} from "./shapePiece";
 import { openLarder } from "./takeFromLarder";
 import { listTasks, sortByPromise, toScheduleProblem, type DraftTask, type PieceWork } from "./planTasks";
 
@@ -27,6 +35,7 @@ export function planDay(book: DayBook): DayPlan {
   const oven = book.ovens[0] ?? null;
   const problems: Problem[] = findPastPromises(book);
   const larder = openLarder(book);
+  const context = toShapeContext(book);
   const pieceDrafts: PieceDraft[] = [];
   for (const [piece, orders] of groupOrders(book)) {
     const makings = findMakings(book, piece, oven);
@@ -34,7 +43,7 @@ export function planDay(book: DayBook): DayPlan {
       problems.push(makings.problem);
       continue;
     }
-    const draft = draftPiece(makings.makings, orders, larder.takePieces);
+    const draft = draftPiece(makings.makings, orders, larder.takePieces, context);
     if (!draft.ok) problems.push(draft.failure);
     else pieceDrafts.push(draft.value);
   }
@@ -42,7 +51,10 @@ export function planDay(book: DayBook): DayPlan {
   problems.push(...cutting.problems);
   const works = pieceDrafts.flatMap((draft): PieceWork[] => {
     const cut = cutting.cuts.find(({ pieceIds }) => pieceIds.includes(draft.piece.id));
-    return cut ? [{ line: finishPiece(draft, cut), dough: draft.dough, filling: draft.filling }] : [];
+    if (!cut) return [];
+    const line = finishPiece(draft, cut);
+    const fillings = line.parts.flatMap(({ fillingId }) => findFilling(fillingId, book.formulas) ?? []);
+    return [{ line, dough: draft.dough, filling: draft.filling, fillings }];
   });
   problems.push(...works.flatMap(findPieceDoubts));
 
@@ -59,7 +71,7 @@ export function planDay(book: DayBook): DayPlan {
   if (schedule) problems.push(...findLateness(schedule, drafts, openMin));
   const tasks = schedule ? placeDrafts(drafts, schedule) : [];
   return {
-    shaped: shapeBook(book, problems),
+    shaped: shapeBook(book, context, problems),
     analyses,
     tookLastG: listTookLast(book),
     lines: lines.map((line) => ({ ...line, readyMin: findReadyMin(line, tasks) })),
@@ -74,8 +86,9 @@ export function planDay(book: DayBook): DayPlan {
     eggs: balanceEggs(
       [...batches.doughs, ...batches.fillings].flatMap(({ batch }) => batch ?? []),
       book.kitchen.eggSize,
+      sumEggCoats(lines),
     ),
-    glueG: lines.reduce((sum, { seal, toFill }) => sum + (seal?.glueG ?? 0) * toFill, 0),
+    ...listCoatings(lines),
     leftovers: listLeftovers(works, cutting.cuts, batches),
     larderUses: larder.listUses(),
     expired: larder.expired,
@@ -112,10 +125,14 @@ function findPieceDoubts({ line, dough }: PieceWork): Problem[] {
 }
 
 /** Every piece of the book by itself; those that cannot be made and were not ordered are reported here. */
-function shapeBook({ pieces, formulas }: DayBook, problems: Problem[]): Record<string, ShapedPiece | null> {
+function shapeBook(
+  { pieces, formulas }: DayBook,
+  context: ShapeContext,
+  problems: Problem[],
+): Record<string, ShapedPiece | null> {
   const shapes = pieces.map((piece) => {
     const { dough, filling } = findFormulas(piece, formulas);
-    const shaped = dough && filling ? shapePiece(piece, dough, filling) : null;
+    const shaped = dough && filling ? shapePiece(piece, dough, filling, context) : null;
     if (shaped && !shaped.ok && !problems.some(({ message }) => message === shaped.failure.message)) {
       problems.push({ ...shaped.failure, stops: false });
     }
@@ -146,7 +163,10 @@ function findMakings({ formulas }: DayBook, piece: Piece, oven: Oven | null): Ma
   const { dough, filling } = findFormulas(piece, formulas);
   if (!dough) return stop("mix", "no dough is chosen. Choose one in the piece.");
   if (!filling) return stop("mix", "no filling is chosen. Choose one in the piece.");
-  for (const formula of [dough, filling]) {
+  const others = piece.extras.flatMap((extra) =>
+    "fillingId" in extra ? (findFilling(extra.fillingId, formulas) ?? []) : [],
+  );
+  for (const formula of [dough, filling, ...others]) {
     if (computeTotalG(formula) <= 0)
       return stop("mix", `${formula.name} has no ingredients yet. Add its lines in Formulas.`);
   }
@@ -188,8 +208,11 @@ function findLateness(schedule: Schedule, drafts: readonly DraftTask[], openMin:
       pieceId: waiting?.pieceId ?? null,
       stops: false,
       message:
-        `${waiting?.label ?? taskId}: the blanks of “${before?.label ?? afterTaskId}” wait ${formatDuration(overMin)} longer than ` +
-        "this dough may lie on the bench. Chill them covered, or roll smaller sheets.",
+        before?.kind === "sugar"
+          ? `${waiting?.label ?? taskId}: the fruit lies sugared ${formatDuration(overMin)} too long and draws juice. ` +
+            "Sugar it later, or fill in smaller lots."
+          : `${waiting?.label ?? taskId}: the blanks of “${before?.label ?? afterTaskId}” wait ${formatDuration(overMin)} longer than ` +
+            "this dough may lie on the bench. Chill them covered, or roll smaller sheets.",
     };
   });
   return [...late, ...waits];
@@ -201,7 +224,8 @@ function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[
     const draft = byId.get(placed.taskId);
     if (!draft) return [];
     const { id, kind, station, pieceId, formulaId, cutId, index, pieces, label, handsMin } = draft;
-    return [{ id, kind, station, pieceId, formulaId, cutId, index, pieces, label, handsMin, placed }];
+    const { heat } = draft.schedule;
+    return [{ id, kind, station, pieceId, formulaId, cutId, index, pieces, label, handsMin, heat, placed }];
   });
 }
 

@@ -5,8 +5,8 @@ import { loadTrays, type TrayLoading } from "../loading";
 import { fail, ok, type Result } from "../result";
 import { formatCount, formatMass, formatNumber } from "../units";
 import type { Order, Oven, Piece } from "./book";
-import type { BlankYield, DayCut, PiecePlan, Problem, WhyStep } from "./dayPlan";
-import { shapePiece, toDemandId, type ShapedPiece } from "./shapePiece";
+import type { BlankYield, DayCut, PieceFill, PiecePlan, Problem, WhyStep } from "./dayPlan";
+import { shapePiece, toDemandId, type ShapeContext, type ShapedPiece } from "./shapePiece";
 import type { TakenPieces } from "./takeFromLarder";
 
 /** A piece with what its names stand for. */
@@ -37,18 +37,20 @@ export function draftPiece(
   makings: PieceMakings,
   orders: readonly Order[],
   takePieces: (pieceId: string, wanted: number) => TakenPieces,
+  context: ShapeContext,
 ): Result<PieceDraft, Problem> {
   const { piece, dough, filling, oven } = makings;
   const stop = (station: Problem["station"], message: string) =>
     fail({ station, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` });
   const ordered = orders.reduce((sum, { count }) => sum + count, 0);
   const made = ordered + piece.spares;
-  const shaped = shapePiece(piece, dough, filling);
+  const shaped = shapePiece(piece, dough, filling, context);
   if (!shaped.ok) return shaped;
-  if (piece.ovenC > oven.maxC) {
+  const hottestC = Math.max(...piece.stages.map(({ ovenC }) => ovenC));
+  if (hottestC > oven.maxC) {
     return stop(
       "bake",
-      `${piece.ovenC} °C is ${piece.ovenC - oven.maxC} °C above what ${oven.name} reaches. Lower the heat or take another oven.`,
+      `${hottestC} °C is ${hottestC - oven.maxC} °C above what ${oven.name} reaches. Lower the heat or take another oven.`,
     );
   }
   const loading = loadTrays({
@@ -78,6 +80,11 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
   const { piece, filling, oven, shaped, toFill, blanksTaken, made, loading } = draft;
   const { plan } = cut;
   const needed = Math.max(toFill - blanksTaken, 0);
+  const fills = countFills(shaped, toFill);
+  const fillingG = fills.reduce((sum, { totalG }) => sum + totalG, 0);
+  // Two fillings over one order come in whole pieces: their mean is that of the pieces there are.
+  const rawPieceG =
+    toFill > 0 ? shaped.blankG - shaped.trimG + shaped.wholeG + fillingG / toFill : shaped.rawPieceG;
   const blanks = shaped.formed.blanks.map(({ role, cut: outline }): BlankYield => {
     const found = plan.yields.find(({ demandId }) => demandId === toDemandId(piece, role));
     return {
@@ -92,6 +99,8 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
   const blanksG = blanks.reduce((sum, each) => sum + each.cut * each.eachG, 0);
   return {
     ...shaped,
+    rawPieceG,
+    bakedPieceG: rawPieceG * (1 - piece.bakeLossShare),
     piece,
     orders: draft.orders,
     ordered: draft.ordered,
@@ -103,7 +112,8 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
     blanks,
     setsCut: Math.min(...blanks.map((each) => each.cut)),
     doughG: plan.blanksG > 0 ? (plan.doughG * blanksG) / plan.blanksG : 0,
-    fillingG: shaped.portion.massG * toFill,
+    fills,
+    fillingG,
     loading,
     readyMin: {},
     why: {
@@ -111,6 +121,28 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
       load: explainLoad(made, loading, oven),
     },
   };
+}
+
+/** How many pieces get each filling: other fillings a whole number of pieces, the main one the rest. */
+function countFills({ parts }: ShapedPiece, toFill: number): PieceFill[] {
+  const others = parts.reduce(
+    (sum, { role, ofPieces }) => sum + (role === "alternate" ? Math.round(ofPieces * toFill) : 0),
+    0,
+  );
+  return parts.map((part): PieceFill => {
+    const count =
+      part.role === "main"
+        ? Math.max(toFill - others, 0)
+        : part.role === "alternate"
+          ? Math.round(part.ofPieces * toFill)
+          : toFill;
+    return {
+      part,
+      count,
+      totalG: count * part.portion.massG,
+      pans: part.perPan === null ? null : Math.ceil(count / part.perPan),
+    };
+  });
 }
 
 function explainPortion(piece: Piece, formed: FormedPiece, portion: Portion, filling: Filling): WhyStep[] {

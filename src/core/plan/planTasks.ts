@@ -1,7 +1,8 @@
 import { craftHandTimes } from "../cutting";
-import type { Dough, Filling } from "../formula";
+import type { Dough, Filling, PrecookedPart } from "../formula";
+import { findSugarLeadMin } from "../filling";
 import type { ScheduleProblem, ScheduleTask, TaskWait } from "../schedule";
-import type { Order, Oven } from "./book";
+import type { BakeStage, Order, Oven } from "./book";
 import type { DayBatch, DayCut, DayTask, PiecePlan, TaskKind } from "./dayPlan";
 import { toDemandId } from "./shapePiece";
 
@@ -9,26 +10,25 @@ import { toDemandId } from "./shapePiece";
 export const HANDS = "hands";
 export const OVEN = "oven";
 
-/** Spooning one portion and placing it. Craft's first guess; the baker's own time replaces it. */
-const FILL_SECONDS_PER_PIECE = 12;
-/** Setting a ring on its base, or a roll in its cavity: where there is no seam to crimp. Craft's first guess. */
-const ASSEMBLE_SECONDS_PER_PIECE = 15;
-/** Taking one piece off the tray, looking at it and setting it out. */
-const FINISH_SECONDS_PER_PIECE = 4;
 /** Opening the oven and setting trays in, and taking them out again: each. */
 const OVEN_HANDLING_MIN = 2;
+/** Opening the door between stages, to turn a tray or take weights out. */
+const ACT_MIN = 1;
 /** A frozen piece first has to thaw in the oven. Craft's first guess; the baker's own bakes replace it. */
 const FROZEN_EXTRA_MIN = 5;
 /** A room's temperature, from which an oven starts: a mild kitchen before dawn. */
 const ROOM_C = 20;
 
 /** A task before it has a time. */
-export type DraftTask = Omit<DayTask, "placed"> & { readonly schedule: ScheduleTask };
+export type DraftTask = Omit<DayTask, "placed" | "heat"> & { readonly schedule: ScheduleTask };
 
 export interface PieceWork {
   readonly line: PiecePlan;
   readonly dough: Dough;
+  /** The main one. */
   readonly filling: Filling;
+  /** All that go into it, the main one included. */
+  readonly fillings: readonly Filling[];
 }
 
 /** Every operation of the day with what it uses and what it waits for. */
@@ -41,11 +41,21 @@ export function listTasks(works: readonly PieceWork[], batches: readonly DayBatc
             formulaId: formula.id,
             label: `Mix ${formula.name}`,
           })
-        : handTask("make", `make:${formula.id}`, formula.mixMin, [], {
+        : handTask("make", `make:${formula.id}`, formula.mixMin, afterPrecooked(formula), {
             formulaId: formula.id,
             label: `Make ${formula.name}`,
           }),
     );
+  const precooks = batches.flatMap(({ formula, batch }) =>
+    formula.kind === "filling" && batch !== null
+      ? formula.precooked.map((part) =>
+          handTask("precook", precookId(formula, part), part.handMin, [], {
+            formulaId: formula.id,
+            label: `Cook ${part.name.toLowerCase()}`,
+          }),
+        )
+      : [],
+  );
   const mixedIds = new Set(mixes.map(({ id }) => id));
   const restOf = new Map(batches.map(({ formula, rest }) => [formula.id, rest?.minutes ?? 0]));
   // What comes from the larder has been made and has rested.
@@ -53,12 +63,16 @@ export function listTasks(works: readonly PieceWork[], batches: readonly DayBatc
   const cuts = [...new Set(works.map(({ line }) => line.cut))];
   const names = new Map(works.map(({ line }) => [line.piece.id, line.piece.name]));
   return [
+    ...precooks,
     ...mixes,
     ...cuts.flatMap((cut) =>
       listCutTasks(cut, names, afterMix(`mix:${cut.dough.id}`, restOf.get(cut.dough.id) ?? 0)),
     ),
     ...works.flatMap((work) =>
-      listPieceTasks(work, afterMix(`make:${work.filling.id}`, work.filling.coolMin)),
+      listPieceTasks(
+        work,
+        work.fillings.flatMap(({ id, coolMin }) => afterMix(`make:${id}`, coolMin)),
+      ),
     ),
   ];
 }
@@ -127,9 +141,20 @@ function listCutTasks(
   });
 }
 
-function listPieceTasks({ line, dough }: PieceWork, afterFilling: readonly TaskWait[]): DraftTask[] {
-  const { piece, loading, seal, formed } = line;
+/** Parts cooked by themselves have cooled before the filling is made of them. */
+const precookId = (filling: Filling, part: PrecookedPart) => `precook:${filling.id}:${part.id}`;
+const afterPrecooked = (filling: Filling) =>
+  filling.precooked.map((part) => wait(precookId(filling, part), part.cookMin + part.coolMin));
+
+/** A blind-baked shell cools before it is filled: a hot one would cook or melt what goes in. */
+const BLIND_COOL_MIN = 10;
+/** Strewing sugar over one load's fruit and turning it. */
+const SUGAR_MIN = 2;
+
+function listPieceTasks({ line, dough, filling }: PieceWork, afterFilling: readonly TaskWait[]): DraftTask[] {
+  const { piece, loading, works, formed } = line;
   const dues = spreadDues(line);
+  const fillStage = piece.stages.findIndex(({ act }) => act === "fill");
   let before = 0;
   return loading.loads.flatMap((load, i) => {
     const index = i + 1;
@@ -153,59 +178,62 @@ function listPieceTasks({ line, dough }: PieceWork, afterFilling: readonly TaskW
     const decorationsCut = line.cut.plan.sheets.flatMap(({ isDecoration }, sheet) =>
       isDecoration ? [wait(rollId(line.cut, sheet))] : [],
     );
-    const fill = (after: readonly TaskWait[]) =>
-      handTask("fill", id("fill"), (toFill * FILL_SECONDS_PER_PIECE) / 60, after, {
+    const sugar = filling.fruit
+      ? handTask("sugar", id("sugar"), SUGAR_MIN, afterFilling, {
+          ...filled,
+          label: `Sugar the fruit for ${of}`,
+        })
+      : null;
+    const fruitReady =
+      sugar && filling.fruit ? [wait(sugar.id, 0, findSugarLeadMin(filling.fruit.varieties))] : afterFilling;
+    const fill = (after: readonly TaskWait[]) => [
+      ...(sugar ? [sugar] : []),
+      handTask("fill", id("fill"), (toFill * works.fill.seconds) / 60, [...after, ...fruitReady], {
         ...filled,
         label: `Fill ${of}`,
-      });
+      }),
+    ];
     const close = (after: readonly TaskWait[]) =>
-      handTask(
-        "seal",
-        id("seal"),
-        (toFill * (seal?.secondsPerPiece ?? ASSEMBLE_SECONDS_PER_PIECE)) / 60,
-        [...after, ...decorationsCut],
-        {
-          ...filled,
-          label: `${seal ? "Close" : "Put together"} ${of}`,
-        },
-      );
+      handTask("seal", id("seal"), (toFill * works.close.seconds) / 60, [...after, ...decorationsCut], {
+        ...filled,
+        label: `${line.seal ? "Close" : "Put together"} ${of}`,
+      });
     const extraMin = from < line.frozenTaken ? FROZEN_EXTRA_MIN : 0;
-    const bake = bakeTask(
-      id("bake"),
-      piece.bakeMin + extraMin,
-      piece.ovenC,
-      toFill > 0 ? [wait(id("seal"), piece.chillMin)] : [],
-      { ...facts, label: `Bake ${of}` },
-    );
+    const coatMin = (load.pieces * works.secondCoatS) / 60;
+    const bake = (bakeId: string, stages: readonly BakeStage[], after: readonly TaskWait[], label: string) =>
+      bakeTask(bakeId, stages, extraMin, coatMin, after, { ...facts, label });
     const finish = (after: readonly TaskWait[]) =>
       handTask(
         "finish",
         id("finish"),
-        (load.pieces * FINISH_SECONDS_PER_PIECE) / 60,
+        (load.pieces * works.finishS) / 60,
         after,
         { ...facts, label: `Set out ${of}` },
         dues[from] ?? null,
       );
-    if (toFill === 0) return [bake, finish([wait(id("bake"), piece.coolMin)])];
-    return formed.fillsBaked
-      ? [
-          close(blanksCut),
-          bake,
-          fill([wait(id("bake"), piece.coolMin), ...afterFilling]),
-          finish([wait(id("fill"))]),
-        ]
-      : [
-          fill([...blanksCut, ...afterFilling]),
-          close([wait(id("fill"))]),
-          bake,
-          finish([wait(id("bake"), piece.coolMin)]),
-        ];
+    const whole = (after: readonly TaskWait[]) => bake(id("bake"), piece.stages, after, `Bake ${of}`);
+    const chilled = [wait(id("seal"), piece.chillMin)];
+    const cooled = [wait(id("bake"), piece.coolMin)];
+    if (toFill === 0) return [whole([]), finish(cooled)];
+    if (formed.fillsBaked || fillStage === piece.stages.length - 1)
+      return [close(blanksCut), whole(chilled), ...fill(cooled), finish([wait(id("fill"))])];
+    if (fillStage < 0) return [...fill(blanksCut), close([wait(id("fill"))]), whole(chilled), finish(cooled)];
+    const blindId = `${id("bake")}:blind`;
+    return [
+      close(blanksCut),
+      bake(blindId, piece.stages.slice(0, fillStage + 1), chilled, `Bake empty ${of}`),
+      ...fill([wait(blindId, BLIND_COOL_MIN)]),
+      bake(id("bake"), piece.stages.slice(fillStage + 1), [wait(id("fill"))], `Bake ${of}`),
+      finish(cooled),
+    ];
   });
 }
 
 const stationOf: Record<TaskKind, DayTask["station"]> = {
   mix: "mix",
+  precook: "mix",
   make: "mix",
+  sugar: "fill",
   roll: "roll",
   fill: "fill",
   seal: "seal",
@@ -243,24 +271,44 @@ function handTask(
 ): DraftTask {
   const durationMin = Math.max(Math.ceil(minutes), 1);
   const uses = [{ resourceId: HANDS, fromMin: 0, toMin: durationMin }];
-  return draft(kind, facts, durationMin, { id, durationMin, uses, after, dueMin, heatC: null });
+  return draft(kind, facts, durationMin, { id, durationMin, uses, after, dueMin, heat: null });
 }
 
-/** The oven is taken from the first tray in to the last tray out; hands only at either end. */
+/**
+ * The oven is taken from the first tray in to the last tray out, stage after stage; hands only at either end and for
+ * what is done between stages.
+ */
 function bakeTask(
   id: string,
-  bakeMin: number,
-  heatC: number,
+  stages: readonly BakeStage[],
+  extraMin: number,
+  coatMin: number,
   after: readonly TaskWait[],
   facts: Facts,
 ): DraftTask {
-  const durationMin = Math.ceil(bakeMin) + 2 * OVEN_HANDLING_MIN;
+  const [first, last] = [stages[0], stages.at(-1)];
+  if (!first || !last) throw new RangeError(`bakeTask: ${id} has no stage`);
+  let atMin = OVEN_HANDLING_MIN + extraMin;
+  const acts = stages.slice(0, -1).flatMap(({ minutes, act }) => {
+    atMin += Math.ceil(minutes);
+    if (act === "none") return [];
+    const fromMin = atMin;
+    atMin += Math.max(Math.ceil(act === "secondCoat" ? coatMin : 0), ACT_MIN);
+    return [{ resourceId: HANDS, fromMin, toMin: atMin }];
+  });
+  const durationMin = atMin + Math.ceil(last.minutes) + OVEN_HANDLING_MIN;
   const uses = [
     { resourceId: OVEN, fromMin: 0, toMin: durationMin },
     { resourceId: HANDS, fromMin: 0, toMin: OVEN_HANDLING_MIN },
+    ...acts,
     { resourceId: HANDS, fromMin: durationMin - OVEN_HANDLING_MIN, toMin: durationMin },
   ];
-  return draft("bake", facts, 2 * OVEN_HANDLING_MIN, { id, durationMin, uses, after, dueMin: null, heatC });
+  const heat = { startC: first.ovenC, endC: last.ovenC };
+  const handsMin = uses.reduce(
+    (sum, { resourceId, fromMin, toMin }) => sum + (resourceId === HANDS ? toMin - fromMin : 0),
+    0,
+  );
+  return draft("bake", facts, handsMin, { id, durationMin, uses, after, dueMin: null, heat });
 }
 
 const wait = (taskId: string, minWaitMin = 0, maxWaitMin: number | null = null): TaskWait => ({

@@ -1,20 +1,48 @@
-import type { Dough, Filling, Formula } from "../formula";
+import { doesLift, type Dough, type Filling, type Formula } from "../formula";
 import { formPiece, type Blank, type BlankRole, type FormedPiece } from "../forming";
-import { computePortion, type Portion } from "../filling";
+import {
+  advisePlumpness,
+  dividePortion,
+  type PlumpnessAdvice,
+  type Portion,
+  type PortionPart,
+} from "../filling";
+import { findLeakHabit, type LotOutcome } from "../habits";
 import { fail, ok, type Result } from "../result";
-import { computeSeal, type Seal } from "../sealing";
+import {
+  computeSeal,
+  computeWash,
+  scoreHold,
+  type CrimpId,
+  type HoldRisk,
+  type Seal,
+  type WashedPiece,
+} from "../sealing";
 import { computeAreaMm2, outerOutline } from "../shape";
-import type { Piece } from "./book";
+import type { DayBook, Kitchen, Piece } from "./book";
 import type { Problem } from "./dayPlan";
+import { computeHandWork, type PieceWorks } from "./handWork";
 
 /** One piece by itself: what it is, whatever is ordered of it. */
 export interface ShapedPiece {
   readonly formed: FormedPiece;
+  /** Of the main filling. */
   readonly portion: Portion;
+  /** Every filling in it, the main one first. */
+  readonly parts: readonly PortionPart[];
+  /** Whole things in it that are neither dough nor a filling: fruit, slices, nuts. */
+  readonly wholeG: number;
   /** Null where nothing is closed. */
   readonly seal: Seal | null;
+  /** Null where nothing is closed. */
+  readonly hold: HoldRisk | null;
+  readonly washed: WashedPiece;
+  readonly plumpnessAdvice: PlumpnessAdvice;
+  readonly works: PieceWorks;
   /** All blanks of one piece. */
   readonly blankG: number;
+  /** Of these, what comes off once it is closed, to be used again. */
+  readonly trimG: number;
   readonly rawPieceG: number;
   readonly bakedPieceG: number;
 }
@@ -29,37 +57,129 @@ export function findFormulas(
       formulas.find(
         (formula): formula is Dough => formula.kind === "dough" && formula.id === piece.doughId,
       ) ?? null,
-    filling:
-      formulas.find(
-        (formula): formula is Filling => formula.kind === "filling" && formula.id === piece.fillingId,
-      ) ?? null,
+    filling: findFilling(piece.fillingId, formulas),
   };
 }
 
-/** Form, portion, seam and mass of one piece, or the problem that stops it. */
-export function shapePiece(piece: Piece, dough: Dough, filling: Filling): Result<ShapedPiece, Problem> {
+export function findFilling(fillingId: string, formulas: readonly Formula[]): Filling | null {
+  return (
+    formulas.find((formula): formula is Filling => formula.kind === "filling" && formula.id === fillingId) ??
+    null
+  );
+}
+
+/** What surrounds a piece as it is made: the fillings there are, the room, and what the log says. */
+export interface ShapeContext {
+  readonly formulas: readonly Formula[];
+  readonly kitchen: Kitchen;
+  readonly lots: readonly (LotOutcome & { readonly pieceId: string })[];
+}
+
+export const toShapeContext = ({ formulas, kitchen, lotRecords }: DayBook): ShapeContext => ({
+  formulas,
+  kitchen,
+  lots: lotRecords,
+});
+
+/** Form, portion, seam, wash and mass of one piece, or the problem that stops it. */
+export function shapePiece(
+  piece: Piece,
+  dough: Dough,
+  filling: Filling,
+  context: ShapeContext,
+): Result<ShapedPiece, Problem> {
+  const stop = (message: string) =>
+    fail({ station: "fill" as const, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` });
   const thicknessMm = findThicknessMm(piece, dough);
-  const formed = formPiece({ ...piece, thicknessMm, springBackShare: dough.springBackShare });
-  if (!formed.ok)
-    return fail({
-      station: "fill",
-      pieceId: piece.id,
-      stops: true,
-      message: `${piece.name}: ${formed.failure.message}`,
-    });
-  const { capacityMl, blanks, seamMm } = formed.value;
-  const portion = computePortion(capacityMl, filling.densityGPerMl);
+  const layersMm = piece.extras.flatMap((extra) => (extra.kind === "layer" ? [extra.heightMm] : []));
+  const formed = formPiece({ ...piece, thicknessMm, springBackShare: dough.springBackShare, layersMm });
+  if (!formed.ok) return stop(formed.failure.message);
+  const { blanks, seamMm, solids, trimMl, washMm2 } = formed.value;
+  const divided = dividePortion(
+    formed.value,
+    piece.fillingId,
+    piece.extras,
+    (id) => findFilling(id, context.formulas)?.densityGPerMl,
+  );
+  if (!divided.ok) return stop(divided.failure.message);
+  const { parts, inclusionsG } = divided.value;
   const blanksMm2 = blanks.reduce((sum, blank) => sum + takenMm2(blank), 0);
   const blankG = (blanksMm2 * thicknessMm * dough.densityGPerMl) / 1000;
-  const rawPieceG = blankG + portion.massG;
+  const trimG = trimMl * dough.densityGPerMl;
+  const solidsG = solids.reduce((sum, { count, eachMl, gPerMl }) => sum + count * eachMl * gPerMl, 0);
+  const fillingG = parts.reduce((sum, { portion, ofPieces }) => sum + portion.massG * ofPieces, 0);
+  const rawPieceG = blankG - trimG + fillingG + solidsG + inclusionsG;
+  const seal =
+    seamMm > 0
+      ? computeSeal({ seamMm, marginMm: piece.marginMm, crimp: findCrimpId(piece), glue: piece.glue })
+      : null;
+  const washed = computeWash(piece.wash, washMm2);
   return ok({
     formed: formed.value,
-    portion,
-    seal: seamMm > 0 ? computeSeal(seamMm, piece.marginMm, piece.crimp) : null,
+    portion: parts[0]!.portion,
+    parts,
+    wholeG: solidsG + inclusionsG,
+    seal,
+    hold: seal && scoreSeam(piece, dough, filling, seal, formed.value, context),
+    washed,
+    plumpnessAdvice: advisePlumpness({
+      shrinkShare: filling.shrinkShare,
+      wetness: filling.wetness,
+      doughLifts: doesLift(dough),
+    }),
+    works: computeHandWork({
+      piece,
+      formed: formed.value,
+      parts,
+      seal,
+      washed,
+      measureOf: (id) => findFilling(id, context.formulas)?.measure ?? "spoon",
+      timed: {
+        fill: context.lots.flatMap(({ fill }) => fill ?? []),
+        close: context.lots.flatMap(({ close }) => close ?? []),
+      },
+    }),
     blankG,
+    trimG,
     rawPieceG,
     bakedPieceG: rawPieceG * (1 - piece.bakeLossShare),
   });
+}
+
+function scoreSeam(
+  piece: Piece,
+  dough: Dough,
+  filling: Filling,
+  { crimp }: Seal,
+  formed: FormedPiece,
+  { kitchen, lots }: ShapeContext,
+): HoldRisk {
+  const { glue, marginMm, vents, chillMin } = piece;
+  const habit = findLeakHabit(lots.filter(({ pieceId }) => pieceId === piece.id));
+  return scoreHold(
+    {
+      crimp: crimp.id,
+      glue,
+      marginMm,
+      // Spread level, a large fold is as plump as it is full.
+      plumpness: piece.form.kind === "largeFold" ? formed.capacityMl / formed.mostMl : piece.plumpness,
+      wetness: filling.wetness,
+      vents,
+      topMm2: formed.washMm2,
+      chillMin,
+      // Rested in the cold, it has come half way to the room by the time it is closed.
+      doughC: (kitchen.fridgeC + kitchen.roomC) / 2,
+      smearsC: dough.window.highC,
+    },
+    habit.oddsRatio,
+  );
+}
+
+/** A press closes with its own teeth; a lid on a mould is closed flush, whatever else is chosen for a free rim. */
+export function findCrimpId({ form, crimp }: Piece): CrimpId {
+  if (form.kind === "pressed") return "press";
+  if (form.kind === "lined") return crimp === "forked" ? "forked" : "flush";
+  return crimp === "press" || crimp === "flush" ? "pinched" : crimp;
 }
 
 /** Dough that a blank takes for good: of a ring whose centre is kept, all of its disc. */

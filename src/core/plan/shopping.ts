@@ -1,4 +1,4 @@
-import { mergeIngredients, standardIngredients, type Ingredient } from "../formula";
+import { mergeIngredients, standardIngredients, type Formula, type Ingredient } from "../formula";
 import type { DayPlan } from "./dayPlan";
 
 /** One thing to buy for several days. */
@@ -30,10 +30,11 @@ export function listShopping(
     { name: string; massG: number; ingredient: Ingredient | null; dates: string[] }
   >();
   for (const { date, plan } of days) {
-    for (const { batch } of [...plan.doughs, ...plan.fillings]) {
-      for (const { ingredientId, name, massG } of batch?.lines ?? []) {
+    for (const { batch, formula } of [...plan.doughs, ...plan.fillings]) {
+      for (const { ingredientId, name, massG: weighedG } of batch?.lines ?? []) {
         if (ingredientId !== null && NOT_BOUGHT.has(ingredientId)) continue;
         const ingredient = ingredientId === null ? null : (byId.get(ingredientId) ?? null);
+        const massG = weighedG / (1 - findTrimLoss(formula, ingredient));
         const key = ingredient?.id ?? `:${name}`;
         const entry = wanted.get(key) ?? { name: ingredient?.name ?? name, massG: 0, ingredient, dates: [] };
         entry.massG += massG;
@@ -50,6 +51,13 @@ export function listShopping(
       packs: countPacks(massG, ingredient),
     }))
     .sort((a, b) => a.name.localeCompare(b.name, "en"));
+}
+
+/** Peel, stone and core are bought too: what is weighed is prepared fruit. */
+function findTrimLoss(formula: Formula, ingredient: Ingredient | null): number {
+  return formula.kind === "filling" && ingredient?.group === "fruit"
+    ? (formula.fruit?.trimLossShare ?? 0)
+    : 0;
 }
 
 function countPacks(massG: number, ingredient: Ingredient | null): ShoppingLine["packs"] {

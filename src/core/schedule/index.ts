@@ -9,6 +9,7 @@ export {
   type ScheduleProblem,
   type ScheduleResource,
   type ScheduleTask,
+  type TaskHeat,
   type TaskUse,
   type TaskWait,
 } from "./problem";

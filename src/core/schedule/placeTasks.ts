@@ -4,12 +4,13 @@ import {
   type ScheduleProblem,
   type ScheduleResource,
   type ScheduleTask,
+  type TaskHeat,
 } from "./problem";
 
 interface Block {
   readonly startMin: number;
   readonly endMin: number;
-  readonly heatC: number | null;
+  readonly heat: TaskHeat | null;
 }
 
 export interface PlacingRules {
@@ -54,7 +55,7 @@ export function placeTasks(problem: ScheduleProblem, rules: PlacingRules): Map<s
     const { task } = next;
     const startMin = findFreeStart(task, next.earliestMin, blocks, resources, rules.mirrored);
     for (const use of task.uses) {
-      const block = { startMin: startMin + use.fromMin, endMin: startMin + use.toMin, heatC: task.heatC };
+      const block = { startMin: startMin + use.fromMin, endMin: startMin + use.toMin, heat: task.heat };
       const lane = blocks.get(use.resourceId) ?? [];
       lane.splice(findFirstEndingAfter(lane, block.startMin), 0, block);
     }
@@ -70,7 +71,7 @@ export function placeTasks(problem: ScheduleProblem, rules: PlacingRules): Map<s
 
 function startBlocks(heater: ScheduleResource["heater"], { coldUntilMin }: PlacingRules): Block[] {
   if (!heater || coldUntilMin === null) return [];
-  return [{ startMin: -Infinity, endMin: coldUntilMin, heatC: heater.restC }];
+  return [{ startMin: -Infinity, endMin: coldUntilMin, heat: { startC: heater.restC, endC: heater.restC } }];
 }
 
 /** A task that could come next. */
@@ -148,8 +149,8 @@ function findFreeStart(
       for (let i = Math.max(from, 0); i < lane.length; i++) {
         const block = lane[i];
         if (!block) break;
-        const gapBefore = findGapMin(resource, block.heatC, task.heatC, mirrored);
-        const gapAfter = findGapMin(resource, task.heatC, block.heatC, mirrored);
+        const gapBefore = findGapMin(resource, block.heat, task.heat, mirrored);
+        const gapAfter = findGapMin(resource, task.heat, block.heat, mirrored);
         if (startMin + fromMin >= block.endMin + gapBefore) continue;
         if (startMin + toMin + gapAfter <= block.startMin) {
           if (!resource.heater) break;
@@ -176,12 +177,12 @@ function findFirstEndingAfter(lane: readonly Block[], minute: number): number {
 
 function findGapMin(
   { heater }: ScheduleResource,
-  earlierC: number | null,
-  laterC: number | null,
+  earlier: TaskHeat | null,
+  later: TaskHeat | null,
   mirrored: boolean,
 ): number {
-  if (!heater || earlierC === null || laterC === null) return 0;
+  if (!heater || !earlier || !later) return 0;
   return mirrored
-    ? computeChangeoverMin(heater, laterC, earlierC)
-    : computeChangeoverMin(heater, earlierC, laterC);
+    ? computeChangeoverMin(heater, later.endC, earlier.startC)
+    : computeChangeoverMin(heater, earlier.endC, later.startC);
 }

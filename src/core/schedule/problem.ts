@@ -20,8 +20,14 @@ export interface ScheduleTask {
   readonly after: readonly TaskWait[];
   /** Latest end that was promised. */
   readonly dueMin: number | null;
-  /** Temperature this task needs of the heater it uses. */
-  readonly heatC: number | null;
+  /** What this task needs of the heater it uses. */
+  readonly heat: TaskHeat | null;
+}
+
+/** A heater's temperature as a task begins and as it ends: a bake may start hot and be lowered. */
+export interface TaskHeat {
+  readonly startC: number;
+  readonly endC: number;
 }
 
 /** Something one task at a time can use. A heater also has to be brought from one temperature to the next. */

@@ -13,7 +13,7 @@ const work = (
   durationMin,
   after,
   dueMin,
-  heatC: null,
+  heat: null,
   uses: [{ resourceId: "hands", fromMin: 0, toMin: durationMin }],
 });
 const bake = (
@@ -22,12 +22,13 @@ const bake = (
   heatC: number,
   after: ScheduleTask["after"] = [],
   dueMin: number | null = null,
+  loweredC = 0,
 ): ScheduleTask => ({
   id,
   durationMin,
   after,
   dueMin,
-  heatC,
+  heat: { startC: heatC, endC: heatC - loweredC },
   uses: [
     { resourceId: "oven", fromMin: 0, toMin: durationMin },
     { resourceId: "hands", fromMin: 0, toMin: 2 },
@@ -65,8 +66,8 @@ function findFaults(problem: ScheduleProblem, schedule: Schedule): string[] {
     blocks.slice(1).forEach((block, i) => {
       const before = blocks[i]!;
       const gap =
-        heater && before.task.heatC !== null && block.task.heatC !== null
-          ? computeChangeoverMin(heater, before.task.heatC, block.task.heatC)
+        heater && before.task.heat && block.task.heat
+          ? computeChangeoverMin(heater, before.task.heat.endC, block.task.heat.startC)
           : 0;
       if (block.from < before.to + gap) faults.push(`${id}: ${block.task.id} overlaps ${before.task.id}`);
     });
@@ -151,6 +152,7 @@ test("random days keep every resource, wait and change of temperature, and promi
         workMin: fc.integer({ min: 1, max: 30 }),
         bakeMin: fc.integer({ min: 5, max: 45 }),
         heatC: fc.constantFrom(170, 190, 210),
+        loweredC: fc.constantFrom(0, 20),
         restMin: fc.integer({ min: 0, max: 60 }),
         dueMin: fc.integer({ min: 400, max: 800 }),
       }),
@@ -161,7 +163,7 @@ test("random days keep every resource, wait and change of temperature, and promi
     fc.property(days, ({ openMin, lots }) => {
       const tasks = lots.flatMap((lot, i) => [
         work(`work${i}`, lot.workMin),
-        bake(`bake${i}`, lot.bakeMin, lot.heatC, [wait(`work${i}`, lot.restMin)]),
+        bake(`bake${i}`, lot.bakeMin, lot.heatC, [wait(`work${i}`, lot.restMin)], null, lot.loweredC),
         work(`finish${i}`, 3, [wait(`bake${i}`, 10)], lot.dueMin),
       ]);
       const problem = { resources: [hands, oven], openMin, tasks };

@@ -187,11 +187,11 @@ function findHeaterStarts(
     if (!heater) return [];
     const uses = problem.tasks
       .filter(
-        ({ heatC, uses: taskUses }) => heatC !== null && taskUses.some(({ resourceId }) => resourceId === id),
+        ({ heat, uses: taskUses }) => heat !== null && taskUses.some(({ resourceId }) => resourceId === id),
       )
-      .map(({ id: taskId, heatC }) => ({
+      .map(({ id: taskId, heat }) => ({
         firstUseMin: placedById.get(taskId)?.startMin ?? 0,
-        heatC: heatC ?? heater.restC,
+        heatC: heat?.startC ?? heater.restC,
       }))
       .sort((a, b) => a.firstUseMin - b.firstUseMin);
     const [first] = uses;

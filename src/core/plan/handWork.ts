@@ -1,0 +1,112 @@
+import type { PortionPart } from "../filling";
+import type { FillingMeasure } from "../formula";
+import type { FormedPiece, FormKind } from "../forming";
+import { findPaceHabit, type PaceHabit, type TimedWork } from "../habits";
+import { ventFacts, type Seal, type WashedPiece } from "../sealing";
+import type { Piece } from "./book";
+
+/** One thing that hands do to a piece, and how long it takes. */
+export interface HandOperation {
+  readonly name: string;
+  readonly seconds: number;
+}
+
+/** Everything hands do to one piece at one station. */
+export interface HandWork {
+  /** By which its pace is learnt: what it is portioned with, how it is closed. */
+  readonly style: string;
+  readonly operations: readonly HandOperation[];
+  /** By the craft's figures. */
+  readonly craftS: number;
+  readonly pace: PaceHabit;
+  /** By the baker's own pace. */
+  readonly seconds: number;
+}
+
+export interface PieceWorks {
+  readonly fill: HandWork;
+  readonly close: HandWork;
+  readonly finishS: number;
+  /** A second coat at half time, each piece. */
+  readonly secondCoatS: number;
+}
+
+/** Craft's first guesses, seconds a piece; the baker's own times replace them. */
+const MEASURE_S: Readonly<Record<FillingMeasure, number>> = { spoon: 12, scoop: 8, bag: 7, jug: 5 };
+const INCLUSION_S = 2;
+/** What is done before the filling goes in. */
+const PREPARE: Readonly<Partial<Record<FormKind, HandOperation>>> = {
+  wrapped: { name: "peel, core and trim the fruit", seconds: 50 },
+  lined: { name: "press the dough into the mould", seconds: 20 },
+  puck: { name: "press the disc into the mould", seconds: 14 },
+  rosette: { name: "lay the slices along the strip", seconds: 25 },
+};
+/** What is done after it. */
+const SHAPE: Readonly<Partial<Record<FormKind, HandOperation>>> = {
+  largeFold: { name: "fold the round over", seconds: 15 },
+  lidded: { name: "lay the top on", seconds: 4 },
+  wrapped: { name: "bring the corners up", seconds: 20 },
+  gathered: { name: "draw up, turn over, roll flat", seconds: 25 },
+  case: { name: "set the ring on its base", seconds: 15 },
+  rosette: { name: "fold, roll up, set in its cavity", seconds: 18 },
+  pressed: { name: "lay in the press and take out", seconds: 5 },
+};
+const STICK_S = 4;
+const CUT_OUT_S = 3;
+const TRIM_S = 3;
+const SET_OUT_S = 4;
+
+export interface HandWorkFacts {
+  readonly piece: Piece;
+  readonly formed: FormedPiece;
+  readonly parts: readonly PortionPart[];
+  readonly seal: Seal | null;
+  readonly washed: WashedPiece;
+  readonly measureOf: (fillingId: string) => FillingMeasure;
+  /** All that was timed, of any style. */
+  readonly timed: { readonly fill: readonly TimedWork[]; readonly close: readonly TimedWork[] };
+}
+
+/** Hands-on seconds of one piece, by operation, from the craft and the baker's log. */
+export function computeHandWork(facts: HandWorkFacts): PieceWorks {
+  const { piece, formed, parts, seal, washed, measureOf, timed } = facts;
+  const { form, extras, vents, wash } = piece;
+  const fills = parts.map(({ role, fillingId, ofPieces }) => ({
+    name: role === "main" ? "portion the filling" : role === "sauce" ? "pour around" : "the other filling",
+    seconds: MEASURE_S[measureOf(fillingId)] * ofPieces,
+  }));
+  const inclusions = extras.flatMap((extra) =>
+    extra.kind === "inclusion" ? [{ name: extra.name, seconds: extra.count * INCLUSION_S }] : [],
+  );
+  const closing = [
+    ...listOne(SHAPE[form.kind]),
+    ...(form.kind === "lidded" && form.stick ? [{ name: "set the stick", seconds: STICK_S }] : []),
+    ...(form.kind === "lined" && form.topping.kind === "cutOut"
+      ? [{ name: "lay the cut-out on", seconds: CUT_OUT_S }]
+      : []),
+    ...(seal ? [{ name: `close, ${seal.crimp.name.toLowerCase()}`, seconds: seal.secondsPerPiece }] : []),
+    ...(formed.trimMl > 0 ? [{ name: "take the trim off", seconds: TRIM_S }] : []),
+    { name: "vents", seconds: vents.count * ventFacts[vents.kind].seconds },
+    { name: "wash", seconds: washed.secondsPerCoat },
+    ...(wash.sugar === "before" ? [{ name: "sugar", seconds: washed.sugarSeconds }] : []),
+  ];
+  return {
+    fill: pace(
+      measureOf(piece.fillingId),
+      [...listOne(PREPARE[form.kind]), ...fills, ...inclusions],
+      timed.fill,
+    ),
+    close: pace(`${form.kind}-${seal?.crimp.id ?? "open"}`, closing, timed.close),
+    finishS: SET_OUT_S + (wash.sugar === "after" ? washed.sugarSeconds : 0),
+    secondCoatS: wash.coats > 1 ? washed.secondsPerCoat : 0,
+  };
+}
+
+const listOne = (operation: HandOperation | undefined) => (operation ? [operation] : []);
+
+function pace(style: string, all: readonly HandOperation[], timed: readonly TimedWork[]): HandWork {
+  const operations = all.filter(({ seconds }) => seconds > 0);
+  const craftS = operations.reduce((sum, { seconds }) => sum + seconds, 0);
+  const habit = findPaceHabit(timed, style);
+  return { style, operations, craftS, pace: habit, seconds: craftS * habit.ratio };
+}

@@ -1,0 +1,63 @@
+import Joi from "joi";
+import { stageActs, tins } from "@/core/plan";
+import { crimpIds, glueIds, ventKinds, washKinds, washSugars } from "@/core/sealing";
+import { extraLimits, MAX_EXTRAS, MAX_NAME_CHARACTERS, MAX_STAGES, pieceLimits } from "./limits";
+import { quantity, whole } from "./quantity";
+
+const fillingId = Joi.string().min(1).max(64).required();
+
+const extraParts = {
+  layer: { fillingId, heightMm: quantity(extraLimits.heightMm) },
+  share: { fillingId, share: quantity(extraLimits.share) },
+  alternate: { fillingId, share: quantity(extraLimits.share) },
+  sauce: { fillingId, eachG: quantity(extraLimits.sauceG), perPan: whole(extraLimits.perPan) },
+  inclusion: {
+    name: Joi.string().trim().min(1).max(MAX_NAME_CHARACTERS).required(),
+    count: whole(extraLimits.count),
+    eachG: quantity(extraLimits.eachG),
+    gPerMl: quantity(extraLimits.gPerMl),
+  },
+};
+
+/** What a piece holds beside its main filling. */
+export const extrasSchema = Joi.array()
+  .items(
+    Joi.alternatives().conditional(".kind", {
+      switch: Object.entries(extraParts).map(([kind, parts]) => ({
+        is: kind,
+        then: Joi.object({ kind: Joi.valid(kind), ...parts }),
+      })),
+      otherwise: Joi.forbidden().messages({
+        "any.unknown": `What else a piece holds is one of: ${Object.keys(extraParts).join(", ")}.`,
+      }),
+    }),
+  )
+  .max(MAX_EXTRAS)
+  .default([]);
+
+/** How a piece is closed, vented, washed and baked. Left out, it is glued with water, plain, on a bare tray. */
+export const finishParts = {
+  crimp: Joi.valid(...crimpIds).required(),
+  glue: Joi.valid(...glueIds).default("water"),
+  vents: Joi.object({
+    kind: Joi.valid(...ventKinds).required(),
+    count: whole(pieceLimits.ventCount),
+  }).default({ kind: "none", count: 0 }),
+  wash: Joi.object({
+    kind: Joi.valid(...washKinds).required(),
+    coats: whole(pieceLimits.washCoats),
+    sugar: Joi.valid(...washSugars).required(),
+  }).default({ kind: "none", coats: 1, sugar: "none" }),
+  tin: Joi.valid(...tins).default("bare"),
+  stages: Joi.array()
+    .items(
+      Joi.object({
+        ovenC: quantity(pieceLimits.ovenC),
+        minutes: quantity(pieceLimits.bakeMin),
+        act: Joi.valid(...stageActs).default("none"),
+      }),
+    )
+    .min(1)
+    .max(MAX_STAGES)
+    .required(),
+};
