@@ -1,3 +1,4 @@
+import type { Caution } from "../cautions";
 import type { CutAim, CutPlan } from "../cutting";
 import type { BlankRole } from "../forming";
 import type { Batch, DividedPiece, Dough, EggBalance, Formula, FormulaAnalysis, WeighStep } from "../formula";
@@ -168,6 +169,11 @@ export interface Leftover {
 
 export type TaskKind = "mix" | "precook" | "make" | "roll" | "sugar" | "fill" | "seal" | "bake" | "finish";
 
+/** A caution with the pieces that it is for. */
+export interface DayCaution extends Caution {
+  readonly pieceIds: readonly string[];
+}
+
 /** What a placed task is. `index` counts sheets or loads from 1 within the piece. */
 export interface DayTask {
   readonly id: string;
@@ -249,4 +255,5 @@ export interface DayPlan {
   readonly flow: MassFlow;
   readonly tally: Tally;
   readonly problems: readonly Problem[];
+  readonly cautions: readonly DayCaution[];
 }

@@ -31,6 +31,7 @@ export {
   type CutPrice,
   type CutRole,
   type DayBatch,
+  type DayCaution,
   type DayCut,
   type DayPlan,
   type DayTask,
@@ -48,3 +49,13 @@ export {
 } from "./dayPlan";
 export { findCrimpId, shapePiece, type ShapeContext, type ShapedPiece } from "./shapePiece";
 export type { HandOperation, HandWork, PieceWorks } from "./handWork";
+export { listSchools, type School, type SchoolFacts, type SchoolOption } from "./schools";
+export {
+  applyChoice,
+  compareVariants,
+  weighChoices,
+  type Choice,
+  type DayFigures,
+  type VariantFigures,
+} from "./whatIf";
+export { findFilling } from "./shapePiece";

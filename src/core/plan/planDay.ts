@@ -15,6 +15,7 @@ import { computeMassFlow } from "./massFlow";
 import { listTookLast, planBatches } from "./planBatches";
 import { planCutting } from "./planCutting";
 import { draftPiece, finishPiece, type PieceDraft, type PieceMakings } from "./planPiece";
+import { gatherCautions } from "./dayCautions";
 import { listCoatings, sumEggCoats } from "./coatings";
 import {
   findFilling,
@@ -98,6 +99,7 @@ export function planDay(book: DayBook): DayPlan {
     flow: computeMassFlow(lines, cutting.cuts),
     tally: computeTally(lines, book.orders, schedule, openMin),
     problems,
+    cautions: gatherCautions(works),
   };
 }
 

@@ -1,0 +1,1 @@
+export { listCautions, type Caution, type CautionFacts, type CautionStation } from "./listCautions";

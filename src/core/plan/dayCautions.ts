@@ -1,0 +1,25 @@
+import { listCautions } from "../cautions";
+import type { DayCaution } from "./dayPlan";
+import type { PieceWork } from "./planTasks";
+
+/** The cautions of the day, each once, with the pieces that it is for. */
+export function gatherCautions(works: readonly PieceWork[]): DayCaution[] {
+  const gathered = new Map<string, DayCaution>();
+  for (const { line, fillings } of works) {
+    const { id, form, extras, glue, wash, stages } = line.piece;
+    const cautions = listCautions({
+      form: form.kind,
+      hasStick: form.kind === "lidded" && form.stick !== null,
+      fillings,
+      hasSauce: extras.some(({ kind }) => kind === "sauce"),
+      glue: line.seal ? glue : "none",
+      wash: wash.kind,
+      hasWeights: stages.some(({ act }) => act === "weightsOut" || act === "fill"),
+    });
+    for (const caution of cautions) {
+      const key = `${caution.station}:${caution.text}`;
+      gathered.set(key, { ...caution, pieceIds: [...(gathered.get(key)?.pieceIds ?? []), id] });
+    }
+  }
+  return [...gathered.values()];
+}
