@@ -41,9 +41,12 @@ function listFirstChanges({ starterId, date, count, dueMin }: FirstDay): RecordC
   const order = { id: "order-first", dayId, pieceId: piece.id, count, dueMin, customer: "" };
   return [
     { kind: "formula", id: dough.id, expectedVersion: 0, record: dough },
-    ...[filling, ...others].map(
-      (each): RecordChange => ({ kind: "formula", id: each.id, expectedVersion: 0, record: each }),
-    ),
+    ...[filling, ...others].map((each): RecordChange => ({
+      kind: "formula",
+      id: each.id,
+      expectedVersion: 0,
+      record: each,
+    })),
     { kind: "piece", id: piece.id, expectedVersion: 0, record: piece },
     { kind: "cutter", id: cutter.id, expectedVersion: 0, record: cutter },
     ...added,

@@ -19,8 +19,10 @@ const LETTER_FROM = 11;
 
 const handLetters: Record<TaskKind, string> = {
   mix: "M",
+  precook: "M",
   make: "M",
   roll: "R",
+  sugar: "J",
   fill: "F",
   seal: "S",
   bake: "",
@@ -85,7 +87,7 @@ export function DayClock({ plan, selectedId, onSelect }: Props) {
             height={LANE.oven - 4}
             fill="var(--dough-deep)"
             text={`${task.pieces}`}
-            note={describeHeat(plan, task)}
+            note={describeHeat(task)}
             selected={task.id === selectedId}
             onSelect={onSelect}
           />
@@ -117,18 +119,17 @@ export function DayClock({ plan, selectedId, onSelect }: Props) {
           {oven.name}
         </text>
         <text x={LEFT} y={height - 5} fontSize="13">
-          Hands: M mix or make · R roll and cut · F fill · S close the seam · C set out. Touch a bar for its
-          figures.
+          Hands: M mix or make · R roll and cut · J sugar · F fill · S close the seam · C set out. Touch a bar
+          for its figures.
         </text>
       </svg>
     </div>
   );
 }
 
-function describeHeat(plan: DayPlan, task: DayTask): string {
-  const line = plan.lines.find(({ piece }) => piece.id === task.pieceId);
-  return line ? `${line.piece.ovenC} °C` : "";
-}
+/** `205 °C`, or `205–175 °C` where the heat is lowered on the way. */
+const describeHeat = ({ heat }: DayTask): string =>
+  heat ? (heat.startC === heat.endC ? `${heat.startC} °C` : `${heat.startC}–${heat.endC} °C`) : "";
 
 interface BarProps {
   readonly task: DayTask;
@@ -198,17 +199,14 @@ function HeatLine({ plan, x, heatY, floor }: HeatProps) {
   const light = plan.schedule?.heaterStarts[0];
   const { oven } = plan;
   if (!light || !oven) return null;
-  const loads = plan.tasks.flatMap(({ kind, placed, pieceId }) => {
-    const line = plan.lines.find(({ piece }) => piece.id === pieceId);
-    return kind === "bake" && line ? [{ ...placed, heatC: line.piece.ovenC }] : [];
-  });
+  const loads = plan.tasks.flatMap(({ heat, placed }) => (heat ? [{ ...placed, ...heat }] : []));
   const points: (readonly [number, number])[] = [[light.lightMin, 0]];
   let beforeC = 0;
-  for (const { startMin, endMin, heatC } of loads) {
-    const rate = heatC > beforeC ? oven.heatUpCPerMin : oven.coolDownCPerMin;
-    if (points.length > 1) points.push([startMin - Math.abs(heatC - beforeC) / rate, beforeC]);
-    points.push([startMin, heatC], [endMin, heatC]);
-    beforeC = heatC;
+  for (const { startMin, endMin, startC, endC } of loads) {
+    const rate = startC > beforeC ? oven.heatUpCPerMin : oven.coolDownCPerMin;
+    if (points.length > 1) points.push([startMin - Math.abs(startC - beforeC) / rate, beforeC]);
+    points.push([startMin, startC], [endMin, endC]);
+    beforeC = endC;
   }
   const line = points.map(([minute, heatC]) => `${x(minute)},${heatY(heatC)}`).join(" L");
   const end = points.at(-1)?.[0] ?? light.lightMin;

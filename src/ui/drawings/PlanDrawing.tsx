@@ -1,5 +1,5 @@
 import type { FormedPiece } from "@/core/forming";
-import type { Seal } from "@/core/sealing";
+import type { Seal, Vents } from "@/core/sealing";
 import { boundsOfPolygon, type Point, type Polygon } from "@/core/shape";
 import { Dimension } from "./Dimension";
 
@@ -7,19 +7,21 @@ interface Props {
   readonly formed: FormedPiece;
   /** Null where nothing is crimped. */
   readonly seal: Seal | null;
+  readonly vents: Vents;
   readonly name: string;
 }
 
 const toPoints = (polygon: Polygon) => polygon.map((point) => point.join(",")).join(" ");
 
 /** The piece from above with its margin and the marks of its crimp, to scale in mm. */
-export function PlanDrawing({ formed, seal, name }: Props) {
+export function PlanDrawing({ formed, seal, vents, name }: Props) {
   const { fromAbove, marginMm } = formed;
   const { edge, inner, seam } = fromAbove;
   const { leftMm, rightMm, topMm, bottomMm } = boundsOfPolygon(edge);
   const [wide, high] = [rightMm - leftMm, bottomMm - topMm];
   const text = Math.max(wide / 15, 4);
   const marks = seal ? placeMarks(seam === "around" ? close(edge) : edge, seal.marks) : [];
+  const middle = centreOf(edge);
   const crimped = seal ? `, ${seal.marks} ${seal.crimp.markName}` : "";
   return (
     <svg
@@ -56,6 +58,22 @@ export function PlanDrawing({ formed, seal, name }: Props) {
           strokeLinecap="round"
         />
       ))}
+      {placeVents(vents, middle, Math.min(wide, high)).map(({ x, y, reach }, i) =>
+        vents.kind === "slits" ? (
+          <line
+            key={i}
+            x1={x - reach}
+            y1={y + reach * 0.4}
+            x2={x + reach}
+            y2={y - reach * 0.4}
+            stroke="var(--dough-line)"
+            strokeWidth="2"
+            strokeLinecap="round"
+          />
+        ) : (
+          <circle key={i} cx={x} cy={y} r={reach} fill="var(--filling)" stroke="var(--dough-line)" />
+        ),
+      )}
       {seam === "along" && (
         <line x1={leftMm} x2={rightMm} y1={topMm} y2={topMm} stroke="var(--dough-line)" strokeWidth="2.2" />
       )}
@@ -81,6 +99,29 @@ export function PlanDrawing({ formed, seal, name }: Props) {
 }
 
 const close = (polygon: Polygon): Polygon => [...polygon, ...polygon.slice(0, 1)];
+
+function centreOf(polygon: Polygon): Point {
+  const sum = polygon.reduce<[number, number]>(([x, y], point) => [x + point[0], y + point[1]], [0, 0]);
+  return [sum[0] / polygon.length, sum[1] / polygon.length];
+}
+
+/** Vents about the middle of the top: slits side by side, pricks on a ring, a cut-out in the middle. */
+function placeVents({ kind, count }: Vents, [x, y]: Point, acrossMm: number) {
+  if (kind === "none") return [];
+  if (kind === "cutOut") return [{ x, y, reach: acrossMm * 0.09 }];
+  if (kind === "slits") {
+    const step = acrossMm * 0.2;
+    return Array.from({ length: count }, (_, i) => ({
+      x: x + (i - (count - 1) / 2) * step,
+      y,
+      reach: acrossMm * 0.08,
+    }));
+  }
+  return Array.from({ length: count }, (_, i) => {
+    const at = (2 * Math.PI * i) / count;
+    return { x: x + acrossMm * 0.16 * Math.cos(at), y: y + acrossMm * 0.1 * Math.sin(at), reach: 1.2 };
+  });
+}
 
 interface Mark {
   readonly x: number;

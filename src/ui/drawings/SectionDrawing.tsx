@@ -17,11 +17,13 @@ export function SectionDrawing({ formed, name }: Props) {
   const dots = useId();
   const { section, marginMm, seamMm } = formed;
   const { leftMm: left, rightMm: right, bottomMm: bottom } = boundsOfPolygon(section.dough.flat());
+  const all = boundsOfPolygon([...section.dough, ...section.solids].flat());
+  const layer = useId();
   const [wide, high] = [section.widthMm, section.heightMm];
   const text = Math.max((right - left) / 21, 3);
   return (
     <svg
-      viewBox={`${left - text * 3.4} ${-text * 1.2} ${right - left + text * 5} ${bottom + text * 5}`}
+      viewBox={`${all.leftMm - text * 3.4} ${-text * 1.2} ${all.rightMm - all.leftMm + text * 5} ${bottom + text * 5}`}
       className="h-full w-full"
       role="img"
       aria-label={`${name} in section: ${Math.round(high)} millimetres high, ${Math.round(wide)} across${seamMm > 0 ? `, margin ${marginMm}` : ""}`}
@@ -31,6 +33,10 @@ export function SectionDrawing({ formed, name }: Props) {
           <rect width="5" height="5" fill="var(--filling-soft)" />
           <circle cx="1.4" cy="1.5" r="0.9" fill="var(--filling)" />
           <circle cx="3.9" cy="3.8" r="0.7" fill="var(--filling)" />
+        </pattern>
+        <pattern id={layer} width="4" height="4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width="4" height="4" fill="var(--heat-soft)" />
+          <line x1="0" x2="0" y1="0" y2="4" stroke="var(--heat)" strokeWidth="1.6" />
         </pattern>
       </defs>
       <line
@@ -52,11 +58,21 @@ export function SectionDrawing({ formed, name }: Props) {
           strokeWidth="1.5"
         />
       ))}
+      {section.solids.map((polygon, i) => (
+        <polygon
+          key={i}
+          points={toPoints(polygon)}
+          fill="var(--produce)"
+          stroke="var(--produce-line)"
+          vectorEffect="non-scaling-stroke"
+          strokeWidth="1.2"
+        />
+      ))}
       {section.filling.map((polygon, i) => (
         <polygon
           key={i}
           points={toPoints(polygon)}
-          fill={`url(#${dots})`}
+          fill={`url(#${i < section.filling.length - 1 ? layer : dots})`}
           stroke="var(--filling)"
           vectorEffect="non-scaling-stroke"
         />
@@ -64,8 +80,8 @@ export function SectionDrawing({ formed, name }: Props) {
       <Dimension
         from={bottom - high}
         to={bottom}
-        at={left - text * 1.4}
-        edge={left - text * 0.3}
+        at={all.leftMm - text * 1.4}
+        edge={all.leftMm - text * 0.3}
         vertical
         text={`${Math.round(high)} mm`}
         size={text}

@@ -5,16 +5,21 @@ import { formulaLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
+import { Section } from "../controls/Section";
 import { Select, toOptions } from "../controls/Select";
 import {
   familyNames,
+  measureNames,
   methodNames,
   particleNames,
   restNames,
   schoolNames,
   schoolReasons,
   shapeNames,
+  wetnessNames,
 } from "./words";
+import { FillingBody } from "./FillingBody";
+import { FruitDials, PrecookedDials } from "./FillingParts";
 
 interface DoughProps {
   readonly dough: Dough;
@@ -217,6 +222,33 @@ export function FillingDials({ filling, save }: FillingProps) {
         sliderMax={14}
         onChange={(keepsDays) => save({ ...filling, keepsDays })}
       />
+      <Select
+        label="In the oven it is"
+        value={filling.wetness}
+        options={toOptions(wetnessNames)}
+        onChange={(wetness) => save({ ...filling, wetness })}
+      />
+      <Dial
+        limit={formulaLimits.shrinkShare}
+        value={filling.shrinkShare}
+        hint="of its volume: raw fruit by a third"
+        onChange={(shrinkShare) => save({ ...filling, shrinkShare })}
+      />
+      <Select
+        label="Portioned with"
+        value={filling.measure}
+        options={toOptions(measureNames)}
+        onChange={(measure) => save({ ...filling, measure })}
+      />
+      <Section title="Body and thickening" note="starch in its water">
+        <FillingBody filling={filling} />
+      </Section>
+      <Section title="Fruit" note={filling.fruit ? "raw, sugared late" : "none raw"}>
+        <FruitDials filling={filling} save={save} />
+      </Section>
+      <Section title="Cooked before" note={filling.precooked.map(({ name }) => name).join(", ") || "nothing"}>
+        <PrecookedDials filling={filling} save={save} />
+      </Section>
       {filling.family === "custard" && (
         <p className="rounded-lg border border-base-300 p-3 text-sm">
           Caution: cook an egg custard through; 72–74 °C at the core is a usual rule, then cool it fast. Your

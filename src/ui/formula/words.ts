@@ -3,9 +3,13 @@ import type {
   DoughMethod,
   FatParticle,
   FillingFamily,
+  FillingMeasure,
   LiquidSchool,
   RestWay,
+  Tartness,
+  Wetness,
 } from "@/core/formula";
+import type { Body, Thickener } from "@/core/filling";
 import type { LarderKind } from "@/core/plan";
 
 /** The trade's words for what the formula book distinguishes. */
@@ -59,4 +63,33 @@ export const larderNames: Record<LarderKind, string> = {
   blanks: "cut blanks",
   shells: "baked shells",
   frozenPieces: "frozen, unbaked",
+};
+export const wetnessNames: Record<Wetness, string> = {
+  dry: "dry: holds its water",
+  moist: "moist: gives some",
+  wet: "wet: boils",
+};
+export const measureNames: Record<FillingMeasure, string> = {
+  spoon: "spoon",
+  scoop: "scoop",
+  bag: "piping bag",
+  jug: "jug or ladle",
+};
+export const tartnessNames: Record<Tartness, string> = {
+  sweet: "sweet",
+  mild: "mild",
+  tart: "tart",
+  sharp: "sharp",
+};
+export const bodyNames: Record<Body, string> = {
+  pours: "pours",
+  coats: "coats a spoon",
+  mounds: "mounds",
+  slices: "slices clean",
+};
+export const thickenerNames: Record<Thickener, string> = {
+  cornStarch: "corn starch",
+  potatoStarch: "potato starch",
+  tapioca: "tapioca starch",
+  flour: "flour",
 };

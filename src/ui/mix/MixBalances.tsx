@@ -3,17 +3,22 @@
 import Link from "next/link";
 import { formatCount, formatMass, formatNumber } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
+import { CautionList } from "../controls/CautionList";
 
 /** What the day needs besides: eggs, larder, shopping. */
 export function MixBalances() {
   const { plan, date } = useBench((state) => state);
-  const { eggs, glueG: seamG, expired, larderUses, leftovers } = plan;
+  const { eggs, glues, washes, sugarG, expired, larderUses, leftovers } = plan;
   const left = [
     [eggs.wholeLeftG, "egg"],
     [eggs.yolksLeftG, "yolk"],
     [eggs.whitesLeftG, "white"],
   ] as const;
-  const spareG = eggs.wholeLeftG + eggs.whitesLeftG;
+  const coats = [
+    ...glues.map(({ name, massG }) => `${formatMass(massG)} ${name} as glue`),
+    ...washes.map(({ name, massG }) => `${formatMass(massG)} ${name} as wash`),
+    ...(sugarG >= 0.5 ? [`${formatMass(sugarG)} sugar on top`] : []),
+  ];
   return (
     <>
       <section aria-labelledby="eggs">
@@ -29,14 +34,12 @@ export function MixBalances() {
             .map(([massG, name]) => `${formatMass(massG)} of ${name} left`)
             .join(", ") || "nothing left over"}
         </p>
-        {spareG >= 0.5 && seamG > 0 && (
-          <p className="text-sm">
-            {spareG >= seamG
-              ? `That is enough to glue the day's seams (${formatMass(seamG)}).`
-              : `The day's seams take ${formatMass(seamG)} of glue: ${formatMass(seamG - spareG)} more than is left.`}
-          </p>
+        {coats.length > 0 && (
+          <p className="text-sm">Brushed and strewn on, egg counted in: {coats.join(", ")}.</p>
         )}
-        <p className="quiet text-sm">Raw egg and raw flour: do not taste.</p>
+        <div className="mt-2">
+          <CautionList station="mix" pieceId={null} />
+        </div>
       </section>
       <section aria-labelledby="larder-today" className="border-t border-base-300 pt-2.5">
         <h2 id="larder-today" className="text-lg">

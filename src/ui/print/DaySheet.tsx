@@ -9,6 +9,8 @@ import {
   formatNumber,
 } from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
+import { describeStages, describeVents, describeWash } from "../piece/describePiece";
+import { tinNames } from "../piece/words";
 import { toDrawnParts } from "../drawings/drawnParts";
 import { SheetDrawing } from "../drawings/SheetDrawing";
 import { namePass } from "../drawings/SheetThumb";
@@ -69,14 +71,21 @@ export function DaySheet({ book, plan }: Props) {
         ))}
       </div>
       {plan.lines.map((line) => (
-        <PieceBlock key={line.piece.id} line={line} />
+        <PieceBlock key={line.piece.id} line={line} formulas={book.formulas} />
       ))}
       {plan.tasks.length > 0 && <Clock plan={plan} />}
     </article>
   );
 }
 
-function PieceBlock({ line }: { readonly line: PiecePlan }) {
+function PieceBlock({
+  line,
+  formulas,
+}: {
+  readonly line: PiecePlan;
+  readonly formulas: DayBook["formulas"];
+}) {
+  const nameFilling = (id: string) => formulas.find((formula) => formula.id === id)?.name ?? "";
   const { piece, cut, portion, seal, loading, formed } = line;
   const { sheets, portioning } = cut.plan;
   const [largest] = sheets;
@@ -134,13 +143,22 @@ function PieceBlock({ line }: { readonly line: PiecePlan }) {
                 {count} of {formatMass(eachG)},{" "}
               </span>
             ))}
-            Fill <strong>{formatMass(portion.massG)}</strong> ({portion.spoons})
+            {line.fills.map(({ part, count, totalG, pans }) => (
+              <span key={`${part.role}-${part.fillingId}`}>
+                {nameFilling(part.fillingId)} <strong>{formatMass(part.portion.massG)}</strong> (
+                {part.portion.spoons}){part.ofPieces < 1 && ` in ${count}`}
+                {pans !== null && `, ${formatMass(totalG / pans)} a pan`};{" "}
+              </span>
+            ))}
+            weigh every tenth, {Math.round(portion.lowG)}–{Math.round(portion.highG)} g
             {seal &&
               `, margin ${formatLength(piece.marginMm)}; ${seal.crimp.name.toLowerCase()}, ${seal.marks} ${seal.crimp.markName} on ${formatNumber(seal.seamMm)} mm`}
             .
           </p>
           <p>
-            Chill {formatDuration(piece.chillMin)}. Bake {piece.bakeMin} min at {piece.ovenC} °C,{" "}
+            {seal && `Glue: ${seal.glue.name.toLowerCase()}. `}
+            {describeVents(piece)}; {describeWash(piece)}. Tin {tinNames[piece.tin]}. Chill{" "}
+            {formatDuration(piece.chillMin)}. Bake {describeStages(piece)},{" "}
             {formatCount(loading.loads.length, "load")} of up to {loading.loads[0]?.pieces}, {loading.perTray}{" "}
             to a tray. Cool {formatDuration(piece.coolMin)}.
           </p>
@@ -198,10 +216,11 @@ function Clock({ plan }: { readonly plan: DayPlan }) {
           ))}
         </tbody>
       </table>
-      <p className="mt-2">
-        Hot trays and boiling filling burn; raw egg and raw flour are not for tasting. For cooking through,
-        cooling and keeping, your local food code decides.
-      </p>
+      <ul className="mt-2">
+        {plan.cautions.map(({ station, text }) => (
+          <li key={`${station}-${text}`}>⚠ {text}</li>
+        ))}
+      </ul>
     </section>
   );
 }

@@ -5,7 +5,11 @@ import type { DayPlan, DayTask, PiecePlan } from "@/core/plan";
 import { formatClock, formatCount, formatDuration, formatMass } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
+import { CautionList } from "../controls/CautionList";
 import { Dial } from "../controls/Dial";
+import { describeStages } from "../piece/describePiece";
+import { StageDials } from "../piece/StageDials";
+import { tinNames } from "../piece/words";
 import { EmptyDay } from "../controls/EmptyDay";
 import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
 import { ProblemList } from "../controls/ProblemList";
@@ -60,7 +64,7 @@ function SelectedTask({ task, plan }: { readonly task: DayTask; readonly plan: D
       <strong>{task.label}</strong>: {formatClock(task.placed.startMin)} to {formatClock(task.placed.endMin)}
       {task.kind === "bake" && line && (
         <>
-          , {line.piece.bakeMin} min at {line.piece.ovenC} °C, {formatCount(task.pieces, "piece")}
+          , {describeStages(line.piece)}, {formatCount(task.pieces, "piece")}
         </>
       )}
     </p>
@@ -107,13 +111,7 @@ function BakeDials({ line }: { readonly line: PiecePlan }) {
           {formatMass(line.rawPieceG - line.bakedPieceG)} water out of each
         </p>
       </header>
-      <Dial limit={pieceLimits.ovenC} value={piece.ovenC} onChange={(ovenC) => editPiece({ ovenC })} />
-      <Dial
-        limit={pieceLimits.bakeMin}
-        value={piece.bakeMin}
-        sliderMax={60}
-        onChange={(bakeMin) => editPiece({ bakeMin })}
-      />
+      <StageDials piece={piece} />
       <Dial
         limit={pieceLimits.spacingMm}
         value={piece.spacingMm}
@@ -127,10 +125,10 @@ function BakeDials({ line }: { readonly line: PiecePlan }) {
         sliderMax={120}
         onChange={(chillMin) => editPiece({ chillMin })}
       />
-      <p className="rounded-lg border border-base-300 p-3 text-sm">
-        Boiling filling burns: lift trays level and let them stand {formatDuration(piece.coolMin)} before
-        handling. Egg and cheese fillings are cooked through to what your local food code asks.
+      <p className="text-sm">
+        Let them stand {formatDuration(piece.coolMin)} before handling. Tin: {tinNames[piece.tin]}.
       </p>
+      <CautionList station="bake" pieceId={piece.id} />
       <Why steps={line.why.load} label="why so many loads?" />
     </>
   );

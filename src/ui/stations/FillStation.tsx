@@ -1,10 +1,12 @@
 "use client";
 
 import Link from "next/link";
-import type { PiecePlan } from "@/core/plan";
+import type { PieceFill, PiecePlan } from "@/core/plan";
 import { formatLength, formatMass, formatNumber } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
+import { CautionList } from "../controls/CautionList";
+import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { EmptyDay } from "../controls/EmptyDay";
 import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
@@ -12,6 +14,7 @@ import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
 import { Why } from "../controls/Why";
 import { SectionDrawing } from "../drawings/SectionDrawing";
+import { LotLog } from "../piece/LotLog";
 import { pieceLimits } from "@/schemas/limits";
 
 /** How much goes in each. */
@@ -22,31 +25,62 @@ export function FillStation() {
 }
 
 function Surface({ line }: { readonly line: PiecePlan }) {
-  const filling = useBench((state) => state.book.formulas.find(({ id }) => id === line.piece.fillingId));
-  const shareOfMost = line.portion.volumeMl / line.formed.mostMl;
+  const formulas = useBench((state) => state.book.formulas);
+  const { portion, formed, fills, piece } = line;
+  const nameOf = (id: string) => formulas.find((formula) => formula.id === id)?.name ?? "";
+  const [main, ...others] = fills;
+  const shareOfMost = formed.capacityMl / formed.mostMl;
   return (
     <div className="flex h-full flex-col gap-2">
       <PieceTabs />
       <ProblemList station="fill" />
-      <div className="grid min-h-0 flex-1 gap-4 md:grid-cols-[minmax(0,1fr)_240px]">
+      <div className="grid min-h-0 flex-1 gap-4 md:grid-cols-[minmax(0,1fr)_260px]">
         <div className="max-h-[58dvh] min-h-[240px] lg:max-h-none">
-          <SectionDrawing formed={line.formed} name={line.piece.name} />
+          <SectionDrawing formed={formed} name={piece.name} />
         </div>
         <div className="flex flex-col justify-center gap-2">
-          <p className="quiet">{filling?.name}, each</p>
-          <p className="figure text-6xl" data-testid="portion">
-            {formatMass(line.portion.massG)}
+          <p className="quiet">
+            {nameOf(piece.fillingId)}, {main && main.part.ofPieces < 1 ? `in ${main.count} of them` : "each"}
           </p>
-          <p className="figure text-2xl text-primary">{line.portion.spoons}</p>
+          <p className="figure text-6xl" data-testid="portion">
+            {formatMass(portion.massG)}
+          </p>
+          <p className="figure text-2xl text-primary">{portion.spoons}</p>
+          <p className="text-sm">
+            {portion.scoop && `scoop no. ${portion.scoop.number} · `}
+            bag, {portion.strokes} {portion.strokes === 1 ? "stroke" : "strokes"}
+          </p>
+          <p>
+            weigh every tenth:{" "}
+            <strong className="figure">
+              {Math.round(portion.lowG)}–{Math.round(portion.highG)} g
+            </strong>
+          </p>
+          {others.length > 0 && (
+            <ul aria-label="Also in it" className="flex flex-col gap-1">
+              {others.map((fill) => (
+                <OtherFill
+                  key={`${fill.part.role}-${fill.part.fillingId}`}
+                  fill={fill}
+                  name={nameOf(fill.part.fillingId)}
+                />
+              ))}
+            </ul>
+          )}
+          {line.wholeG > 0 && (
+            <p className="text-sm">
+              {listWhole(line).join(", ")}: <span className="figure">{formatMass(line.wholeG)}</span> each
+            </p>
+          )}
           <dl className="grid grid-cols-[1fr_auto] gap-x-3">
             <dt>room inside</dt>
-            <dd className="figure text-right">{formatNumber(line.portion.volumeMl, 1)} ml</dd>
+            <dd className="figure text-right">{formatNumber(formed.capacityMl, 1)} ml</dd>
             <dt>of the most it could hold</dt>
             <dd className="figure text-right">{formatNumber(shareOfMost * 100)} %</dd>
-            <dt>for {line.made} pieces</dt>
+            <dt>for {line.toFill} pieces</dt>
             <dd className="figure text-right">{formatMass(line.fillingG)}</dd>
             <dt>dough after relaxing</dt>
-            <dd className="figure text-right">{formatLength(line.formed.settledThicknessMm)}</dd>
+            <dd className="figure text-right">{formatLength(formed.settledThicknessMm)}</dd>
           </dl>
           <Why steps={line.why.portion} label="why this portion?" />
         </div>
@@ -55,20 +89,44 @@ function Surface({ line }: { readonly line: PiecePlan }) {
   );
 }
 
-/** Up to here a piece is lean, from there plump: names for the two schools of filling. */
-const LEAN_TO = 0.35;
-const PLUMP_FROM = 0.65;
+/** Fruit, slices and nuts, counted. */
+function listWhole({ formed, piece }: PiecePlan): string[] {
+  return [
+    ...formed.solids.map(({ name, count }) => (count > 1 ? `${count} ${name}s` : name)),
+    ...piece.extras.flatMap((extra) => (extra.kind === "inclusion" ? [`${extra.count} ${extra.name}`] : [])),
+  ];
+}
+
+const roleWords = { layer: "under it", share: "beside it", sauce: "around it", main: "" } as const;
+
+function OtherFill({ fill, name }: { readonly fill: PieceFill; readonly name: string }) {
+  const { part, count, totalG, pans } = fill;
+  const { role, portion } = part;
+  return (
+    <li className="border-t border-base-300 pt-1 text-sm">
+      <span className="figure text-2xl">{formatMass(portion.massG)}</span> {name},{" "}
+      {role === "alternate" ? `in ${count} of them` : roleWords[role]} · {portion.spoons}
+      {pans !== null &&
+        ` · ${formatMass(totalG / Math.max(pans, 1))}, ${formatNumber((portion.volumeMl * count) / Math.max(pans, 1))} ml, in each of ${pans} pans`}
+    </li>
+  );
+}
+
+/** A plumpness this near to a school's is that school's. */
+const SAME_PLUMPNESS = 0.026;
 
 function FillDials({ line }: { readonly line: PiecePlan }) {
-  const { piece } = line;
+  const { piece, plumpnessAdvice, works, formed } = line;
   const date = useBench((state) => state.date);
   const { editPiece } = usePieceEdit(piece);
-  const school =
-    piece.plumpness <= LEAN_TO
-      ? "lean: safe for wet, boiling fillings"
-      : piece.plumpness >= PLUMP_FROM
-        ? "plump: for raw fruit that shrinks"
-        : "between lean and plump";
+  const isLevel = ["lined", "puck", "case"].includes(piece.form.kind);
+  const isSchooled = !isLevel && formed.seamMm > 0 && piece.form.kind !== "largeFold";
+  const schools = (["lean", "plump"] as const).map((id) => ({
+    id,
+    title: id,
+    figure: `${formatNumber(plumpnessAdvice[id] * 100)} %`,
+  }));
+  const school = schools.find(({ id }) => Math.abs(plumpnessAdvice[id] - piece.plumpness) < SAME_PLUMPNESS);
   return (
     <>
       <header>
@@ -77,12 +135,35 @@ function FillDials({ line }: { readonly line: PiecePlan }) {
           {formatMass(line.rawPieceG)} raw · {formatMass(line.bakedPieceG)} baked
         </p>
       </header>
-      <Dial
-        limit={pieceLimits.plumpness}
-        value={piece.plumpness}
-        hint={school}
-        onChange={(plumpness) => editPiece({ plumpness })}
-      />
+      {piece.form.kind === "largeFold" ? (
+        <Dial
+          limit={pieceLimits.spreadMm}
+          value={piece.form.spreadMm}
+          sliderMax={40}
+          onChange={(spreadMm) =>
+            piece.form.kind === "largeFold" && editPiece({ form: { ...piece.form, spreadMm } })
+          }
+        />
+      ) : (
+        <Dial
+          limit={
+            isLevel ? { ...pieceLimits.plumpness, label: "Filled to, of the depth" } : pieceLimits.plumpness
+          }
+          value={piece.plumpness}
+          onChange={(plumpness) => editPiece({ plumpness })}
+        />
+      )}
+      {isSchooled && (
+        <>
+          <Choice
+            legend="For this dough and filling"
+            value={school?.id ?? "between"}
+            onChange={(id) => id !== "between" && editPiece({ plumpness: plumpnessAdvice[id] })}
+            options={schools}
+          />
+          <p className="quiet -mt-1 text-sm leading-4">{plumpnessAdvice.why}</p>
+        </>
+      )}
       <Dial
         limit={pieceLimits.marginMm}
         value={piece.marginMm}
@@ -96,10 +177,15 @@ function FillDials({ line }: { readonly line: PiecePlan }) {
         sliderMax={0.25}
         onChange={(bakeLossShare) => editPiece({ bakeLossShare })}
       />
-      <p className="rounded-lg border border-base-300 p-3 text-sm">
-        Close from the filling outwards and press the air out. Flour or juice on the rim keeps it from
-        sticking.
-      </p>
+      <Why
+        steps={works.fill.operations.map(({ name, seconds }) => ({
+          text: name,
+          figure: `${formatNumber(seconds, 1)} s`,
+        }))}
+        label={`${formatNumber(works.fill.seconds)} s of hands each`}
+      />
+      <LotLog line={line} what="fill" />
+      <CautionList station="fill" pieceId={piece.id} />
       <Link href={`/day/${date}/piece/${piece.id}`} className="btn touch">
         The whole piece
       </Link>

@@ -77,7 +77,12 @@ function DayPieces() {
               <span className="text-lg">{line.piece.name}</span>
             </span>
             <span className="mx-auto my-1 h-28 w-full">
-              <PlanDrawing formed={line.formed} seal={line.seal} name={line.piece.name} />
+              <PlanDrawing
+                formed={line.formed}
+                seal={line.seal}
+                vents={line.piece.vents}
+                name={line.piece.name}
+              />
             </span>
             <span className="quiet text-sm">
               {line.piece.spares} spare · {formatMass(line.bakedPieceG)} each ·{" "}

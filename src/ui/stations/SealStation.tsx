@@ -1,17 +1,27 @@
 "use client";
 
+import Link from "next/link";
 import type { PiecePlan } from "@/core/plan";
-import { crimps, type Seal } from "@/core/sealing";
+import type { Seal } from "@/core/sealing";
 import { formatDuration, formatMass, formatNumber } from "@/core/units";
+import { pieceLimits } from "@/schemas/limits";
+import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
-import { Choice } from "../controls/Choice";
+import { CautionList } from "../controls/CautionList";
 import { Dial } from "../controls/Dial";
 import { EmptyDay } from "../controls/EmptyDay";
 import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
 import { ProblemList } from "../controls/ProblemList";
+import { Section } from "../controls/Section";
 import { StationLayout } from "../controls/StationLayout";
+import { Why } from "../controls/Why";
 import { PlanDrawing } from "../drawings/PlanDrawing";
-import { pieceLimits } from "@/schemas/limits";
+import { SeamDrawing } from "../drawings/SeamDrawing";
+import { ClosingDials } from "../piece/ClosingDials";
+import { describeVents, describeWash } from "../piece/describePiece";
+import { HoldPanel } from "../piece/HoldPanel";
+import { LotLog } from "../piece/LotLog";
+import { WashDials } from "../piece/WashDials";
 
 /** How each piece is closed. */
 export function SealStation() {
@@ -21,16 +31,27 @@ export function SealStation() {
 }
 
 function Surface({ line }: { readonly line: PiecePlan }) {
-  const { seal, made } = line;
+  const { seal, hold, piece } = line;
   return (
     <div className="flex h-full flex-col gap-2">
       <PieceTabs />
       <ProblemList station="seal" />
-      <div className="grid min-h-0 flex-1 gap-4 md:grid-cols-[minmax(0,1fr)_240px]">
-        <div className="max-h-[58dvh] min-h-[220px] lg:max-h-none">
-          <PlanDrawing formed={line.formed} seal={seal} name={line.piece.name} />
+      <div className="grid min-h-0 flex-1 gap-4 md:grid-cols-[minmax(0,1fr)_260px]">
+        <div className="flex min-h-0 flex-col gap-2">
+          <div className="min-h-[180px] flex-1">
+            <PlanDrawing formed={line.formed} seal={seal} vents={piece.vents} name={piece.name} />
+          </div>
+          {seal && (
+            <div className="max-h-48 min-h-24">
+              <SeamDrawing seal={seal} vents={piece.vents} name={piece.name} />
+            </div>
+          )}
+          {hold && <HoldPanel line={line} hold={hold} />}
         </div>
-        {seal ? <SealFacts seal={seal} made={made} /> : <p className="self-center text-xl">{OPEN_FORM}</p>}
+        <div className="flex flex-col justify-center gap-2">
+          {seal ? <SealFacts seal={seal} toFill={line.toFill} /> : <p className="text-xl">{OPEN_FORM}</p>}
+          <ClosingFacts line={line} />
+        </div>
       </div>
     </div>
   );
@@ -38,9 +59,9 @@ function Surface({ line }: { readonly line: PiecePlan }) {
 
 const OPEN_FORM = "Nothing to crimp: this piece is put together and stays open.";
 
-function SealFacts({ seal, made }: { readonly seal: Seal; readonly made: number }) {
+function SealFacts({ seal, toFill }: { readonly seal: Seal; readonly toFill: number }) {
   return (
-    <div className="flex flex-col justify-center gap-2">
+    <>
       <p className="quiet">{seal.crimp.name}, each</p>
       <p className="flex items-baseline gap-2">
         <span className="figure text-6xl">{seal.marks}</span> {seal.crimp.markName}
@@ -50,36 +71,69 @@ function SealFacts({ seal, made }: { readonly seal: Seal; readonly made: number 
         <dd className="figure text-right">{formatNumber(seal.seamMm)} mm</dd>
         <dt>one every</dt>
         <dd className="figure text-right">{seal.crimp.pitchMm} mm</dd>
-        <dt>by hand, each</dt>
-        <dd className="figure text-right">{formatNumber(seal.secondsPerPiece)} s</dd>
-        <dt>for {made} pieces</dt>
-        <dd className="figure text-right">{formatDuration((seal.secondsPerPiece * made) / 60)}</dd>
-        <dt>glue for the day</dt>
-        <dd className="figure text-right">{formatMass(seal.glueG * made)}</dd>
+        <dt>glue for the day, {seal.glue.name.toLowerCase()}</dt>
+        <dd className="figure text-right">{formatMass(seal.glueG * toFill)}</dd>
       </dl>
-    </div>
+    </>
+  );
+}
+
+/** Vents, wash, trim and hands, whether there is a seam or not. */
+function ClosingFacts({ line }: { readonly line: PiecePlan }) {
+  const { piece, washed, trimG, toFill, works } = line;
+  return (
+    <>
+      <dl className="grid grid-cols-[1fr_auto] gap-x-3 border-t border-base-300 pt-1">
+        <dt>vents</dt>
+        <dd className="figure text-right">{describeVents(piece)}</dd>
+        {washed.washG > 0 && (
+          <>
+            <dt>wash for the day</dt>
+            <dd className="figure text-right">{formatMass(washed.washG * toFill)}</dd>
+          </>
+        )}
+        {washed.sugarG > 0 && (
+          <>
+            <dt>sugar {piece.wash.sugar} baking</dt>
+            <dd className="figure text-right">{formatMass(washed.sugarG * toFill)}</dd>
+          </>
+        )}
+        {trimG > 0 && (
+          <>
+            <dt>trim comes off, used again</dt>
+            <dd className="figure text-right">{formatMass(trimG * toFill)}</dd>
+          </>
+        )}
+        <dt>by hand, each</dt>
+        <dd className="figure text-right">{formatNumber(works.close.seconds)} s</dd>
+        <dt>for {toFill} pieces</dt>
+        <dd className="figure text-right">{formatDuration((works.close.seconds * toFill) / 60)}</dd>
+        {works.close.seconds > 0 && (
+          <>
+            <dt>pieces an hour</dt>
+            <dd className="figure text-right">{Math.floor(3600 / works.close.seconds)}</dd>
+          </>
+        )}
+      </dl>
+      <Why
+        steps={works.close.operations.map(({ name, seconds }) => ({
+          text: name,
+          figure: `${formatNumber(seconds, 1)} s`,
+        }))}
+        label="why so long?"
+      />
+    </>
   );
 }
 
 function SealDials({ line }: { readonly line: PiecePlan }) {
   const { piece } = line;
   const { editPiece } = usePieceEdit(piece);
+  const date = useBench((state) => state.date);
   return (
     <>
       <h2 className="text-xl">{piece.name}</h2>
-      <Choice
-        legend="Crimp"
-        value={piece.crimp}
-        onChange={(crimp) => editPiece({ crimp })}
-        options={crimps.map(({ id, name }) => ({ id, title: name }))}
-      />
-      <Dial
-        limit={pieceLimits.marginMm}
-        value={piece.marginMm}
-        sliderMax={30}
-        hint={line.seal ? `${line.seal.crimp.name} needs ${line.seal.crimp.needsMarginMm} mm` : ""}
-        onChange={(marginMm) => editPiece({ marginMm })}
-      />
+      <ClosingDials piece={piece} />
       <Dial
         limit={pieceLimits.chillMin}
         value={piece.chillMin}
@@ -87,10 +141,17 @@ function SealDials({ line }: { readonly line: PiecePlan }) {
         hint="until the fat is hard again: cold fat into a hot oven makes flake"
         onChange={(chillMin) => editPiece({ chillMin })}
       />
-      <p className="rounded-lg border border-base-300 p-3 text-sm">
-        Raw egg and raw flour are not for tasting. A brush that touched egg leaves egg: mind allergens, and
-        follow your local food code.
-      </p>
+      <Section title="Wash and sugar" note={describeWash(piece)}>
+        <WashDials piece={piece} />
+      </Section>
+      <Section title="How it really went" note="minutes and leaks">
+        <LotLog line={line} what="close" />
+        {line.seal && <LotLog line={line} what="leaked" />}
+      </Section>
+      <CautionList station="seal" pieceId={piece.id} />
+      <Link href={`/day/${date}/piece/${piece.id}`} className="btn touch">
+        The whole piece
+      </Link>
     </>
   );
 }

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { PiecePage } from "@/ui/book/PiecePage";
+import { PiecePage } from "@/ui/piece/PiecePage";
 
 export const metadata: Metadata = { title: "Piece" };
 

@@ -1,0 +1,85 @@
+"use client";
+
+import type { LotRecord, PiecePlan } from "@/core/plan";
+import { formatCount, formatNumber, parseNumber } from "@/core/units";
+import { describeLimitFault } from "@/schemas/checkValue";
+import { lotRecordLimits, type Limit } from "@/schemas/limits";
+import { useBench } from "../bench/BenchProvider";
+import { TextField } from "../controls/TextField";
+
+interface Props {
+  readonly line: PiecePlan;
+  readonly what: "fill" | "close" | "leaked";
+}
+
+/** What the day's lot of a piece really took, or how many leaked: it corrects the next plan. */
+export function LotLog({ line, what }: Props) {
+  const { book, edit } = useBench((state) => state);
+  const { piece, toFill, works, hold } = line;
+  if (toFill === 0) return null;
+  // From day and piece, so that two tablets write the same record.
+  const id = `lot-${book.day.date}-${piece.id}`.slice(0, 64);
+  const stored = book.lotRecords.find((record) => record.id === id);
+  const save = (fields: Partial<LotRecord>) => {
+    const record: LotRecord = {
+      id,
+      dayId: book.day.id,
+      date: book.day.date,
+      pieceId: piece.id,
+      pieces: toFill,
+      fill: null,
+      close: null,
+      leaked: null,
+      craftLeakShare: hold?.craftShare ?? 0,
+      ...stored,
+      ...fields,
+    };
+    const isEmpty = record.fill === null && record.close === null && record.leaked === null;
+    edit([{ kind: "lotRecord", id, record: isEmpty ? null : record }]);
+  };
+  if (what === "leaked") {
+    return (
+      <TextField
+        label={`Leaked or burst, of ${toFill}`}
+        value={String(stored?.leaked ?? "")}
+        check={(text) => checkWith({ ...lotRecordLimits.leaked, max: stored?.pieces ?? toFill }, text, true)}
+        onCommit={(text) => save({ leaked: readOrNull(text) })}
+      />
+    );
+  }
+  const { style, craftS, pace } = works[what];
+  const craftMinutes = (craftS * toFill) / 60;
+  const verb = what === "fill" ? "Filling" : "Closing";
+  return (
+    <div>
+      <TextField
+        label={`${verb} these ${toFill} really took, min`}
+        value={stored?.[what] ? formatNumber(stored[what].minutes, 1) : ""}
+        check={(text) => checkWith(lotRecordLimits.minutes, text, false)}
+        onCommit={(text) => {
+          const minutes = readOrNull(text);
+          save({ [what]: minutes === null ? null : { style, minutes, craftMinutes } });
+        }}
+      />
+      <p className="quiet text-sm">
+        {pace.lots > 0
+          ? `your pace, by ${formatCount(pace.lots, "lot")}: ${formatNumber(pace.ratio * 100)} % of the craft’s minutes`
+          : `by the craft ${formatNumber(craftMinutes)} min; what you log corrects it`}
+      </p>
+    </div>
+  );
+}
+
+function readOrNull(text: string): number | null {
+  const parsed = parseNumber(text);
+  return parsed.ok ? parsed.value : null;
+}
+
+function checkWith(limit: Limit, text: string, isWhole: boolean): string | null {
+  if (text.trim() === "") return null;
+  const parsed = parseNumber(text);
+  if (!parsed.ok) return parsed.failure;
+  return isWhole && !Number.isInteger(parsed.value)
+    ? "Use a whole number."
+    : describeLimitFault(parsed.value, limit);
+}

@@ -1,0 +1,219 @@
+"use client";
+
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import type { Dough } from "@/core/formula";
+import type { Piece } from "@/core/plan";
+import { formatMass, formatNumber } from "@/core/units";
+import { pieceLimits } from "@/schemas/limits";
+import { useBench } from "../bench/BenchProvider";
+import { createId } from "../bench/createId";
+import { usePieceEdit } from "../bench/usePieceEdit";
+import { checkName } from "../controls/checks";
+import { Dial } from "../controls/Dial";
+import { Fact } from "../controls/Fact";
+import { Section } from "../controls/Section";
+import { Select, toOptions } from "../controls/Select";
+import { StationLayout } from "../controls/StationLayout";
+import { TextField } from "../controls/TextField";
+import { Why } from "../controls/Why";
+import { PlanDrawing } from "../drawings/PlanDrawing";
+import { SectionDrawing } from "../drawings/SectionDrawing";
+import { CutSizeDials } from "../stations/CutSizeDials";
+import { ClosingDials } from "./ClosingDials";
+import {
+  describeBlanks,
+  describeFinished,
+  describeStages,
+  describeVents,
+  describeWash,
+} from "./describePiece";
+import { ExtrasEditor } from "./ExtrasEditor";
+import { FormDials } from "./FormDials";
+import { MissingPiece } from "./MissingPiece";
+import { StageDials } from "./StageDials";
+import { toForm } from "./toForm";
+import { WashDials } from "./WashDials";
+import { formNames, tinNames } from "./words";
+
+/** One piece, described beside its own drawing. */
+export function PiecePage({ pieceId }: { readonly pieceId: string }) {
+  const piece = useBench((state) => state.book.pieces.find(({ id }) => id === pieceId));
+  if (!piece) return <MissingPiece />;
+  return (
+    <StationLayout
+      label={piece.name}
+      surface={<PieceSurface piece={piece} />}
+      side={<PieceDials piece={piece} />}
+    />
+  );
+}
+
+function PieceSurface({ piece }: { readonly piece: Piece }) {
+  const { shaped: all, problems } = useBench((state) => state.plan);
+  const date = useBench((state) => state.date);
+  const shaped = all[piece.id];
+  const faults = problems.filter(({ pieceId }) => pieceId === piece.id);
+  return (
+    <div className="flex h-full flex-col gap-3">
+      <nav aria-label="About this piece" className="flex flex-wrap gap-2">
+        <Link className="btn touch" href={`/day/${date}/piece/${piece.id}/schools`}>
+          Where bakers disagree
+        </Link>
+        <Link className="btn touch" href={`/day/${date}/piece/${piece.id}/compare`}>
+          Compare variants
+        </Link>
+      </nav>
+      {faults.map(({ message }) => (
+        <p key={message} className="rounded-lg border-2 border-error bg-base-100 p-3" role="alert">
+          {message}
+        </p>
+      ))}
+      {shaped && (
+        <>
+          <div className="flex flex-wrap items-baseline gap-x-8 gap-y-1">
+            <Fact label="filling" value={formatMass(shaped.portion.massG)} note={shaped.portion.spoons} />
+            <Fact label="dough" value={formatMass(shaped.blankG)} note={describeBlanks(shaped)} />
+            <Fact
+              label="baked"
+              value={formatMass(shaped.bakedPieceG)}
+              note={`${formatMass(shaped.rawPieceG)} raw, ${describeFinished(shaped)}`}
+            />
+            {shaped.seal && (
+              <Fact
+                label={shaped.seal.crimp.markName}
+                value={String(shaped.seal.marks)}
+                note={`${formatNumber(shaped.seal.seamMm)} mm of seam`}
+              />
+            )}
+            {shaped.hold && (
+              <Fact
+                label="may leak"
+                value={`${formatNumber(shaped.hold.leakShare * 100, 1)} %`}
+                note="of the pieces"
+              />
+            )}
+          </div>
+          <div className="grid min-h-0 flex-1 gap-4 md:grid-cols-2">
+            <div className="min-h-[220px]">
+              <SectionDrawing formed={shaped.formed} name={piece.name} />
+            </div>
+            <div className="min-h-[220px]">
+              <PlanDrawing formed={shaped.formed} seal={shaped.seal} vents={piece.vents} name={piece.name} />
+            </div>
+          </div>
+          <Why steps={shaped.formed.steps} label="why these figures?" />
+        </>
+      )}
+    </div>
+  );
+}
+
+function PieceDials({ piece }: { readonly piece: Piece }) {
+  const { book, date, edit } = useBench((state) => state);
+  const { editPiece } = usePieceEdit(piece);
+  const router = useRouter();
+  const shaped = useBench((state) => state.plan.shaped[piece.id]);
+  const dough =
+    book.formulas.find((each): each is Dough => each.kind === "dough" && each.id === piece.doughId) ?? null;
+  const isLevel = ["lined", "puck", "case"].includes(piece.form.kind);
+  const ordered = book.orders.filter(({ pieceId }) => pieceId === piece.id);
+
+  const duplicate = () => {
+    const copy: Piece = { ...piece, id: createId("piece"), name: `${piece.name}, another` };
+    edit([{ kind: "piece", id: copy.id, record: copy }]);
+    router.push(`/day/${date}/piece/${copy.id}`);
+  };
+  const remove = () => {
+    edit([
+      ...ordered.map(({ id }) => ({ kind: "order" as const, id, record: null })),
+      { kind: "piece", id: piece.id, record: null },
+    ]);
+    router.push(`/day/${date}/book`);
+  };
+  const formulaSelect = (kind: "dough" | "filling", value: string, choose: (id: string) => void) => (
+    <div className="flex flex-col gap-0.5">
+      <div className="flex justify-between">
+        <label htmlFor={`piece-${kind}`}>{kind === "dough" ? "Dough" : "Filling"}</label>
+        <Link className="why-link text-sm" href={`/day/${date}/formula/${value}`}>
+          open its formula
+        </Link>
+      </div>
+      <select
+        id={`piece-${kind}`}
+        className="select w-full"
+        value={value}
+        onChange={(event) => choose(event.target.value)}
+      >
+        {book.formulas
+          .filter((formula) => formula.kind === kind)
+          .map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+      </select>
+    </div>
+  );
+  return (
+    <>
+      <TextField label="Name" value={piece.name} check={checkName} onCommit={(name) => editPiece({ name })} />
+      <Select
+        label="Form"
+        value={piece.form.kind}
+        options={toOptions(formNames)}
+        onChange={(kind) => editPiece(toForm(kind, piece, dough))}
+      />
+      <FormDials piece={piece} />
+      <CutSizeDials piece={piece} />
+      <Dial
+        limit={pieceLimits.thicknessMm}
+        value={piece.thicknessMm}
+        sliderMax={8}
+        onChange={(thicknessMm) => editPiece({ thicknessMm })}
+      />
+      <Dial
+        limit={
+          isLevel ? { ...pieceLimits.plumpness, label: "Filled to, of the depth" } : pieceLimits.plumpness
+        }
+        value={piece.plumpness}
+        onChange={(plumpness) => editPiece({ plumpness })}
+      />
+      {formulaSelect("dough", piece.doughId, (doughId) => editPiece({ doughId }))}
+      {formulaSelect("filling", piece.fillingId, (fillingId) => editPiece({ fillingId }))}
+      <Section
+        title="What else goes in"
+        note={piece.extras.length > 0 ? `${piece.extras.length} more` : "nothing"}
+        isOpen={piece.extras.length > 0}
+      >
+        <ExtrasEditor piece={piece} />
+      </Section>
+      <Section
+        title="How it is closed"
+        note={`${shaped?.seal?.crimp.name ?? "open"}, ${describeVents(piece)}`}
+      >
+        <ClosingDials piece={piece} />
+      </Section>
+      <Section title="Wash and sugar" note={describeWash(piece)}>
+        <WashDials piece={piece} />
+      </Section>
+      <Section title="Bake" note={describeStages(piece)}>
+        <Select
+          label="The tin is"
+          value={piece.tin}
+          options={toOptions(tinNames)}
+          onChange={(tin) => editPiece({ tin })}
+        />
+        <StageDials piece={piece} />
+      </Section>
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn touch" onClick={duplicate}>
+          Make another like it
+        </button>
+        <button type="button" className="btn touch text-error" onClick={remove}>
+          Remove{ordered.length > 0 ? `, with its ${ordered.length} orders today` : ""}
+        </button>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,29 @@
+import type { Piece, ShapedPiece } from "@/core/plan";
+import { describeOutline } from "@/core/shape";
+import { formatNumber } from "@/core/units";
+import { sugarNames, ventNames, washNames } from "./words";
+
+/** `ring 78 mm, base 78 mm round`. */
+export const describeBlanks = ({ formed }: ShapedPiece): string =>
+  formed.blanks
+    .map(({ role, cut }) => (cut.kind === "ring" ? "" : `${role} `) + describeOutline(cut))
+    .join(", ");
+
+/** `118 × 59 × 22 mm`: as it goes into the heat. */
+export function describeFinished({ formed }: ShapedPiece): string {
+  const { widthMm, depthMm, heightMm } = formed.finished;
+  return `${formatNumber(widthMm)} × ${formatNumber(depthMm)} × ${formatNumber(heightMm)} mm`;
+}
+
+export const describeVents = ({ vents }: Piece): string =>
+  vents.kind === "none" ? "no vents" : `${vents.count} ${ventNames[vents.kind]}`;
+
+export function describeWash({ wash }: Piece): string {
+  const coats =
+    wash.kind === "none" ? washNames.none : `${washNames[wash.kind]}${wash.coats > 1 ? ", twice" : ""}`;
+  return wash.sugar === "none" ? coats : `${coats}, ${sugarNames[wash.sugar]}`;
+}
+
+/** `205 °C 15 min, then 175 °C 30 min`. */
+export const describeStages = ({ stages }: Piece): string =>
+  stages.map(({ ovenC, minutes }) => `${ovenC} °C ${minutes} min`).join(", then ");

@@ -1,0 +1,85 @@
+import { findLiningMm, LINING_TRIM_MM, PUCK_PROUD_MM, type FormKind, type Mould } from "@/core/forming";
+import type { Dough } from "@/core/formula";
+import type { Piece } from "@/core/plan";
+import { computeBox, type Outline } from "@/core/shape";
+
+/** A mould found in many kitchens, to be corrected. */
+const firstMould: Mould = { kind: "round", axes: [{ baseMm: 60, rimMm: 75 }], depthMm: 25, fluteMm: 0 };
+
+/** Another form for a piece, with its craft's usual figures, made of the same cut as far as that goes. */
+export function toForm(kind: FormKind, { cut, thicknessMm }: Piece, dough: Dough | null): Partial<Piece> {
+  const { widthMm, heightMm } = computeBox(cut);
+  const acrossMm = Math.max(widthMm, heightMm);
+  const disc: Outline = { kind: "disc", diameterMm: acrossMm };
+  const rolled = { thicknessMm, springBackShare: dough?.springBackShare ?? 0 };
+  switch (kind) {
+    case "lidded":
+      return { form: { kind, topOversizeMm: null, stick: null }, cut: cut.kind === "oval" ? cut : disc };
+    case "largeFold":
+      return {
+        form: { kind, spreadMm: 15, servings: 6 },
+        cut: { kind: "disc", diameterMm: Math.max(acrossMm, 280) },
+      };
+    case "wrapped":
+      return {
+        form: { kind, fruitMm: 60, fruitHeightMm: 60, footMm: 24, coreMm: 18, overlapMm: 14 },
+        cut: { kind: "square", sideMm: Math.max(acrossMm, 170) },
+      };
+    case "gathered":
+      return {
+        form: { kind, finishedMm: Math.round(acrossMm * 0.55) },
+        cut: disc,
+        thicknessMm: Math.max(thicknessMm, 4.5),
+        marginMm: 8,
+        plumpness: 0.9,
+        crimp: "pinched",
+      };
+    case "lined":
+      return {
+        form: { kind, mould: firstMould, topping: { kind: "open" } },
+        cut: liningFor(firstMould, rolled, LINING_TRIM_MM),
+        marginMm: 3,
+        plumpness: 0.9,
+        crimp: "flush",
+      };
+    case "puck":
+      return {
+        form: { kind, mould: firstMould, logMm: 48, stacked: 2, sheetMm: 3 },
+        cut: liningFor(firstMould, rolled, PUCK_PROUD_MM),
+        cutAim: "sliced",
+        marginMm: 3,
+        plumpness: 0.75,
+      };
+    case "case":
+      return { form: { kind, holeMm: Math.round(acrossMm * 0.6) }, cut: disc };
+    case "rosette":
+      return {
+        form: { kind, sliceMm: 40, sliceThicknessMm: 2, overlapShare: 0.5, cavityMm: 70 },
+        cut: { kind: "rectangle", widthMm: 280, heightMm: 55 },
+      };
+    case "pressed":
+      return {
+        form: { kind, pressMm: Math.round(acrossMm * (1 - rolled.springBackShare) - 6) },
+        cut: disc,
+        crimp: "press",
+      };
+    case "halfMoon":
+      return { form: { kind }, cut: disc };
+    case "triangle":
+      return { form: { kind }, cut: { kind: "square", sideMm: acrossMm } };
+    default:
+      return { form: { kind }, cut: { kind: "rectangle", widthMm, heightMm } };
+  }
+}
+
+/** The cut that lines a mould, with so much over its rim. */
+export function liningFor(
+  mould: Mould,
+  rolled: { readonly thicknessMm: number; readonly springBackShare: number },
+  overRimMm: number,
+): Outline {
+  const [across = 0, narrow] = findLiningMm(mould, rolled, overRimMm);
+  return narrow === undefined
+    ? { kind: "disc", diameterMm: across }
+    : { kind: "oval", widthMm: across, heightMm: narrow };
+}
