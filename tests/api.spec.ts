@@ -35,6 +35,16 @@ test("every curl line of the handbook answers with what it says", ({ baseURL }) 
   );
   // Five staggered rows of six: 5.5 · 90 ≤ 530 and 4 · 77.9 ≤ 340. Oler: 25.7 + 9.7 + 1 = 36.
   expect(answers).toContainEqual(expect.objectContaining({ count: 30, upperBound: 36 }));
+  expect(answers).toContainEqual(expect.objectContaining({ trimG: 0, kind: "wrapped" }));
+  expect(answers).toContainEqual(
+    expect.objectContaining({
+      inclusionsG: 5.5,
+      parts: [expect.anything(), expect.objectContaining({ role: "layer" })],
+    }),
+  );
+  expect(answers).toContainEqual(
+    expect.objectContaining({ seal: expect.objectContaining({ marks: 19 }), hold: expect.anything() }),
+  );
   expect(answers).toContainEqual(expect.objectContaining({ tally: expect.objectContaining({ ready: 26 }) }));
   expect(answers).toContainEqual({
     faults: [expect.objectContaining({ path: "outlines.0.outline.diameterMm" })],
@@ -50,6 +60,27 @@ test("every curl line of the handbook answers with what it says", ({ baseURL }) 
   expect(answers).toContainEqual(
     expect.objectContaining({ fridge: expect.objectContaining({ coreReadyMin: expect.any(Number) }) }),
   );
+});
+
+test("a square a hair too small for its fruit is refused with the one that closes", async ({ request }) => {
+  const blanks = (sideMm: number) =>
+    request.post("/api/v1/piece/blanks", {
+      data: {
+        form: { kind: "wrapped", fruitMm: 70, fruitHeightMm: 70, footMm: 0, coreMm: 16, overlapMm: 10 },
+        cut: { kind: "square", sideMm },
+        thicknessMm: 4,
+        marginMm: 8,
+        plumpness: 0.9,
+        densityGPerMl: 1.2,
+      },
+    });
+  // √2 · (π · 35 + π · 4 / 2 + 10 / 2), up to the next half millimetre.
+  expect((await blanks(171.5)).status()).toBe(200);
+  const refused = await blanks(171);
+  expect([refused.status(), (await refused.json()).faults[0].message]).toEqual([
+    400,
+    expect.stringContaining("must be 171.5 mm"),
+  ]);
 });
 
 test("malformed, unknown and oversized documents are refused precisely", async ({ request }) => {

@@ -49,7 +49,12 @@ const fridayOrder: Order = {
   customer: "The hatch",
 };
 
-const sunday: Day = { id: "day-2026-11-29", date: "2026-11-29", name: "Lantern Sunday", openMin: 4 * 60 + 30 };
+const sunday: Day = {
+  id: "day-2026-11-29",
+  date: "2026-11-29",
+  name: "Lantern Sunday",
+  openMin: 4 * 60 + 30,
+};
 const sundayOrders: readonly Order[] = [
   { ...order("order-pops", "plum-pop", 40, at(11), "Lantern walk"), dayId: sunday.id },
   { ...order("order-moons", "quince-half-moon", 18, at(11), "The hatch"), dayId: sunday.id },

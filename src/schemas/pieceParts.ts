@@ -35,6 +35,12 @@ export const extrasSchema = Joi.array()
   .max(MAX_EXTRAS)
   .default([]);
 
+export const washSchema = Joi.object({
+  kind: Joi.valid(...washKinds).required(),
+  coats: whole(pieceLimits.washCoats),
+  sugar: Joi.valid(...washSugars).required(),
+}).default({ kind: "none", coats: 1, sugar: "none" });
+
 /** How a piece is closed, vented, washed and baked. Left out, it is glued with water, plain, on a bare tray. */
 export const finishParts = {
   crimp: Joi.valid(...crimpIds).required(),
@@ -43,11 +49,7 @@ export const finishParts = {
     kind: Joi.valid(...ventKinds).required(),
     count: whole(pieceLimits.ventCount),
   }).default({ kind: "none", count: 0 }),
-  wash: Joi.object({
-    kind: Joi.valid(...washKinds).required(),
-    coats: whole(pieceLimits.washCoats),
-    sugar: Joi.valid(...washSugars).required(),
-  }).default({ kind: "none", coats: 1, sugar: "none" }),
+  wash: washSchema,
   tin: Joi.valid(...tins).default("bare"),
   stages: Joi.array()
     .items(

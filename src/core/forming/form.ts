@@ -133,6 +133,8 @@ export interface PlanShape {
   readonly inner: readonly Polygon[];
   /** Where the crimp runs: along the open edge, all around, or nowhere. */
   readonly seam: "along" | "around" | "none";
+  /** Stands out beyond the edge. */
+  readonly stick?: Polygon;
 }
 
 export interface SectionShape {
@@ -204,6 +206,10 @@ export const formFault = (kind: FormFault["kind"], message: string) => fail<Form
 /** A blank is cut to this, rounded up: what a cutter or a hand can hold to, mm. */
 const CUT_STEP_MM = 0.5;
 export const roundUpCut = (mm: number) => Math.ceil(mm / CUT_STEP_MM - 1e-6) * CUT_STEP_MM;
+
+/** Forms whose hollow is filled to a level of its depth: what holds it does not bulge with the filling. */
+const filledLevel: readonly FormKind[] = ["case", "lined", "puck", "wrapped"];
+export const isFilledLevel = (kind: FormKind): boolean => filledLevel.includes(kind);
 
 /** A form in words. */
 export function nameForm(kind: FormKind): string {

@@ -105,6 +105,9 @@ export function formLidded(request: RequestOf<"lidded">): Result<FormedPiece, Fo
           }),
         ],
         seam: "around",
+        ...(form.stick && stick
+          ? { stick: stickFromAbove(base.heightMm / 2, form.stick.thicknessMm, stick.value.outsideMm) }
+          : {}),
       },
       steps: [
         { text: `the ${describeOutline(cut)} base settles to`, figure: `${shortMm.toFixed(0)} mm` },
@@ -126,6 +129,17 @@ export function formLidded(request: RequestOf<"lidded">): Result<FormedPiece, Fo
       ],
     }),
   );
+}
+
+/** What of a stick is seen: below the piece, from its edge outwards. */
+function stickFromAbove(edgeMm: number, thicknessMm: number, outsideMm: number): Point[] {
+  const half = thicknessMm / 2;
+  return [
+    [-half, edgeMm],
+    [half, edgeMm],
+    [half, edgeMm + outsideMm],
+    [-half, edgeMm + outsideMm],
+  ];
 }
 
 /** The stick lies on the base and stands out at the left. */

@@ -2,6 +2,7 @@ export { computeFold, type Fold, type FoldRequest } from "./computeFold";
 export { formPiece } from "./formPiece";
 export {
   formKinds,
+  isFilledLevel,
   nameForm,
   type Blank,
   type BlankRole,

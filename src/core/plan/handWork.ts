@@ -32,7 +32,19 @@ export interface PieceWorks {
 }
 
 /** Craft's first guesses, seconds a piece; the baker's own times replace them. */
-const MEASURE_S: Readonly<Record<FillingMeasure, number>> = { spoon: 12, scoop: 8, bag: 7, jug: 5 };
+const MEASURE: Readonly<Record<FillingMeasure, { readonly eachS: number; readonly perMlS: number }>> = {
+  spoon: { eachS: 8, perMlS: 0.16 },
+  scoop: { eachS: 6, perMlS: 0.06 },
+  bag: { eachS: 4, perMlS: 0.1 },
+  jug: { eachS: 4, perMlS: 0.02 },
+};
+const partWords: Readonly<Record<PortionPart["role"], string>> = {
+  main: "portion the filling",
+  alternate: "portion the other filling",
+  layer: "spread the layer under it",
+  share: "set the second filling beside it",
+  sauce: "pour around",
+};
 const INCLUSION_S = 2;
 /** What is done before the filling goes in. */
 const PREPARE: Readonly<Partial<Record<FormKind, HandOperation>>> = {
@@ -71,9 +83,13 @@ export interface HandWorkFacts {
 export function computeHandWork(facts: HandWorkFacts): PieceWorks {
   const { piece, formed, parts, seal, washed, measureOf, timed } = facts;
   const { form, extras, vents, wash } = piece;
-  const fills = parts.map(({ role, fillingId, ofPieces }) => ({
-    name: role === "main" ? "portion the filling" : role === "sauce" ? "pour around" : "the other filling",
-    seconds: MEASURE_S[measureOf(fillingId)] * ofPieces,
+  const portionS = ({ fillingId, portion }: PortionPart) => {
+    const { eachS, perMlS } = MEASURE[measureOf(fillingId)];
+    return eachS + perMlS * portion.volumeMl;
+  };
+  const fills = parts.map((part) => ({
+    name: partWords[part.role],
+    seconds: portionS(part) * part.ofPieces,
   }));
   const inclusions = extras.flatMap((extra) =>
     extra.kind === "inclusion" ? [{ name: extra.name, seconds: extra.count * INCLUSION_S }] : [],

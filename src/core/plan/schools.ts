@@ -1,6 +1,6 @@
 import { hasGrain, type Dough } from "../formula";
 import type { PlumpnessAdvice } from "../filling";
-import type { FormedPiece } from "../forming";
+import { isFilledLevel, type FormedPiece } from "../forming";
 import { adviseVents, glues, ventFacts, type VentKind } from "../sealing";
 import type { Wetness } from "../formula";
 import type { BakeStage, Piece, Tin } from "./book";
@@ -195,7 +195,7 @@ const LEVELS = [
 
 function fillSchool({ piece, formed, advice }: SchoolFacts): School[] {
   if (piece.form.kind === "largeFold") return [];
-  const isLevel = ["lined", "puck", "case"].includes(piece.form.kind);
+  const isLevel = isFilledLevel(piece.form.kind);
   if (!isLevel && (!advice || !formed || formed.seamMm === 0)) return [];
   const options = isLevel
     ? LEVELS.map(({ id, title, why, level }) => ({ id, title, why, plumpness: level }))

@@ -161,8 +161,7 @@ function scoreSeam(
       crimp: crimp.id,
       glue,
       marginMm,
-      // Spread level, a large fold is as plump as it is full.
-      plumpness: piece.form.kind === "largeFold" ? formed.capacityMl / formed.mostMl : piece.plumpness,
+      plumpness: findStrain(piece, formed),
       wetness: filling.wetness,
       vents,
       topMm2: formed.washMm2,
@@ -173,6 +172,15 @@ function scoreSeam(
     },
     habit.oddsRatio,
   );
+}
+
+/** Nothing presses on the seam from a core or a well: as a half plump piece. */
+const NO_STRAIN = 0.5;
+
+/** How round the filling makes the piece: spread level, as full as it is; in a hollow of its own, not at all. */
+function findStrain({ form, plumpness }: Piece, { capacityMl, mostMl }: FormedPiece): number {
+  if (form.kind === "largeFold") return capacityMl / mostMl;
+  return form.kind === "wrapped" ? NO_STRAIN : plumpness;
 }
 
 /** A press closes with its own teeth; a lid on a mould is closed flush, whatever else is chosen for a free rim. */

@@ -14,7 +14,9 @@ interface Props {
 /** A dimension line as on a shop drawing: ends led out, figure on the line. */
 export function Dimension({ from, to, at, edge, vertical = false, text, size }: Props) {
   const middle = (from + to) / 2;
-  const gap = text.length * size * 0.3 + size * 0.5;
+  // A figure longer than what it measures stands beside the line instead of on it.
+  const isTight = vertical && text.length * size * 0.6 > to - from;
+  const gap = isTight ? 0 : text.length * size * 0.3 + size * 0.5;
   const point = (along: number, across: number) => (vertical ? `${across},${along}` : `${along},${across}`);
   const beyond = at + Math.sign(at - edge) * size * 0.35;
   const lines = [
@@ -34,9 +36,15 @@ export function Dimension({ from, to, at, edge, vertical = false, text, size }: 
       <text
         className="figure"
         fontSize={size}
-        textAnchor="middle"
+        textAnchor={isTight ? (at > edge ? "start" : "end") : "middle"}
         dominantBaseline="central"
-        transform={vertical ? `translate(${at} ${middle}) rotate(-90)` : `translate(${middle} ${at})`}
+        transform={
+          isTight
+            ? `translate(${at + Math.sign(at - edge) * size * 0.5} ${middle})`
+            : vertical
+              ? `translate(${at} ${middle}) rotate(-90)`
+              : `translate(${middle} ${at})`
+        }
       >
         {text}
       </text>

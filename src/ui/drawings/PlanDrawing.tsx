@@ -16,16 +16,17 @@ const toPoints = (polygon: Polygon) => polygon.map((point) => point.join(",")).j
 /** The piece from above with its margin and the marks of its crimp, to scale in mm. */
 export function PlanDrawing({ formed, seal, vents, name }: Props) {
   const { fromAbove, marginMm } = formed;
-  const { edge, inner, seam } = fromAbove;
+  const { edge, inner, seam, stick } = fromAbove;
   const { leftMm, rightMm, topMm, bottomMm } = boundsOfPolygon(edge);
   const [wide, high] = [rightMm - leftMm, bottomMm - topMm];
-  const text = Math.max(wide / 15, 4);
-  const marks = seal ? placeMarks(seam === "around" ? close(edge) : edge, seal.marks) : [];
+  const lowestMm = stick ? boundsOfPolygon(stick).bottomMm : bottomMm;
+  const text = Math.max(wide / 15, (lowestMm - topMm) / 18, 4);
+  const marks = seal && seam !== "none" ? placeMarks(seam === "around" ? close(edge) : edge, seal.marks) : [];
   const middle = centreOf(edge);
   const crimped = seal ? `, ${seal.marks} ${seal.crimp.markName}` : "";
   return (
     <svg
-      viewBox={`${leftMm - text * 3.4} ${topMm - text} ${wide + text * 5} ${high + text * 4.2}`}
+      viewBox={`${leftMm - text * 3.4} ${topMm - text} ${wide + text * 5} ${lowestMm - topMm + text * 4.2}`}
       className="h-full w-full"
       role="img"
       aria-label={`${name} from above: ${Math.round(wide)} by ${Math.round(high)} millimetres${crimped}`}
@@ -37,6 +38,14 @@ export function PlanDrawing({ formed, seal, vents, name }: Props) {
         strokeWidth="1.4"
         strokeLinejoin="round"
       />
+      {stick && (
+        <polygon
+          points={toPoints(stick)}
+          fill="var(--produce)"
+          stroke="var(--produce-line)"
+          strokeWidth="1"
+        />
+      )}
       {inner.map((polygon, i) => (
         <polygon
           key={i}
@@ -80,8 +89,8 @@ export function PlanDrawing({ formed, seal, vents, name }: Props) {
       <Dimension
         from={leftMm}
         to={rightMm}
-        at={bottomMm + text * 1.8}
-        edge={bottomMm + text * 0.5}
+        at={lowestMm + text * 1.8}
+        edge={lowestMm + text * 0.5}
         text={`${Math.round(wide)} mm`}
         size={text}
       />
@@ -100,9 +109,17 @@ export function PlanDrawing({ formed, seal, vents, name }: Props) {
 
 const close = (polygon: Polygon): Polygon => [...polygon, ...polygon.slice(0, 1)];
 
+/** Centre of area, by the shoelace formula. */
 function centreOf(polygon: Polygon): Point {
-  const sum = polygon.reduce<[number, number]>(([x, y], point) => [x + point[0], y + point[1]], [0, 0]);
-  return [sum[0] / polygon.length, sum[1] / polygon.length];
+  let [area, x, y] = [0, 0, 0];
+  polygon.forEach(([x1, y1], i) => {
+    const [x2, y2] = polygon[(i + 1) % polygon.length] ?? [x1, y1];
+    const cross = x1 * y2 - x2 * y1;
+    area += cross;
+    x += (x1 + x2) * cross;
+    y += (y1 + y2) * cross;
+  });
+  return area === 0 ? [0, 0] : [x / (3 * area), y / (3 * area)];
 }
 
 /** Vents about the middle of the top: slits side by side, pricks on a ring, a cut-out in the middle. */

@@ -15,18 +15,21 @@ const toPoints = (polygon: Polygon) => polygon.map(([x, y]) => `${x.toFixed(2)},
 /** The piece cut across its middle, to scale: dough, filling, and the line of the tray. viewBox is in mm. */
 export function SectionDrawing({ formed, name }: Props) {
   const dots = useId();
-  const { section, marginMm, seamMm } = formed;
+  const { section, marginMm } = formed;
+  const hasMargin = formed.fromAbove.seam !== "none";
   const { leftMm: left, rightMm: right, bottomMm: bottom } = boundsOfPolygon(section.dough.flat());
   const all = boundsOfPolygon([...section.dough, ...section.solids].flat());
   const layer = useId();
   const [wide, high] = [section.widthMm, section.heightMm];
-  const text = Math.max((right - left) / 21, 3);
+  const text = Math.max((all.rightMm - all.leftMm) / 21, 3);
+  // A stick stands out at the left: the height is then led out at the right.
+  const atRight = all.leftMm < left;
   return (
     <svg
-      viewBox={`${all.leftMm - text * 3.4} ${-text * 1.2} ${all.rightMm - all.leftMm + text * 5} ${bottom + text * 5}`}
+      viewBox={`${all.leftMm - text * (atRight ? 1.6 : 3.4)} ${-text * 1.2} ${all.rightMm - all.leftMm + text * 5} ${bottom + text * 5}`}
       className="h-full w-full"
       role="img"
-      aria-label={`${name} in section: ${Math.round(high)} millimetres high, ${Math.round(wide)} across${seamMm > 0 ? `, margin ${marginMm}` : ""}`}
+      aria-label={`${name} in section: ${Math.round(high)} millimetres high, ${Math.round(wide)} across${hasMargin ? `, margin ${marginMm}` : ""}`}
     >
       <defs>
         <pattern id={dots} width="5" height="5" patternUnits="userSpaceOnUse">
@@ -80,8 +83,8 @@ export function SectionDrawing({ formed, name }: Props) {
       <Dimension
         from={bottom - high}
         to={bottom}
-        at={all.leftMm - text * 1.4}
-        edge={all.leftMm - text * 0.3}
+        at={atRight ? right + text * 2.2 : left - text * 1.4}
+        edge={atRight ? right + text * 0.3 : left - text * 0.3}
         vertical
         text={`${Math.round(high)} mm`}
         size={text}
@@ -91,7 +94,7 @@ export function SectionDrawing({ formed, name }: Props) {
         to={right}
         at={bottom + text * 2}
         edge={bottom + text * 0.5}
-        text={`${Math.round(right - left)} mm${seamMm > 0 ? `, margin ${Math.round(marginMm)}` : ""}`}
+        text={`${Math.round(right - left)} mm${hasMargin ? `, margin ${Math.round(marginMm)}` : ""}`}
         size={text}
       />
     </svg>

@@ -31,15 +31,15 @@ export function ClosingDials({ piece }: { readonly piece: Piece }) {
           options={choices.map((id) => ({ id, title: findCrimp(id).name }))}
         />
       )}
-      <Dial
-        limit={pieceLimits.marginMm}
-        value={piece.marginMm}
-        sliderMax={30}
-        hint={
-          formed && formed.seamMm > 0 ? `${crimp.name.toLowerCase()} needs ${crimp.needsMarginMm} mm` : ""
-        }
-        onChange={(marginMm) => editPiece({ marginMm })}
-      />
+      {formed && formed.seamMm > 0 && (
+        <Dial
+          limit={pieceLimits.marginMm}
+          value={piece.marginMm}
+          sliderMax={30}
+          hint={`${crimp.name.toLowerCase()} needs ${crimp.needsMarginMm} mm`}
+          onChange={(marginMm) => editPiece({ marginMm })}
+        />
+      )}
       {formed && formed.seamMm > 0 && (
         <Choice
           legend="Glued with"

@@ -3,6 +3,7 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { Dough } from "@/core/formula";
+import { isFilledLevel } from "@/core/forming";
 import type { Piece } from "@/core/plan";
 import { formatMass, formatNumber } from "@/core/units";
 import { pieceLimits } from "@/schemas/limits";
@@ -116,7 +117,7 @@ function PieceDials({ piece }: { readonly piece: Piece }) {
   const shaped = useBench((state) => state.plan.shaped[piece.id]);
   const dough =
     book.formulas.find((each): each is Dough => each.kind === "dough" && each.id === piece.doughId) ?? null;
-  const isLevel = ["lined", "puck", "case"].includes(piece.form.kind);
+  const isLevel = isFilledLevel(piece.form.kind);
   const ordered = book.orders.filter(({ pieceId }) => pieceId === piece.id);
 
   const duplicate = () => {

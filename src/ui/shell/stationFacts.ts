@@ -78,10 +78,10 @@ function describeFill({ lines }: DayPlan) {
 }
 
 function describeSeal({ lines }: DayPlan) {
-  const seals = lines.flatMap(({ seal, made }) => (seal ? [{ seal, made }] : []));
-  const crimps = [...new Set(seals.map(({ seal }) => seal.crimp.name))];
-  if (crimps.length === 0) return NOTHING;
-  const minutes = seals.reduce((sum, { seal, made }) => sum + (seal.secondsPerPiece * made) / 60, 0);
+  const crimps = [...new Set(lines.flatMap(({ seal }) => seal?.crimp.name ?? []))];
+  const minutes = lines.reduce((sum, { works, toFill }) => sum + (works.close.seconds * toFill) / 60, 0);
+  if (lines.length === 0) return NOTHING;
+  if (crimps.length === 0) return ["open", `${formatDuration(minutes)} by hand`] as const;
   return [
     crimps.length === 1 ? (crimps[0] ?? "") : formatCount(crimps.length, "crimp"),
     `${formatDuration(minutes)} by hand`,

@@ -3,6 +3,7 @@
 import { formatClock, formatCount, formatDuration, formatMass } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
+import { CautionList } from "../controls/CautionList";
 import { Dial } from "../controls/Dial";
 import { EmptyDay } from "../controls/EmptyDay";
 import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
@@ -97,10 +98,11 @@ function CoolDials({ line }: { readonly line: PiecePlan }) {
         sliderMax={90}
         onChange={(coolMin) => editPiece({ coolMin })}
       />
-      <p className="rounded-lg border border-base-300 p-3 text-sm">
-        Out of the warm zone fast: a usual rule is from 60 to 21 °C within 2 h and to 5 °C within 4 h more,
-        unless sold warm. Your local food code decides. This load stands {formatDuration(piece.coolMin)}.
+      <p className="text-sm">
+        This load stands {formatDuration(piece.coolMin)}
+        {piece.wash.sugar === "after" && ", then is sugared"}.
       </p>
+      <CautionList station="cool" pieceId={piece.id} />
     </>
   );
 }

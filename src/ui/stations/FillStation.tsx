@@ -1,6 +1,7 @@
 "use client";
 
 import Link from "next/link";
+import { isFilledLevel } from "@/core/forming";
 import type { PieceFill, PiecePlan } from "@/core/plan";
 import { formatLength, formatMass, formatNumber } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
@@ -119,7 +120,7 @@ function FillDials({ line }: { readonly line: PiecePlan }) {
   const { piece, plumpnessAdvice, works, formed } = line;
   const date = useBench((state) => state.date);
   const { editPiece } = usePieceEdit(piece);
-  const isLevel = ["lined", "puck", "case"].includes(piece.form.kind);
+  const isLevel = isFilledLevel(piece.form.kind);
   const isSchooled = !isLevel && formed.seamMm > 0 && piece.form.kind !== "largeFold";
   const schools = (["lean", "plump"] as const).map((id) => ({
     id,
@@ -164,13 +165,15 @@ function FillDials({ line }: { readonly line: PiecePlan }) {
           <p className="quiet -mt-1 text-sm leading-4">{plumpnessAdvice.why}</p>
         </>
       )}
-      <Dial
-        limit={pieceLimits.marginMm}
-        value={piece.marginMm}
-        sliderMax={30}
-        hint="kept clean of filling and flour"
-        onChange={(marginMm) => editPiece({ marginMm })}
-      />
+      {formed.seamMm > 0 && (
+        <Dial
+          limit={pieceLimits.marginMm}
+          value={piece.marginMm}
+          sliderMax={30}
+          hint="kept clean of filling and flour"
+          onChange={(marginMm) => editPiece({ marginMm })}
+        />
+      )}
       <Dial
         limit={pieceLimits.bakeLossShare}
         value={piece.bakeLossShare}
