@@ -23,6 +23,14 @@ const screens = [
     "paste",
     "shopping",
   ].map((path) => `${DEMO_DAY}/${path}`),
+  ...[
+    "fill?piece=tahini-tartlet",
+    "seal?piece=chestnut-pie",
+    "piece/pear-coat",
+    "piece/pear-coat/schools",
+    "piece/pear-coat/compare",
+    "formula/two-apple",
+  ].map((path) => `/day/2026-11-30/${path}`),
   "/print/2026-11-28",
   "/print/2026-11-28/weigh",
 ];
