@@ -207,6 +207,27 @@ report("reading a paste of 60 lines against the ingredient book", () =>
 );
 report("day plan, demo Saturday, rests known", () => planDay(book));
 let turn = 0;
+for (const date of ["2026-11-28", "2026-11-29", "2026-11-30"]) {
+  const day = toDayBook(records, date, null);
+  if (!day) throw new Error(`The demo world has no ${date}.`);
+  const edited = day.orders[0]?.pieceId;
+  report(`a piece's thickness edited, demo ${date}`, () =>
+    planDay({
+      ...day,
+      pieces: day.pieces.map((piece) =>
+        piece.id === edited ? { ...piece, thicknessMm: piece.thicknessMm + (turn++ % 1000) / 1e4 } : piece,
+      ),
+    }),
+  );
+  report(`a piece's plumpness edited, demo ${date}`, () =>
+    planDay({
+      ...day,
+      pieces: day.pieces.map((piece) =>
+        piece.id === edited ? { ...piece, plumpness: 0.3 + (turn++ % 1000) / 1e4 } : piece,
+      ),
+    }),
+  );
+}
 report("day plan, demo Saturday, a new rest by conduction each time", () =>
   planDay({ ...book, kitchen: { ...book.kitchen, mixedC: 18 + (turn++ % 100) / 50 } }),
 );
@@ -227,9 +248,18 @@ const eightKinds: DayBook = (() => {
   }));
   return { ...book, pieces, orders };
 })();
-report("day plan, 600 pieces of 8 kinds", () => planDay(eightKinds), 10);
+/** The same book with its sheets drawn a hair differently each time: nothing that was cut before is remembered. */
+const unknown = (known: DayBook): DayBook => ({
+  ...known,
+  bench: { ...known.bench, sheetMaxWidthMm: known.bench.sheetMaxWidthMm - (turn++ % 1000) / 1e4 },
+});
+report("day plan, 600 pieces of 8 kinds, nothing remembered", () => planDay(unknown(eightKinds)), 10);
 for (const count of [1, 10, 100])
-  report(`day plan, ${count} orders of 10 pieces`, () => planDay(withOrders(count)), count > 10 ? 8 : 30);
+  report(
+    `day plan, ${count} orders of 10 pieces, nothing remembered`,
+    () => planDay(unknown(withOrders(count))),
+    count > 10 ? 8 : 30,
+  );
 
 function chains(count: number) {
   const hand = (

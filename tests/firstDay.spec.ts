@@ -76,7 +76,7 @@ test("a book of one's own: dough, filling and piece written from nothing, then o
   await page.getByRole("button", { name: "New piece" }).click();
   await page.getByLabel("Name", { exact: true }).fill("Rye pocket");
   await page.getByLabel("Name", { exact: true }).press("Enter");
-  await page.getByText("rectangle", { exact: true }).click();
+  await page.getByLabel("Form", { exact: true }).selectOption({ label: "Rectangle: folded in half" });
   await page.getByLabel("Dough", { exact: true }).selectOption({ label: "Rye paste" });
   await expect(page.getByRole("img", { name: /Rye pocket in section/ })).toBeVisible();
 

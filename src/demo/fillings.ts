@@ -240,7 +240,7 @@ export const tahiniCream = filling(
     shrinkShare: 0,
     measure: "bag",
   },
-  ["150 g butter", "150 g caster sugar", "90 g tahini", "3 eggs", "160 g ground hazelnuts"],
+  ["150 g butter", "150 g caster sugar", "90 g tahini", "3 eggs", "160 g hazelnuts, ground"],
 );
 
 export const quinceJam = filling(

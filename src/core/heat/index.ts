@@ -11,3 +11,24 @@ export {
   type ReadinessRequest,
   type WorkingWindow,
 } from "./readiness";
+export {
+  fitSurface,
+  scaleBake,
+  type BakeAir,
+  type Baked,
+  type BakeScale,
+  type BakeScaleFault,
+  type KnownBake,
+} from "./bakeScale";
+export { convertBake, ovenKindFacts, ovenKinds, type OvenKind } from "./ovenKind";
+export { coolPiece, type Cooling, type CoolingRequest } from "./cooling";
+export {
+  findLargestLoad,
+  fryLoad,
+  LEAST_FRYING_C,
+  type FryLoad,
+  type Frying,
+  type OilBath,
+  type OilFault,
+  type OilMoment,
+} from "./oil";

@@ -1,3 +1,4 @@
+import { createMemory } from "../createMemory";
 import {
   craftHandTimes,
   noCuts,
@@ -15,6 +16,10 @@ import type { DayBook } from "./book";
 import type { CutPrice, CutRole, DayCut, Problem, WhyStep } from "./dayPlan";
 import type { PieceDraft } from "./planPiece";
 import { findThicknessMm, toDemandId } from "./shapePiece";
+
+/** Cuts of this many groups are remembered: a piece that is edited is cut anew, the day's others are not. */
+const MOST_CUTS = 64;
+const remember = createMemory<ReturnType<typeof planCuts>>(MOST_CUTS);
 
 /** The cuts of the day, and what stops a piece from being cut. */
 export interface DayCutting {
@@ -60,7 +65,7 @@ function planGroup(
     roles: group.flatMap(listRoles),
   };
   if (request.demands.length === 0) return { ...shared, plan: noCuts(), prices: [], why: [] };
-  const answers = planCuts(request);
+  const answers = remember(JSON.stringify(request), () => planCuts(request));
   if (!answers.ok) {
     // The others can still be cut.
     const { demandId, message } = answers.failure;

@@ -58,33 +58,35 @@ const ofDough = (dough: Partial<Dough>): Choice => ({ piece: {}, dough });
 
 function blanksSchool({ piece, dough }: SchoolFacts): School {
   const isSheet = piece.cutAim !== "portioned" && piece.cutAim !== "sliced";
+  const options: readonly SchoolOption[] = [
+    {
+      id: "sheet",
+      title: "Sheet and cut",
+      why: "Fast, and even in thickness; the trim is rolled again.",
+      choice: ofPiece({ cutAim: isSheet ? piece.cutAim : "leastDough" }),
+    },
+    {
+      id: "portioned",
+      title: "Portion and roll",
+      why: "No trim, no re-roll, the dough stays cold; slower by the piece.",
+      choice: ofPiece({ cutAim: "portioned" }),
+    },
+    {
+      id: "sliced",
+      title: "Slice and flatten",
+      why: "Slices off a rolled-up log: the layers show as a swirl, and nothing is trimmed.",
+      choice: ofPiece({ cutAim: "sliced" }),
+    },
+  ];
+  // A bought sheet comes rolled, and only a laminated log is sliced.
+  const canTake = (id: string) =>
+    id === "sheet" || (dough.boughtSheet === null && (id === "portioned" || hasGrain(dough)));
   return {
     id: "blanks",
     question: "How are the blanks made?",
     scope: "piece",
     chosenId: isSheet ? "sheet" : piece.cutAim,
-    options: [
-      {
-        id: "sheet",
-        title: "Sheet and cut",
-        why: "Fast, and even in thickness; the trim is rolled again.",
-        choice: ofPiece({ cutAim: isSheet ? piece.cutAim : "leastDough" }),
-      },
-      {
-        id: "portioned",
-        title: "Portion and roll",
-        why: "No trim, no re-roll, the dough stays cold; slower by the piece.",
-        choice: ofPiece({ cutAim: "portioned" }),
-      },
-      {
-        id: "sliced",
-        title: "Slice and flatten",
-        why: hasGrain(dough)
-          ? "Slices off a rolled-up log: the layers show as a swirl."
-          : "Slices off a log, each pressed to size: no trim, quick in small numbers.",
-        choice: ofPiece({ cutAim: "sliced" }),
-      },
-    ],
+    options: options.filter(({ id }) => id === piece.cutAim || canTake(id)),
   };
 }
 

@@ -1,0 +1,147 @@
+import fc from "fast-check";
+import {
+  convertBake,
+  coolPiece,
+  findLargestLoad,
+  fitSurface,
+  fryLoad,
+  ovenKinds,
+  scaleBake,
+  type FryLoad,
+  type KnownBake,
+  type OilBath,
+} from ".";
+
+const composition = { waterShare: 0.4, fatShare: 0.15, sugarShare: 0.1, starchShare: 0.25 };
+const known: KnownBake = {
+  body: { kind: "slab", thicknessMm: 20 },
+  composition,
+  densityGPerMl: 1.1,
+  startC: 8,
+  air: [{ airC: 200, minutes: 25 }],
+  doneC: 93,
+};
+const scaled = (over: Partial<KnownBake>) => {
+  const result = scaleBake(known, { ...known, ...over });
+  if (!result.ok) throw new Error(result.failure.message);
+  return result.value;
+};
+
+test("the known bake predicts itself, and its range holds it", () => {
+  const { minutes, lowMin, highMin } = scaled({});
+  expect(minutes).toBeCloseTo(25, 1);
+  expect(lowMin).toBeLessThan(25);
+  expect(highMin).toBeGreaterThan(25);
+});
+
+test("twice as thick takes between twice and four times as long: surface and conduction share the work", () => {
+  const { minutes } = scaled({ body: { kind: "slab", thicknessMm: 40 } });
+  expect(minutes / 25).toBeGreaterThan(2);
+  expect(minutes / 25).toBeLessThan(4);
+});
+
+test("where conduction rules, time goes with the square of the thickness", () => {
+  const fierce: KnownBake = {
+    ...known,
+    air: [{ airC: 200, minutes: 13 }],
+    body: { kind: "slab", thicknessMm: 20 },
+  };
+  const surface = fitSurface(fierce);
+  if (!surface.ok) throw new Error(surface.failure.message);
+  const twice = scaleBake(fierce, { ...fierce, body: { kind: "slab", thicknessMm: 40 } });
+  const ratio = twice.ok ? twice.value.minutes / 13 : 0;
+  expect(ratio).toBeGreaterThan(surface.value > 100 ? 3.2 : 2.5);
+});
+
+test("hotter is quicker, colder from the start is slower, and what cannot be is said", () => {
+  expect(scaled({ air: [{ airC: 220, minutes: 25 }] }).minutes).toBeLessThan(25);
+  expect(scaled({ startC: -18 }).minutes).toBeGreaterThan(scaled({ startC: 4 }).minutes);
+  expect(scaleBake(known, { ...known, air: [{ airC: 80, minutes: 10 }] })).toMatchObject({
+    ok: false,
+    failure: { kind: "tooCold" },
+  });
+  expect(scaleBake({ ...known, air: [{ airC: 200, minutes: 2 }] }, known)).toMatchObject({
+    ok: false,
+    failure: { kind: "notFitted" },
+  });
+});
+
+test("a bake carried to another oven and back is the same", () => {
+  fc.assert(
+    fc.property(fc.constantFrom(...ovenKinds), fc.constantFrom(...ovenKinds), (from, to) => {
+      const bake = { ovenC: 200, minutes: 20 };
+      expect(convertBake(convertBake(bake, from, to), to, from)).toEqual(bake);
+    }),
+  );
+  expect(convertBake({ ovenC: 200, minutes: 20 }, "still", "fan")).toEqual({ ovenC: 180, minutes: 20 });
+});
+
+test("a thin custard leaves the warm zone in time, a deep one is flagged with the minutes", () => {
+  const cool = (thicknessMm: number) =>
+    coolPiece({
+      body: { kind: "slab", thicknessMm },
+      composition,
+      densityGPerMl: 1.1,
+      startC: 85,
+      roomC: 20,
+      fridgeC: 3,
+      roomMin: 20,
+    });
+  expect(cool(20).faults).toEqual([]);
+  const deep = cool(60);
+  expect(deep.faults[0]).toMatch(/From 60 to 21 °C within 2 h: it takes \d+ min too long/);
+  expect(deep.to60Min!).toBeLessThan(deep.to21Min!);
+});
+
+const bath: OilBath = { oilKg: 5.4, heaterW: 3000, setC: 180, roomC: 20 };
+const load: FryLoad = { pieces: 10, pieceMm2: 11_000, minutes: 5, pieceG: 34, waterShare: 0.4 };
+const fried = (over: Partial<FryLoad>, of = bath) => {
+  const result = fryLoad(of, { ...load, ...over });
+  if (!result.ok) throw new Error(result.failure.message);
+  return result.value;
+};
+
+/** Fine steps of the same balance, knowing nothing of its closed form. */
+function integrate(pieces: number, minutes: number): number {
+  const stepS = 0.05;
+  let oilC = bath.setC;
+  for (let s = 0; s < minutes * 60; s += stepS) {
+    const heatW = bath.heaterW - bath.oilKg * 0.6 * (oilC - bath.roomC) - pieces * 0.011 * 250 * (oilC - 100);
+    oilC = Math.min(oilC + (heatW * stepS) / (bath.oilKg * 2300), bath.setC);
+  }
+  return oilC;
+}
+
+test("the dip is that of a fine step by step balance, within 1 %", () => {
+  for (const pieces of [8, 14, 20]) {
+    const { lowestC } = fried({ pieces, minutes: 3 });
+    expect(Math.abs(lowestC - integrate(pieces, 3)) / (bath.setC - 100)).toBeLessThan(0.01);
+  }
+});
+
+test("more pieces dip deeper and take longer to recover; no piece boils off more water than it has", () => {
+  const pieces = fc.integer({ min: 1, max: 60 });
+  fc.assert(
+    fc.property(pieces, pieces, (one, other) => {
+      const [few, many] = [fried({ pieces: Math.min(one, other) }), fried({ pieces: Math.max(one, other) })];
+      expect(many.lowestC).toBeLessThanOrEqual(few.lowestC + 1e-9);
+      expect(many.recoveryMin).toBeGreaterThanOrEqual(few.recoveryMin - 1e-9);
+      expect(many.waterG).toBeLessThanOrEqual(load.pieceG * load.waterShare + 1e-9);
+    }),
+  );
+});
+
+test("the largest load just keeps the oil hot, one more does not; more power takes more", () => {
+  const most = findLargestLoad(bath, load);
+  expect(most).toBeGreaterThan(0);
+  expect(fried({ pieces: most }).lowestC).toBeGreaterThanOrEqual(165);
+  expect(fried({ pieces: most + 1 }).lowestC).toBeLessThan(165);
+  expect(findLargestLoad({ ...bath, heaterW: 4500 }, load)).toBeGreaterThan(most);
+});
+
+test("a heater that cannot hold its setting is refused with what it holds", () => {
+  expect(fryLoad({ ...bath, heaterW: 400 }, load)).toMatchObject({
+    ok: false,
+    failure: { kind: "neverHot", message: expect.stringContaining("143 °C at most, 37 below 180") },
+  });
+});

@@ -1,0 +1,176 @@
+import { requireNotNegative, requirePositive, requireThat } from "../require";
+import { fail, ok, type Result } from "../result";
+
+/** A pan or fryer of oil. */
+export interface OilBath {
+  readonly oilKg: number;
+  readonly heaterW: number;
+  /** The thermostat's setting. */
+  readonly setC: number;
+  readonly roomC: number;
+}
+
+/** What goes in at once. */
+export interface FryLoad {
+  readonly pieces: number;
+  /** Surface of one piece in the oil, mm². */
+  readonly pieceMm2: number;
+  readonly minutes: number;
+  /** One piece raw, and the share of it that is water: no more than that can boil away. */
+  readonly pieceG: number;
+  readonly waterShare: number;
+}
+
+export interface OilMoment {
+  readonly atMin: number;
+  readonly oilC: number;
+}
+
+export interface Frying {
+  /** The coldest the oil gets, at the end of a load. */
+  readonly lowestC: number;
+  /** From the end of a load until the oil is back. */
+  readonly recoveryMin: number;
+  /** Water that one piece boils off, g. */
+  readonly waterG: number;
+  readonly moments: readonly OilMoment[];
+}
+
+export interface OilFault {
+  readonly kind: "neverHot";
+  readonly message: string;
+}
+
+/** Of frying oils near 180 °C, J/kg K. */
+const OIL_J_PER_KG_K = 2300;
+/** Off the open surface and the walls of a small fryer for each kilogram of oil, W/K. */
+const LOSS_W_PER_KG_K = 0.6;
+/** Between boiling oil and a surface that steams, W/m² K: bubbles stir it. */
+const FRY_W_PER_M2K = 250;
+/** While water boils off, the surface stays at its boiling point. */
+const BOILING_C = 100;
+/** To boil a gram of water away, J. */
+const EVAPORATION_J_PER_G = 2257;
+/** From the fridge to boiling, for each gram of water, J. */
+const WARMING_J_PER_G = 350;
+/** Back within so much of the setting the next load may go in. */
+const BACK_WITHIN_C = 2;
+/** Below this crust takes up oil before it closes. */
+export const LEAST_FRYING_C = 165;
+/** Points of the curve in each stretch. */
+const POINTS = 24;
+const MOST_PIECES = 500;
+
+/**
+ * One load and the recovery after it, from oil at its setting. While pieces fry, the oil obeys
+ * m c dT/dt = P − U(T − room) − hA(T − 100): exponential, with its end where heater, losses and steam balance; then
+ * the same without pieces. Uptake ends where a piece has no water left to boil.
+ * @throws {RangeError} If a quantity is not above 0.
+ */
+export function fryLoad(bath: OilBath, load: FryLoad): Result<Frying, OilFault> {
+  check(bath, load);
+  const steadyC = findSteadyC(bath);
+  if (steadyC <= bath.setC) {
+    return fail({
+      kind: "neverHot",
+      message:
+        `A heater of ${bath.heaterW} W holds ${bath.oilKg} kg of oil at ${Math.round(steadyC)} °C at most, ` +
+        `${Math.ceil(bath.setC - steadyC)} below ${bath.setC}. Fry in less oil, or at a stronger fire.`,
+    });
+  }
+  const frying = stretch(bath, load.pieces * load.pieceMm2);
+  const mostWaterG = load.pieceG * load.waterShare;
+  const waterAt = (minutes: number) => waterOff(bath, load, minutes);
+  const dryMin =
+    waterAt(load.minutes) > mostWaterG ? findDryMin(waterAt, mostWaterG, load.minutes) : load.minutes;
+  const wetEndC = frying.at(bath.setC, dryMin);
+  const bare = stretch(bath, 0);
+  // Out of water it takes up nothing more worth counting.
+  const endC = Math.min(bare.at(wetEndC, load.minutes - dryMin), bath.setC);
+  const recoveryMin = bare.until(endC, bath.setC - BACK_WITHIN_C);
+  const along = (fromMin: number, toMin: number, oilC: (minute: number) => number): OilMoment[] =>
+    Array.from({ length: POINTS + 1 }, (_, i) => {
+      const atMin = fromMin + ((toMin - fromMin) * i) / POINTS;
+      return { atMin, oilC: Math.min(oilC(atMin - fromMin), bath.setC) };
+    });
+  return ok({
+    lowestC: Math.min(wetEndC, endC),
+    recoveryMin,
+    waterG: Math.min(waterAt(load.minutes), mostWaterG),
+    moments: [
+      ...along(0, dryMin, (minute) => frying.at(bath.setC, minute)),
+      ...(dryMin < load.minutes ? along(dryMin, load.minutes, (minute) => bare.at(wetEndC, minute)) : []),
+      ...along(load.minutes, load.minutes + recoveryMin, (minute) => bare.at(endC, minute)),
+    ],
+  });
+}
+
+/** The most pieces that keep the oil from falling below `leastC`; 0 if not even one does. */
+export function findLargestLoad(
+  bath: OilBath,
+  load: Omit<FryLoad, "pieces">,
+  leastC = LEAST_FRYING_C,
+): number {
+  let [low, high] = [0, MOST_PIECES];
+  const holds = (pieces: number) => {
+    const fried = fryLoad(bath, { ...load, pieces });
+    return fried.ok && fried.value.lowestC >= leastC;
+  };
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    if (holds(middle)) low = middle;
+    else high = middle - 1;
+  }
+  return low;
+}
+
+const capacityJPerK = ({ oilKg }: OilBath) => oilKg * OIL_J_PER_KG_K;
+const lossWPerK = ({ oilKg }: OilBath) => oilKg * LOSS_W_PER_KG_K;
+const findSteadyC = (bath: OilBath) => bath.roomC + bath.heaterW / lossWPerK(bath);
+
+/** The oil with the heater on and so much surface frying in it: where it tends to and how fast. */
+function stretch(bath: OilBath, surfaceMm2: number) {
+  const uptakeWPerK = (surfaceMm2 / 1e6) * FRY_W_PER_M2K;
+  const total = lossWPerK(bath) + uptakeWPerK;
+  const endC = (bath.heaterW + lossWPerK(bath) * bath.roomC + uptakeWPerK * BOILING_C) / total;
+  const timeMin = capacityJPerK(bath) / total / 60;
+  return {
+    endC,
+    timeMin,
+    at: (fromC: number, minutes: number) => endC + (fromC - endC) * Math.exp(-minutes / timeMin),
+    /** Minutes to rise to a temperature below its end. */
+    until: (fromC: number, toC: number) =>
+      fromC >= toC ? 0 : timeMin * Math.log((endC - fromC) / (endC - toC)),
+  };
+}
+
+/** Water one piece has boiled off after so long, g: the heat that it took, over what a gram takes. */
+function waterOff(bath: OilBath, load: FryLoad, minutes: number): number {
+  const { endC, timeMin } = stretch(bath, load.pieces * load.pieceMm2);
+  const overC = endC - BOILING_C;
+  const integralKMin = overC * minutes + (bath.setC - endC) * timeMin * (1 - Math.exp(-minutes / timeMin));
+  const takenJ = (load.pieceMm2 / 1e6) * FRY_W_PER_M2K * integralKMin * 60;
+  return Math.max(takenJ / (EVAPORATION_J_PER_G + WARMING_J_PER_G), 0);
+}
+
+const HALVINGS = 40;
+function findDryMin(waterAt: (minutes: number) => number, mostWaterG: number, longestMin: number): number {
+  let [low, high] = [0, longestMin];
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2;
+    if (waterAt(middle) <= mostWaterG) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+function check(bath: OilBath, load: FryLoad): void {
+  requirePositive("oilKg", bath.oilKg);
+  requirePositive("heaterW", bath.heaterW);
+  requireThat("setC", bath.setC, bath.setC > BOILING_C, "above 100 °C");
+  requireNotNegative("pieces", load.pieces);
+  requirePositive("pieceMm2", load.pieceMm2);
+  requirePositive("minutes", load.minutes);
+  requirePositive("pieceG", load.pieceG);
+  requireThat("waterShare", load.waterShare, load.waterShare > 0 && load.waterShare <= 1, "above 0 to 1");
+}
