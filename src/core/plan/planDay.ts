@@ -6,7 +6,7 @@ import {
   standardIngredients,
 } from "../formula";
 import { findYieldHabit } from "../habits";
-import { scheduleDay, type Schedule } from "../schedule";
+import { constructSchedule, type Schedule } from "../schedule";
 import { formatClock, formatDuration, formatNumber } from "../units";
 import type { DayBook, Order, Oven, Piece } from "./book";
 import type { DayPlan, DayTask, PiecePlan, Problem, Tally } from "./dayPlan";
@@ -68,7 +68,8 @@ export function planDay(book: DayBook): DayPlan {
   problems.push(...larder.problems, ...batches.problems);
   const drafts = listTasks(works, [...batches.doughs, ...batches.fillings]);
   const openMin = Math.max(book.day.openMin, book.nowMin ?? -Infinity);
-  const schedule = oven && drafts.length > 0 ? scheduleDay(toScheduleProblem(drafts, oven, openMin)) : null;
+  const schedule =
+    oven && drafts.length > 0 ? constructSchedule(toScheduleProblem(drafts, oven, openMin)) : null;
   if (schedule) problems.push(...findLateness(schedule, drafts, openMin));
   const tasks = schedule ? placeDrafts(drafts, schedule) : [];
   return {
@@ -226,7 +227,7 @@ function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[
     const draft = byId.get(placed.taskId);
     if (!draft) return [];
     const { id, kind, station, pieceId, formulaId, cutId, index, pieces, label, handsMin } = draft;
-    const { heat } = draft.schedule;
+    const heat = draft.schedule.modes[placed.mode]?.heat ?? null;
     return [{ id, kind, station, pieceId, formulaId, cutId, index, pieces, label, handsMin, heat, placed }];
   });
 }

@@ -83,8 +83,15 @@ export function toScheduleProblem(tasks: readonly DraftTask[], oven: Oven, openM
   return {
     tasks: tasks.map(({ schedule }) => schedule),
     resources: [
-      { id: HANDS, heater: null },
-      { id: OVEN, heater: { restC: ROOM_C, heatUpCPerMin, coolDownCPerMin } },
+      { id: HANDS, capacity: 1, gapMin: 0, heater: null, isHands: true, away: [] },
+      {
+        id: OVEN,
+        capacity: 1,
+        gapMin: 0,
+        heater: { restC: ROOM_C, heatUpCPerMin, coolDownCPerMin, toleranceC: 0 },
+        isHands: false,
+        away: [],
+      },
     ],
     openMin,
   };
@@ -229,6 +236,9 @@ function listPieceTasks({ line, dough, filling }: PieceWork, afterFilling: reado
   });
 }
 
+/** Neither held back nor pinned, and of the same weight as every other. */
+const free = { releaseMin: null, weight: 1, pinnedMin: null } as const;
+
 const stationOf: Record<TaskKind, DayTask["station"]> = {
   mix: "mix",
   precook: "mix",
@@ -270,8 +280,14 @@ function handTask(
   dueMin: number | null = null,
 ): DraftTask {
   const durationMin = Math.max(Math.ceil(minutes), 1);
-  const uses = [{ resourceId: HANDS, fromMin: 0, toMin: durationMin }];
-  return draft(kind, facts, durationMin, { id, durationMin, uses, after, dueMin, heat: null });
+  const uses = [{ resourceId: HANDS, fromMin: 0, toMin: durationMin, amount: 1 }];
+  return draft(kind, facts, durationMin, {
+    ...free,
+    id,
+    modes: [{ durationMin, uses, heat: null }],
+    after,
+    dueMin,
+  });
 }
 
 /**
@@ -294,21 +310,27 @@ function bakeTask(
     if (act === "none") return [];
     const fromMin = atMin;
     atMin += Math.max(Math.ceil(act === "secondCoat" ? coatMin : 0), ACT_MIN);
-    return [{ resourceId: HANDS, fromMin, toMin: atMin }];
+    return [{ resourceId: HANDS, fromMin, toMin: atMin, amount: 1 }];
   });
   const durationMin = atMin + Math.ceil(last.minutes) + OVEN_HANDLING_MIN;
   const uses = [
-    { resourceId: OVEN, fromMin: 0, toMin: durationMin },
-    { resourceId: HANDS, fromMin: 0, toMin: OVEN_HANDLING_MIN },
+    { resourceId: OVEN, fromMin: 0, toMin: durationMin, amount: 1 },
+    { resourceId: HANDS, fromMin: 0, toMin: OVEN_HANDLING_MIN, amount: 1 },
     ...acts,
-    { resourceId: HANDS, fromMin: durationMin - OVEN_HANDLING_MIN, toMin: durationMin },
+    { resourceId: HANDS, fromMin: durationMin - OVEN_HANDLING_MIN, toMin: durationMin, amount: 1 },
   ];
   const heat = { startC: first.ovenC, endC: last.ovenC };
   const handsMin = uses.reduce(
     (sum, { resourceId, fromMin, toMin }) => sum + (resourceId === HANDS ? toMin - fromMin : 0),
     0,
   );
-  return draft("bake", facts, handsMin, { id, durationMin, uses, after, dueMin: null, heat });
+  return draft("bake", facts, handsMin, {
+    ...free,
+    id,
+    modes: [{ durationMin, uses, heat }],
+    after,
+    dueMin: null,
+  });
 }
 
 const wait = (taskId: string, minWaitMin = 0, maxWaitMin: number | null = null): TaskWait => ({

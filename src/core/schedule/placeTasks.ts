@@ -1,23 +1,13 @@
-import {
-  computeChangeoverMin,
-  type PlacedTask,
-  type ScheduleProblem,
-  type ScheduleResource,
-  type ScheduleTask,
-  type TaskHeat,
-} from "./problem";
-
-interface Block {
-  readonly startMin: number;
-  readonly endMin: number;
-  readonly heat: TaskHeat | null;
-}
+import { addToLaneInPlace, findNextStart, openLane, type Block, type Lane } from "./lane";
+import type { PlacedTask, ScheduleProblem, ScheduleTask, TaskMode } from "./problem";
 
 export interface PlacingRules {
   /** Earliest start of each task, over and above its waits. */
   readonly releaseMin: (task: ScheduleTask) => number;
   /** Of the tasks that could come next, the one with the lowest figures goes first. */
   readonly rank: (task: ScheduleTask, earliestMin: number) => readonly number[];
+  /** The way a task is to be done; null to take whichever ends first. */
+  readonly modeOf: (task: ScheduleTask) => number | null;
   /** When heaters begin cold, or null if that is seen to afterwards. */
   readonly coldUntilMin: number | null;
   /** Time runs backwards: a change of temperature is made in the other direction. */
@@ -27,15 +17,18 @@ export interface PlacingRules {
 /**
  * Places every task as early as its waits, its release and its resources allow, one after the other (serial
  * schedule generation). Longest waits are not enforced here. O(tasks · ready tasks + tasks · blocks).
- * @throws {RangeError} If tasks wait for each other in a circle or name something unknown.
+ * @throws {RangeError} If tasks wait for each other in a circle, name something unknown, or ask for more of a resource
+ * than there is.
  */
 export function placeTasks(problem: ScheduleProblem, rules: PlacingRules): Map<string, PlacedTask> {
-  const resources = new Map(problem.resources.map((resource) => [resource.id, resource]));
-  const blocks = new Map<string, Block[]>(
-    problem.resources.map(({ id, heater }) => [id, startBlocks(heater, rules)]),
+  const lanes = new Map(
+    problem.resources.map((resource) => [
+      resource.id,
+      openLane(resource, rules.coldUntilMin, rules.mirrored),
+    ]),
   );
   const placed = new Map<string, PlacedTask>();
-  const followers = listFollowers(problem.tasks);
+  const followers = followersOf(problem);
   const waitingFor = new Map(problem.tasks.map(({ id, after }) => [id, after.length]));
   // What all its waits are placed for is ready; from then on its earliest start and its rank stand fast.
   const ready: ReadyTask[] = [];
@@ -53,13 +46,10 @@ export function placeTasks(problem: ScheduleProblem, rules: PlacingRules): Map<s
       throw new RangeError(`placeTasks: tasks wait for each other: ${stuck.join(", ")}`);
     }
     const { task } = next;
-    const startMin = findFreeStart(task, next.earliestMin, blocks, resources, rules.mirrored);
-    for (const use of task.uses) {
-      const block = { startMin: startMin + use.fromMin, endMin: startMin + use.toMin, heat: task.heat };
-      const lane = blocks.get(use.resourceId) ?? [];
-      lane.splice(findFirstEndingAfter(lane, block.startMin), 0, block);
-    }
-    placed.set(task.id, { taskId: task.id, startMin, endMin: startMin + task.durationMin });
+    const { startMin, mode, index } = chooseMode(task, next.earliestMin, lanes, rules);
+    for (const use of mode.uses)
+      addToLaneInPlace(laneOf(lanes, task, use.resourceId), toBlock(use, mode, startMin));
+    placed.set(task.id, { taskId: task.id, startMin, endMin: startMin + mode.durationMin, mode: index });
     for (const { follower, position } of followers.get(task.id) ?? []) {
       const missing = (waitingFor.get(follower.id) ?? 0) - 1;
       waitingFor.set(follower.id, missing);
@@ -67,11 +57,6 @@ export function placeTasks(problem: ScheduleProblem, rules: PlacingRules): Map<s
     }
   }
   return placed;
-}
-
-function startBlocks(heater: ScheduleResource["heater"], { coldUntilMin }: PlacingRules): Block[] {
-  if (!heater || coldUntilMin === null) return [];
-  return [{ startMin: -Infinity, endMin: coldUntilMin, heat: { startC: heater.restC, endC: heater.restC } }];
 }
 
 /** A task that could come next. */
@@ -83,8 +68,16 @@ interface ReadyTask {
   readonly ranks: readonly number[];
 }
 
+/** A search lays one problem thousands of times: who waits for whom is read once. */
+const known = new WeakMap<ScheduleProblem, ReturnType<typeof listFollowers>>();
+function followersOf(problem: ScheduleProblem): ReturnType<typeof listFollowers> {
+  const found = known.get(problem) ?? listFollowers(problem.tasks);
+  known.set(problem, found);
+  return found;
+}
+
 /** By task id: the tasks that wait for it, once for each wait. */
-function listFollowers(tasks: readonly ScheduleTask[]) {
+export function listFollowers(tasks: readonly ScheduleTask[]) {
   const followers = new Map<string, { readonly follower: ScheduleTask; readonly position: number }[]>();
   tasks.forEach((follower, position) => {
     for (const { taskId } of follower.after) {
@@ -128,61 +121,62 @@ function comesFirst(left: ReadyTask, right: ReadyTask): boolean {
   return left.position < right.position;
 }
 
+/** The mode asked for, or the one that ends first; of equals the one listed first. */
+function chooseMode(
+  task: ScheduleTask,
+  earliestMin: number,
+  lanes: ReadonlyMap<string, Lane>,
+  { modeOf, mirrored }: PlacingRules,
+): { startMin: number; mode: TaskMode; index: number } {
+  const wanted = modeOf(task);
+  let best: { startMin: number; mode: TaskMode; index: number } | null = null;
+  task.modes.forEach((mode, index) => {
+    if (wanted !== null && index !== wanted) return;
+    const startMin = findFreeStart(task, mode, earliestMin, lanes, mirrored);
+    if (!best || startMin + mode.durationMin < best.startMin + best.mode.durationMin)
+      best = { startMin, mode, index };
+  });
+  if (!best) throw new RangeError(`placeTasks: ${task.id} has no mode ${wanted}`);
+  return best;
+}
+
 /** The first start from `earliestMin` on at which everything the task uses is free. */
 function findFreeStart(
   task: ScheduleTask,
+  mode: TaskMode,
   earliestMin: number,
-  blocks: ReadonlyMap<string, readonly Block[]>,
-  resources: ReadonlyMap<string, ScheduleResource>,
+  lanes: ReadonlyMap<string, Lane>,
   mirrored: boolean,
 ): number {
   let startMin = earliestMin;
   for (let moved = true; moved;) {
     moved = false;
-    for (const { resourceId, fromMin, toMin } of task.uses) {
-      const resource = resources.get(resourceId);
-      const lane = blocks.get(resourceId);
-      if (!resource || !lane) throw new RangeError(`placeTasks: ${task.id} uses unknown ${resourceId}`);
-      // Blocks of a lane do not overlap, so they are in the order of their ends too. What ends before the task
-      // begins matters only to a heater, and of those only the last.
-      const from = findFirstEndingAfter(lane, startMin + fromMin) - (resource.heater ? 1 : 0);
-      for (let i = Math.max(from, 0); i < lane.length; i++) {
-        const block = lane[i];
-        if (!block) break;
-        const gapBefore = findGapMin(resource, block.heat, task.heat, mirrored);
-        const gapAfter = findGapMin(resource, task.heat, block.heat, mirrored);
-        if (startMin + fromMin >= block.endMin + gapBefore) continue;
-        if (startMin + toMin + gapAfter <= block.startMin) {
-          if (!resource.heater) break;
-          continue;
-        }
-        startMin = block.endMin + gapBefore - fromMin;
-        moved = true;
-      }
+    for (const use of mode.uses) {
+      const nextMin = findNextStart(
+        laneOf(lanes, task, use.resourceId),
+        toBlock(use, mode, startMin),
+        mirrored,
+      );
+      if (nextMin === null) continue;
+      if (!Number.isFinite(nextMin))
+        throw new RangeError(
+          `placeTasks: ${task.id} asks for ${use.amount} of ${use.resourceId}, more than there is`,
+        );
+      startMin = nextMin - use.fromMin;
+      moved = true;
     }
   }
   return startMin;
 }
 
-/** Index of the first block that ends after a minute; the lane's length if none does. O(log blocks). */
-function findFirstEndingAfter(lane: readonly Block[], minute: number): number {
-  let [low, high] = [0, lane.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((lane[middle]?.endMin ?? Infinity) > minute) high = middle;
-    else low = middle + 1;
-  }
-  return low;
-}
+const toBlock = (
+  { fromMin, toMin, amount }: TaskMode["uses"][number],
+  { heat }: TaskMode,
+  startMin: number,
+): Block => ({ startMin: startMin + fromMin, endMin: startMin + toMin, amount, heat });
 
-function findGapMin(
-  { heater }: ScheduleResource,
-  earlier: TaskHeat | null,
-  later: TaskHeat | null,
-  mirrored: boolean,
-): number {
-  if (!heater || !earlier || !later) return 0;
-  return mirrored
-    ? computeChangeoverMin(heater, later.endC, earlier.startC)
-    : computeChangeoverMin(heater, earlier.endC, later.startC);
+function laneOf(lanes: ReadonlyMap<string, Lane>, { id }: ScheduleTask, resourceId: string): Lane {
+  const lane = lanes.get(resourceId);
+  if (!lane) throw new RangeError(`placeTasks: ${id} uses unknown ${resourceId}`);
+  return lane;
 }

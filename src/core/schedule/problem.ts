@@ -4,6 +4,8 @@ export interface TaskUse {
   /** Minutes after the task's start; the task may need a resource for part of its length only. */
   readonly fromMin: number;
   readonly toMin: number;
+  /** Of the resource's capacity, above 0: a pair of hands, trays, moulds. */
+  readonly amount: number;
 }
 
 /** This task starts no sooner than `minWaitMin` after the other's end, and no later than `maxWaitMin`. */
@@ -13,15 +15,27 @@ export interface TaskWait {
   readonly maxWaitMin: number | null;
 }
 
-export interface ScheduleTask {
-  readonly id: string;
+/** One way of doing a task: on this machine or that. */
+export interface TaskMode {
   readonly durationMin: number;
   readonly uses: readonly TaskUse[];
-  readonly after: readonly TaskWait[];
-  /** Latest end that was promised. */
-  readonly dueMin: number | null;
-  /** What this task needs of the heater it uses. */
+  /** What it needs of the heater it uses; null if it uses none. */
   readonly heat: TaskHeat | null;
+}
+
+export interface ScheduleTask {
+  readonly id: string;
+  /** At least one. */
+  readonly modes: readonly TaskMode[];
+  readonly after: readonly TaskWait[];
+  /** Not before this minute; null if nothing holds it. */
+  readonly releaseMin: number | null;
+  /** Latest end that was promised; null if nothing was. */
+  readonly dueMin: number | null;
+  /** How much a minute of lateness counts, above 0. */
+  readonly weight: number;
+  /** Starts at this minute and no other; null if it is free. */
+  readonly pinnedMin: number | null;
 }
 
 /** A heater's temperature as a task begins and as it ends: a bake may start hot and be lowered. */
@@ -30,14 +44,31 @@ export interface TaskHeat {
   readonly endC: number;
 }
 
-/** Something one task at a time can use. A heater also has to be brought from one temperature to the next. */
+export interface Heater {
+  readonly restC: number;
+  readonly heatUpCPerMin: number;
+  readonly coolDownCPerMin: number;
+  /** Loads whose heats differ by no more than this may share it. */
+  readonly toleranceC: number;
+}
+
+/** Something that tasks share up to its capacity. A heater has one temperature at a time. */
 export interface ScheduleResource {
   readonly id: string;
-  readonly heater: {
-    readonly restC: number;
-    readonly heatUpCPerMin: number;
-    readonly coolDownCPerMin: number;
-  } | null;
+  readonly capacity: number;
+  /** Between two tasks that do not share it: an oil that has to come back. */
+  readonly gapMin: number;
+  readonly heater: Heater | null;
+  /** Its minutes are hands' minutes: the working day is measured from the first of them to the last. */
+  readonly isHands: boolean;
+  /** When some of it is not there. */
+  readonly away: readonly Away[];
+}
+
+export interface Away {
+  readonly fromMin: number;
+  readonly toMin: number;
+  readonly amount: number;
 }
 
 export interface ScheduleProblem {
@@ -51,6 +82,8 @@ export interface PlacedTask {
   readonly taskId: string;
   readonly startMin: number;
   readonly endMin: number;
+  /** Which of its modes. */
+  readonly mode: number;
 }
 
 /** When a heater is switched on for its first task. */
@@ -73,6 +106,18 @@ export interface LateTask {
   readonly lateMin: number;
 }
 
+/** What a schedule is judged by, in this order. */
+export interface ScheduleCost {
+  /** Minutes by which waits are longer than allowed, tasks begin before the day opens, or pins are missed. */
+  readonly brokenMin: number;
+  /** Minutes late, each weighted. */
+  readonly latenessMin: number;
+  /** From the first minute that needs hands to the last. */
+  readonly dayMin: number;
+  /** Heaters hot without a load. */
+  readonly idleHeatMin: number;
+}
+
 export interface Schedule {
   /** In order of starting. */
   readonly placed: readonly PlacedTask[];
@@ -82,12 +127,31 @@ export interface Schedule {
   readonly endMin: number;
   readonly late: readonly LateTask[];
   readonly brokenWaits: readonly BrokenWait[];
+  readonly cost: ScheduleCost;
 }
-
-type Heater = NonNullable<ScheduleResource["heater"]>;
 
 /** Whole minutes to bring a heater from one temperature to another. */
 export function computeChangeoverMin(heater: Heater, fromC: number, toC: number): number {
   const rate = toC > fromC ? heater.heatUpCPerMin : heater.coolDownCPerMin;
   return Math.ceil(Math.abs(toC - fromC) / rate);
+}
+
+/** Two loads may be in a heater at once: both steady, at one heat within its tolerance. */
+export function canShare({ toleranceC }: Heater, one: TaskHeat | null, other: TaskHeat | null): boolean {
+  if (!one || !other) return false;
+  return (
+    one.startC === one.endC &&
+    other.startC === other.endC &&
+    Math.abs(one.startC - other.startC) <= toleranceC
+  );
+}
+
+/** Negative if the first is the better: broken rules first, then lateness, working day, idle heat. */
+export function compareCosts(one: ScheduleCost, other: ScheduleCost): number {
+  return (
+    one.brokenMin - other.brokenMin ||
+    one.latenessMin - other.latenessMin ||
+    one.dayMin - other.dayMin ||
+    one.idleHeatMin - other.idleHeatMin
+  );
 }

@@ -1,6 +1,6 @@
 import type { Piece, ShapedPiece } from "@/core/plan";
 import { describeOutline } from "@/core/shape";
-import { formatNumber } from "@/core/units";
+import { formatCount, formatNumber } from "@/core/units";
 import { sugarNames, ventNames, washNames } from "./words";
 
 /** `ring 78 mm, base 78 mm round`. */
@@ -16,7 +16,11 @@ export function describeFinished({ formed }: ShapedPiece): string {
 }
 
 export const describeVents = ({ vents }: Piece): string =>
-  vents.kind === "none" ? "no vents" : `${vents.count} ${ventNames[vents.kind]}`;
+  vents.kind === "none"
+    ? "no vents"
+    : vents.kind === "cutOut"
+      ? "a cut-out"
+      : formatCount(vents.count, ventNames[vents.kind].replace(/s$/, ""));
 
 export function describeWash({ wash }: Piece): string {
   const coats =

@@ -1,0 +1,175 @@
+import { laySchedule, type Effort, type Order } from "./laySchedule";
+import { boundSchedule, type ScheduleBound } from "./lowerBound";
+import { compareCosts, type Schedule, type ScheduleProblem, type ScheduleTask } from "./problem";
+import { constructSchedule } from "./constructSchedule";
+
+export interface Improvement {
+  readonly schedule: Schedule;
+  readonly bound: ScheduleBound;
+  /** Share by which the schedule may still be above the best there is, in its first figure that is not proven best. */
+  readonly gap: number;
+  readonly tries: number;
+}
+
+export interface ImproveOptions {
+  /** Fixed, the same schedule comes out for the same number of tries. */
+  readonly random: () => number;
+  /** Asked before every try, with their number so far. */
+  readonly isOver: (tries: number) => boolean;
+  /** Told of every better schedule. */
+  readonly onBetter?: (improvement: Improvement) => void;
+}
+
+/** Tasks taken out at once: mostly one or two, now and then enough to let chains change places. */
+const MOST_REMOVED = 12;
+/** How strongly few are preferred to many: the power to which a random share is raised. */
+const FEW_POWER = 3;
+/** What is put back goes no further from its place than this share of the day's tasks, half of the time. */
+const NEAR_SHARE = 0.2;
+const SEARCH_EFFORT: Effort = { mendingRounds: 4, mayBeRigid: false };
+/** Chance that a try a little worse is gone on from: it leads out of dead ends. */
+const WORSE_CHANCE = 0.03;
+/** A try without any gain for so long goes back to the best. */
+const PATIENCE = 120;
+
+/**
+ * Large-neighbourhood search over the order in which tasks are laid and the machine each takes: some tasks (neighbours
+ * in time, one chain, one machine, or any) are taken out of the order and put back elsewhere, and the whole is laid
+ * anew. Never worse than what it begins with.
+ * @param begin - A schedule to begin from; null to construct one.
+ */
+export function improveSchedule(
+  problem: ScheduleProblem,
+  { random, isOver, onBetter }: ImproveOptions,
+  begin: Schedule | null = null,
+): Improvement {
+  const bound = boundSchedule(problem);
+  const construct = begin ?? constructSchedule(problem);
+  let best = construct;
+  let tries = 0;
+  const report = () => ({ schedule: best, bound, gap: findGap(best, bound), tries });
+  if (problem.tasks.length < 2) return report();
+  let current = readOrder(problem, best);
+  let currentSchedule = best;
+  let stale = 0;
+  while (!isOver(tries) && findGap(best, bound) > 0) {
+    tries++;
+    const next = ruin(problem, current, currentSchedule, random);
+    const schedule = laySchedule(problem, toOrder(next), SEARCH_EFFORT);
+    const against = compareCosts(schedule.cost, currentSchedule.cost);
+    if (against <= 0 || random() < WORSE_CHANCE) {
+      current = readOrder(problem, schedule, next.modes);
+      currentSchedule = schedule;
+    }
+    if (compareCosts(schedule.cost, best.cost) < 0) {
+      best = schedule;
+      stale = 0;
+      onBetter?.(report());
+    } else if (++stale > PATIENCE) {
+      stale = 0;
+      current = readOrder(problem, best);
+      currentSchedule = best;
+    }
+  }
+  return report();
+}
+
+/** Above the bound by this share: of lateness while there is any, else of the working day. */
+export function findGap({ cost }: Schedule, bound: ScheduleBound): number {
+  if (cost.brokenMin > 0) return Infinity;
+  if (cost.latenessMin > bound.latenessMin) {
+    return (cost.latenessMin - bound.latenessMin) / Math.max(bound.latenessMin, 1);
+  }
+  return cost.dayMin > 0 ? Math.max(cost.dayMin - bound.dayMin, 0) / cost.dayMin : 0;
+}
+
+/** Every task by its place in the day, and the mode each is bound to. */
+interface Sequence {
+  readonly ids: readonly string[];
+  readonly modes: ReadonlyMap<string, number>;
+}
+
+function readOrder(
+  problem: ScheduleProblem,
+  schedule: Schedule,
+  modes: ReadonlyMap<string, number> | null = null,
+): Sequence {
+  const choices = new Set(problem.tasks.flatMap((task) => (task.modes.length > 1 ? [task.id] : [])));
+  return {
+    ids: schedule.placed.map(({ taskId }) => taskId),
+    modes:
+      modes ??
+      new Map(
+        schedule.placed.flatMap(({ taskId, mode }) => (choices.has(taskId) ? [[taskId, mode] as const] : [])),
+      ),
+  };
+}
+
+/** In the mirror the last is laid first; forwards the first: one figure serves both, turned round. */
+function toOrder({ ids, modes }: Sequence): Order {
+  const place = new Map(ids.map((id, i) => [id, i]));
+  return {
+    rankOf: (task: ScheduleTask) => [-(place.get(task.id) ?? 0)],
+    forwardRankOf: (task: ScheduleTask) => [place.get(task.id) ?? 0],
+    modeOf: (task: ScheduleTask) => modes.get(task.id) ?? null,
+  };
+}
+
+function ruin(
+  problem: ScheduleProblem,
+  { ids, modes }: Sequence,
+  schedule: Schedule,
+  random: () => number,
+): Sequence {
+  const pick = (count: number) => Math.floor(random() * count);
+  const size = Math.min(1 + Math.floor(MOST_REMOVED * random() ** FEW_POWER), ids.length);
+  const removed = new Set(choose(problem, ids, schedule, size, pick));
+  const kept = ids.filter((id) => !removed.has(id));
+  const back = [...kept];
+  const reach = Math.max(Math.ceil(ids.length * NEAR_SHARE), 1);
+  const isNear = random() < 0.5;
+  for (const id of shuffle([...removed], pick)) {
+    const was = ids.indexOf(id);
+    const near = Math.min(Math.max(was - reach + pick(2 * reach + 1), 0), back.length);
+    back.splice(isNear ? near : pick(back.length + 1), 0, id);
+  }
+  const turned = new Map(modes);
+  for (const task of problem.tasks)
+    if (task.modes.length > 1 && removed.has(task.id)) turned.set(task.id, pick(task.modes.length));
+  return { ids: back, modes: turned };
+}
+
+/** Neighbours in time, those about what is late, one chain with what it waits for, or any. */
+function choose(
+  problem: ScheduleProblem,
+  ids: readonly string[],
+  { late }: Schedule,
+  size: number,
+  pick: (count: number) => number,
+): string[] {
+  const way = pick(4);
+  if (way === 0) {
+    const from = pick(Math.max(ids.length - size, 1));
+    return ids.slice(from, from + size);
+  }
+  if (way === 1 || (way === 2 && late.length > 0)) {
+    const byId = new Map(problem.tasks.map((task) => [task.id, task]));
+    const chain: string[] = [];
+    let id: string | undefined = way === 2 ? late[pick(late.length)]?.taskId : ids[pick(ids.length)];
+    while (id !== undefined && chain.length < size) {
+      chain.push(id);
+      const after: ScheduleTask["after"] = byId.get(id)?.after ?? [];
+      id = after[pick(Math.max(after.length, 1))]?.taskId;
+    }
+    return chain;
+  }
+  return shuffle([...ids], pick).slice(0, size);
+}
+
+function shuffle(ids: string[], pick: (count: number) => number): string[] {
+  for (let i = ids.length - 1; i > 0; i--) {
+    const j = pick(i + 1);
+    [ids[i], ids[j]] = [ids[j] ?? "", ids[i] ?? ""];
+  }
+  return ids;
+}
