@@ -75,50 +75,61 @@ export function validateScale(value: unknown): Result<ScaleDocument, Fault[]> {
 /** Longest side of a piece of dough that is reckoned with. */
 const size = (label: string) => quantity({ label, unit: "mm", min: 1, max: 600, step: 1 });
 const share = Joi.number().min(0).max(1).required();
+/** A body as conduction sees it. */
+export const bodySchema = Joi.alternatives()
+  .conditional(".kind", {
+    switch: [
+      { is: "slab", then: Joi.object({ kind: Joi.valid("slab"), thicknessMm: size("Thickness") }) },
+      {
+        is: "disc",
+        then: Joi.object({
+          kind: Joi.valid("disc"),
+          diameterMm: size("Diameter"),
+          heightMm: size("Height"),
+        }),
+      },
+      {
+        is: "log",
+        then: Joi.object({
+          kind: Joi.valid("log"),
+          diameterMm: size("Diameter"),
+          lengthMm: size("Length"),
+        }),
+      },
+      { is: "ball", then: Joi.object({ kind: Joi.valid("ball"), diameterMm: size("Diameter") }) },
+      {
+        is: "brick",
+        then: Joi.object({
+          kind: Joi.valid("brick"),
+          lengthMm: size("Length"),
+          widthMm: size("Width"),
+          heightMm: size("Height"),
+        }),
+      },
+    ],
+    otherwise: Joi.forbidden().messages({
+      "any.unknown": "A body is a slab, a disc, a log, a ball or a brick.",
+    }),
+  })
+  .required();
+
+/** What it is made of, shares of its mass. */
+export const compositionSchema = Joi.object({
+  waterShare: share,
+  fatShare: share,
+  sugarShare: share,
+  starchShare: share,
+})
+  .custom((parts: ReadinessRequest["composition"], helpers) =>
+    parts.waterShare + parts.fatShare + parts.sugarShare + parts.starchShare > 1 + 1e-9
+      ? helpers.message({ custom: "Water, fat, sugar and starch come to more than the whole. Lower one." })
+      : parts,
+  )
+  .required();
+
 const chillSchema = Joi.object({
-  body: Joi.alternatives()
-    .conditional(".kind", {
-      switch: [
-        { is: "slab", then: Joi.object({ kind: Joi.valid("slab"), thicknessMm: size("Thickness") }) },
-        {
-          is: "disc",
-          then: Joi.object({
-            kind: Joi.valid("disc"),
-            diameterMm: size("Diameter"),
-            heightMm: size("Height"),
-          }),
-        },
-        {
-          is: "log",
-          then: Joi.object({
-            kind: Joi.valid("log"),
-            diameterMm: size("Diameter"),
-            lengthMm: size("Length"),
-          }),
-        },
-        { is: "ball", then: Joi.object({ kind: Joi.valid("ball"), diameterMm: size("Diameter") }) },
-        {
-          is: "brick",
-          then: Joi.object({
-            kind: Joi.valid("brick"),
-            lengthMm: size("Length"),
-            widthMm: size("Width"),
-            heightMm: size("Height"),
-          }),
-        },
-      ],
-      otherwise: Joi.forbidden().messages({
-        "any.unknown": "A body is a slab, a disc, a log, a ball or a brick.",
-      }),
-    })
-    .required(),
-  composition: Joi.object({ waterShare: share, fatShare: share, sugarShare: share, starchShare: share })
-    .custom((parts: ReadinessRequest["composition"], helpers) =>
-      parts.waterShare + parts.fatShare + parts.sugarShare + parts.starchShare > 1 + 1e-9
-        ? helpers.message({ custom: "Water, fat, sugar and starch come to more than the whole. Lower one." })
-        : parts,
-    )
-    .required(),
+  body: bodySchema,
+  composition: compositionSchema,
   densityGPerMl: quantity(formulaLimits.densityGPerMl),
   window: Joi.object({
     lowC: quantity(formulaLimits.windowLowC),

@@ -1,0 +1,31 @@
+import { validateSchedule } from "./scheduleDocument";
+
+const use = (resourceId: string, amount = 1) => ({ resourceId, fromMin: 0, toMin: 10, amount });
+const task = (id: string, after: string[] = [], uses = [use("hands")]) => ({
+  id,
+  modes: [{ durationMin: 10, uses }],
+  after: after.map((taskId) => ({ taskId })),
+});
+const problem = (tasks: unknown[]) => ({ openMin: 0, resources: [{ id: "hands", isHands: true }], tasks });
+
+test.each([
+  ["a wait for nobody", [task("a", ["ghost"])], "no task “ghost”"],
+  ["a machine that is not there", [task("a", [], [use("oven")])], "no resource “oven”"],
+  ["more than there is", [task("a", [], [use("hands", 3)])], "2 more than there is"],
+  ["a circle", [task("a", ["c"]), task("b", ["a"]), task("c", ["b"])], "waits for itself"],
+  ["two of one name", [task("a"), task("a")], "duplicate"],
+])("%s is refused and named", (_name, tasks, words) => {
+  const refused = validateSchedule(problem(tasks));
+  expect(refused.ok ? "" : refused.failure.map(({ message }) => message).join()).toContain(words);
+});
+
+test("what is left out is filled in", () => {
+  const document = validateSchedule(problem([task("a"), task("b", ["a"])]));
+  expect(document).toMatchObject({
+    ok: true,
+    value: {
+      budgetMs: 1000,
+      tasks: [{ weight: 1, dueMin: null }, { after: [{ minWaitMin: 0, maxWaitMin: null }] }],
+    },
+  });
+});
