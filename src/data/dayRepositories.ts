@@ -2,15 +2,35 @@ import type Database from "better-sqlite3";
 import type { Day, Order } from "@/schemas/model";
 import { createVersionedTable, type Repository } from "./versionedTable";
 
-type DayRow = { id: string; date: string; name: string; open_min: number };
+type DayRow = {
+  id: string;
+  date: string;
+  name: string;
+  open_min: number;
+  helper_from_min: number | null;
+  helper_to_min: number | null;
+};
 
 /** All SQL about days. */
 export function createDayRepository(db: Database.Database): Repository<Day> {
   return createVersionedTable<Day, DayRow>(db, {
     table: "day",
-    columns: ["id", "date", "name", "open_min"],
-    toRow: ({ id, date, name, openMin }) => ({ id, date, name, open_min: openMin }),
-    fromRow: ({ id, date, name, open_min }) => ({ id, date, name, openMin: open_min }),
+    columns: ["id", "date", "name", "open_min", "helper_from_min", "helper_to_min"],
+    toRow: ({ id, date, name, openMin, helper }) => ({
+      id,
+      date,
+      name,
+      open_min: openMin,
+      helper_from_min: helper?.fromMin ?? null,
+      helper_to_min: helper?.toMin ?? null,
+    }),
+    fromRow: ({ id, date, name, open_min, helper_from_min: fromMin, helper_to_min: toMin }) => ({
+      id,
+      date,
+      name,
+      openMin: open_min,
+      helper: fromMin !== null && toMin !== null ? { fromMin, toMin } : null,
+    }),
   });
 }
 

@@ -43,6 +43,8 @@ type OvenRow = {
   heat_up_c_per_min: number;
   cool_down_c_per_min: number;
   max_c: number;
+  kind: Oven["kind"];
+  offset_c: number;
 };
 
 /** All SQL about ovens. */
@@ -58,6 +60,8 @@ export function createOvenRepository(db: Database.Database): Repository<Oven> {
       "heat_up_c_per_min",
       "cool_down_c_per_min",
       "max_c",
+      "kind",
+      "offset_c",
     ],
     toRow: (oven) => ({
       id: oven.id,
@@ -68,6 +72,8 @@ export function createOvenRepository(db: Database.Database): Repository<Oven> {
       heat_up_c_per_min: oven.heatUpCPerMin,
       cool_down_c_per_min: oven.coolDownCPerMin,
       max_c: oven.maxC,
+      kind: oven.kind,
+      offset_c: oven.offsetC,
     }),
     fromRow: (row) => ({
       id: row.id,
@@ -78,6 +84,8 @@ export function createOvenRepository(db: Database.Database): Repository<Oven> {
       heatUpCPerMin: row.heat_up_c_per_min,
       coolDownCPerMin: row.cool_down_c_per_min,
       maxC: row.max_c,
+      kind: row.kind,
+      offsetC: row.offset_c,
     }),
   });
 }

@@ -18,4 +18,6 @@ export const firstOven: Oven = {
   heatUpCPerMin: 10,
   coolDownCPerMin: 4,
   maxC: 250,
+  kind: "still",
+  offsetC: 0,
 };

@@ -16,9 +16,30 @@ const twoDeckOven: Oven = {
   heatUpCPerMin: 6,
   coolDownCPerMin: 3,
   maxC: 300,
+  kind: "still",
+  offsetC: 0,
 };
 
-const day: Day = { id: "day-2026-11-28", date: "2026-11-28", name: "Market Saturday", openMin: 4 * 60 };
+const smallFan: Oven = {
+  id: "small-fan",
+  name: "Small fan oven",
+  traysAtOnce: 1,
+  trayWidthMm: 600,
+  trayDepthMm: 400,
+  heatUpCPerMin: 12,
+  coolDownCPerMin: 5,
+  maxC: 250,
+  kind: "fan",
+  offsetC: 0,
+};
+
+const day: Day = {
+  id: "day-2026-11-28",
+  date: "2026-11-28",
+  name: "Market Saturday",
+  openMin: 4 * 60,
+  helper: null,
+};
 
 const at = (hour: number, minute = 0) => hour * 60 + minute;
 const order = (id: string, pieceId: string, count: number, dueMin: number, customer: string): Order => ({
@@ -39,7 +60,13 @@ const orders: readonly Order[] = [
 
 const kitchen: Kitchen = { ...firstKitchen, roomC: 19, mixedC: 17 };
 
-const friday: Day = { id: "day-2026-11-27", date: "2026-11-27", name: "Quiet Friday", openMin: 5 * 60 };
+const friday: Day = {
+  id: "day-2026-11-27",
+  date: "2026-11-27",
+  name: "Quiet Friday",
+  openMin: 5 * 60,
+  helper: null,
+};
 const fridayOrder: Order = {
   id: "order-friday",
   dayId: friday.id,
@@ -54,6 +81,7 @@ const sunday: Day = {
   date: "2026-11-29",
   name: "Lantern Sunday",
   openMin: 4 * 60 + 30,
+  helper: null,
 };
 const sundayOrders: readonly Order[] = [
   { ...order("order-pops", "plum-pop", 40, at(11), "Lantern walk"), dayId: sunday.id },
@@ -62,7 +90,13 @@ const sundayOrders: readonly Order[] = [
   { ...order("order-cases", "blossom-case", 24, at(13), "Ferry kiosk"), dayId: sunday.id },
   { ...order("order-roses", "courgette-rose", 18, at(13), "The hatch"), dayId: sunday.id },
 ];
-const monday: Day = { id: "day-2026-11-30", date: "2026-11-30", name: "Fair Monday", openMin: 4 * 60 };
+const monday: Day = {
+  id: "day-2026-11-30",
+  date: "2026-11-30",
+  name: "Fair Monday",
+  openMin: 4 * 60,
+  helper: null,
+};
 const mondayOrders: readonly Order[] = [
   { ...order("order-pears", "pear-coat", 12, at(16), "Pilot station"), dayId: monday.id },
   { ...order("order-dates", "date-round", 24, at(13), "The hatch"), dayId: monday.id },
@@ -132,6 +166,7 @@ export function listDemoChanges(): RecordChange[] {
     ...starters.map(({ piece }) => add("piece", piece)),
     add("bench", bench),
     add("oven", twoDeckOven),
+    add("oven", smallFan),
     ...[...starters.map(({ cutter }) => cutter), ...furtherCutters].map((cutter) => add("cutter", cutter)),
     add("day", day),
     add("day", friday),

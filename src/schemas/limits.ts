@@ -126,6 +126,7 @@ export const ovenLimits = {
   heatUpCPerMin: limit("Heats up", "°C/min", 1, 60, 1),
   coolDownCPerMin: limit("Cools down", "°C/min", 0.5, 60, 0.5),
   maxC: limit("Hottest", "°C", 100, 500, 5),
+  offsetC: limit("Hotter than it says by", "°C", -40, 40, 1),
 } as const;
 
 export const kitchenLimits = {
@@ -182,7 +183,10 @@ export const orderLimits = {
   dueMin: limit("Promised for", "", 0, 1439, 1),
 } as const;
 
-export const dayLimits = { openMin: limit("Opens", "", 0, 1439, 1) } as const;
+export const dayLimits = {
+  openMin: limit("Opens", "", 0, 1439, 1),
+  helperMin: limit("Helper", "", 0, 1440, 1),
+} as const;
 
 /** Longest name or note that is kept. */
 export const MAX_NAME_CHARACTERS = 80;

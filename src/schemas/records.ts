@@ -15,6 +15,7 @@ import {
   trimEnds,
   wetnesses,
 } from "@/core/formula";
+import { ovenKinds } from "@/core/heat";
 import { larderKinds } from "@/core/plan";
 import type {
   Bench,
@@ -243,6 +244,8 @@ export const recordSchemas = {
     heatUpCPerMin: quantity(ovenLimits.heatUpCPerMin),
     coolDownCPerMin: quantity(ovenLimits.coolDownCPerMin),
     maxC: quantity(ovenLimits.maxC),
+    kind: Joi.valid(...ovenKinds).default("still"),
+    offsetC: quantity(ovenLimits.offsetC).default(0).optional(),
   }),
   cutter: Joi.object<Cutter>({
     id,
@@ -255,6 +258,14 @@ export const recordSchemas = {
     date: calendarDate,
     name: name("The day"),
     openMin: whole(dayLimits.openMin),
+    helper: Joi.object({
+      fromMin: whole(dayLimits.helperMin),
+      toMin: whole(dayLimits.helperMin)
+        .greater(Joi.ref("fromMin"))
+        .messages({ "number.greater": "The helper must leave after coming." }),
+    })
+      .allow(null)
+      .default(null),
   }),
   order: Joi.object<Order>({
     id,

@@ -1,6 +1,7 @@
 import type { CutAim } from "../cutting";
 import type { PieceForm } from "../forming";
 import type { Formula, Ingredient } from "../formula";
+import type { OvenKind } from "../heat";
 import type { CutOutcome, LotOutcome } from "../habits";
 import type { PieceExtra } from "../filling";
 import type { CrimpId, GlueId, Vents, Wash } from "../sealing";
@@ -80,6 +81,10 @@ export interface Oven {
   readonly heatUpCPerMin: number;
   readonly coolDownCPerMin: number;
   readonly maxC: number;
+  /** What a bake is set to and how long it takes follow from it: stages are written for still air. */
+  readonly kind: OvenKind;
+  /** Its air is so much hotter than it says; below 0 it is colder. */
+  readonly offsetC: number;
 }
 
 /** A cutter in the drawer. */
@@ -98,6 +103,8 @@ export interface Day {
   readonly name: string;
   /** Minutes after midnight before which nobody starts. */
   readonly openMin: number;
+  /** A second pair of hands for part of the day; null if there is none. */
+  readonly helper: { readonly fromMin: number; readonly toMin: number } | null;
 }
 
 export interface Order {

@@ -187,8 +187,12 @@ export interface DayTask {
   readonly pieces: number;
   readonly label: string;
   readonly handsMin: number;
-  /** Of a bake: the oven as it begins and as it ends. */
+  /** Of a bake: what the oven is set to as it begins and as it ends. */
   readonly heat: TaskHeat | null;
+  /** Of a bake: the oven it is in. */
+  readonly ovenId: string | null;
+  /** Who does it: 0 the baker, 1 the helper. */
+  readonly person: number;
   readonly placed: PlacedTask;
 }
 
@@ -249,7 +253,9 @@ export interface DayPlan {
   readonly expired: readonly LarderItem[];
   readonly doughs: readonly DayBatch[];
   readonly fillings: readonly DayBatch[];
+  /** The oven that trays are laid for; null if there is none. */
   readonly oven: Oven | null;
+  readonly ovens: readonly Oven[];
   readonly schedule: Schedule | null;
   readonly tasks: readonly DayTask[];
   readonly flow: MassFlow;

@@ -59,3 +59,4 @@ export {
   type VariantFigures,
 } from "./whatIf";
 export { findFilling } from "./shapePiece";
+export { findLight, setFor } from "./ovenSetting";

@@ -10,6 +10,7 @@ import { constructSchedule, type Schedule } from "../schedule";
 import { formatClock, formatDuration, formatNumber } from "../units";
 import type { DayBook, Order, Oven, Piece } from "./book";
 import type { DayPlan, DayTask, PiecePlan, Problem, Tally } from "./dayPlan";
+import { assignPeople } from "./assignPeople";
 import { listLeftovers } from "./leftovers";
 import { computeMassFlow } from "./massFlow";
 import { listTookLast, planBatches } from "./planBatches";
@@ -66,12 +67,14 @@ export function planDay(book: DayBook): DayPlan {
   );
   const batches = planBatches({ book, works, larder, ingredients, analyses });
   problems.push(...larder.problems, ...batches.problems);
-  const drafts = listTasks(works, [...batches.doughs, ...batches.fillings]);
+  const drafts = listTasks(works, [...batches.doughs, ...batches.fillings], book.ovens);
   const openMin = Math.max(book.day.openMin, book.nowMin ?? -Infinity);
   const schedule =
-    oven && drafts.length > 0 ? constructSchedule(toScheduleProblem(drafts, oven, openMin)) : null;
+    oven && drafts.length > 0
+      ? constructSchedule(toScheduleProblem(drafts, book.ovens, book.day.helper, openMin))
+      : null;
   if (schedule) problems.push(...findLateness(schedule, drafts, openMin));
-  const tasks = schedule ? placeDrafts(drafts, schedule) : [];
+  const tasks = schedule ? assignPeople(placeDrafts(drafts, schedule), book.day.helper) : [];
   return {
     shaped: shapeBook(book, context, problems),
     analyses,
@@ -95,6 +98,7 @@ export function planDay(book: DayBook): DayPlan {
     larderUses: larder.listUses(),
     expired: larder.expired,
     oven,
+    ovens: book.ovens,
     schedule,
     tasks,
     flow: computeMassFlow(lines, cutting.cuts),
@@ -228,7 +232,24 @@ function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[
     if (!draft) return [];
     const { id, kind, station, pieceId, formulaId, cutId, index, pieces, label, handsMin } = draft;
     const heat = draft.schedule.modes[placed.mode]?.heat ?? null;
-    return [{ id, kind, station, pieceId, formulaId, cutId, index, pieces, label, handsMin, heat, placed }];
+    return [
+      {
+        id,
+        kind,
+        station,
+        pieceId,
+        formulaId,
+        cutId,
+        index,
+        pieces,
+        label,
+        handsMin,
+        heat,
+        ovenId: draft.ovenIds[placed.mode] ?? null,
+        person: 0,
+        placed,
+      },
+    ];
   });
 }
 

@@ -7,6 +7,7 @@ import { formatCount, formatMass, formatNumber } from "../units";
 import type { Order, Oven, Piece } from "./book";
 import type { BlankYield, DayCut, PieceFill, PiecePlan, Problem, WhyStep } from "./dayPlan";
 import { shapePiece, toDemandId, type ShapeContext, type ShapedPiece } from "./shapePiece";
+import { setFor } from "./ovenSetting";
 import type { TakenPieces } from "./takeFromLarder";
 
 /** A piece with what its names stand for. */
@@ -46,7 +47,8 @@ export function draftPiece(
   const made = ordered + piece.spares;
   const shaped = shapePiece(piece, dough, filling, context);
   if (!shaped.ok) return shaped;
-  const hottestC = Math.max(...piece.stages.map(({ ovenC }) => ovenC));
+  const settings = piece.stages.map((stage) => setFor(stage, oven).ovenC);
+  const hottestC = Math.max(...settings);
   if (hottestC > oven.maxC) {
     return stop(
       "bake",

@@ -1,14 +1,14 @@
 import { craftHandTimes } from "../cutting";
 import type { Dough, Filling, PrecookedPart } from "../formula";
 import { findSugarLeadMin } from "../filling";
-import type { ScheduleProblem, ScheduleTask, TaskWait } from "../schedule";
-import type { BakeStage, Order, Oven } from "./book";
+import type { ScheduleProblem, ScheduleTask, TaskMode, TaskWait } from "../schedule";
+import type { BakeStage, Day, Order, Oven } from "./book";
 import type { DayBatch, DayCut, DayTask, PiecePlan, TaskKind } from "./dayPlan";
+import { setFor, toOvenId } from "./ovenSetting";
 import { toDemandId } from "./shapePiece";
 
 /** Resource ids of the schedule. */
 export const HANDS = "hands";
-export const OVEN = "oven";
 
 /** Opening the oven and setting trays in, and taking them out again: each. */
 const OVEN_HANDLING_MIN = 2;
@@ -20,7 +20,11 @@ const FROZEN_EXTRA_MIN = 5;
 const ROOM_C = 20;
 
 /** A task before it has a time. */
-export type DraftTask = Omit<DayTask, "placed" | "heat"> & { readonly schedule: ScheduleTask };
+export type DraftTask = Omit<DayTask, "placed" | "heat" | "ovenId" | "person"> & {
+  readonly schedule: ScheduleTask;
+  /** Of a bake: the oven of each of its modes. */
+  readonly ovenIds: readonly string[];
+};
 
 export interface PieceWork {
   readonly line: PiecePlan;
@@ -32,7 +36,11 @@ export interface PieceWork {
 }
 
 /** Every operation of the day with what it uses and what it waits for. */
-export function listTasks(works: readonly PieceWork[], batches: readonly DayBatch[]): DraftTask[] {
+export function listTasks(
+  works: readonly PieceWork[],
+  batches: readonly DayBatch[],
+  ovens: readonly Oven[],
+): DraftTask[] {
   const mixes = batches
     .filter(({ batch }) => batch !== null)
     .map(({ formula }) =>
@@ -72,26 +80,53 @@ export function listTasks(works: readonly PieceWork[], batches: readonly DayBatc
       listPieceTasks(
         work,
         work.fillings.flatMap(({ id, coolMin }) => afterMix(`make:${id}`, coolMin)),
+        ovens,
       ),
     ),
   ];
 }
 
-/** The scheduling problem of these tasks with one pair of hands and one oven. */
-export function toScheduleProblem(tasks: readonly DraftTask[], oven: Oven, openMin: number): ScheduleProblem {
-  const { heatUpCPerMin, coolDownCPerMin } = oven;
+/** Loads whose heats differ by no more than this go into one oven together, °C: less than a dial holds to. */
+const SHARED_HEAT_C = 5;
+/** Before and after every day. */
+const EVER_MIN = 7 * 24 * 60;
+
+/** The scheduling problem of these tasks: the baker, a helper for a while, and every oven. */
+export function toScheduleProblem(
+  tasks: readonly DraftTask[],
+  ovens: readonly Oven[],
+  helper: Day["helper"],
+  openMin: number,
+): ScheduleProblem {
   return {
     tasks: tasks.map(({ schedule }) => schedule),
     resources: [
-      { id: HANDS, capacity: 1, gapMin: 0, heater: null, isHands: true, away: [] },
       {
-        id: OVEN,
-        capacity: 1,
+        id: HANDS,
+        capacity: helper ? 2 : 1,
         gapMin: 0,
-        heater: { restC: ROOM_C, heatUpCPerMin, coolDownCPerMin, toleranceC: 0 },
+        heater: null,
+        isHands: true,
+        away: helper
+          ? [
+              { fromMin: -EVER_MIN, toMin: helper.fromMin, amount: 1 },
+              { fromMin: helper.toMin, toMin: EVER_MIN, amount: 1 },
+            ]
+          : [],
+      },
+      ...ovens.map((oven) => ({
+        id: toOvenId(oven),
+        capacity: oven.traysAtOnce,
+        gapMin: 0,
+        heater: {
+          restC: ROOM_C,
+          heatUpCPerMin: oven.heatUpCPerMin,
+          coolDownCPerMin: oven.coolDownCPerMin,
+          toleranceC: SHARED_HEAT_C,
+        },
         isHands: false,
         away: [],
-      },
+      })),
     ],
     openMin,
   };
@@ -158,7 +193,11 @@ const BLIND_COOL_MIN = 10;
 /** Strewing sugar over one load's fruit and turning it. */
 const SUGAR_MIN = 2;
 
-function listPieceTasks({ line, dough, filling }: PieceWork, afterFilling: readonly TaskWait[]): DraftTask[] {
+function listPieceTasks(
+  { line, dough, filling }: PieceWork,
+  afterFilling: readonly TaskWait[],
+  ovens: readonly Oven[],
+): DraftTask[] {
   const { piece, loading, works, formed } = line;
   const dues = spreadDues(line);
   const fillStage = piece.stages.findIndex(({ act }) => act === "fill");
@@ -208,7 +247,10 @@ function listPieceTasks({ line, dough, filling }: PieceWork, afterFilling: reado
     const extraMin = from < line.frozenTaken ? FROZEN_EXTRA_MIN : 0;
     const coatMin = (load.pieces * works.secondCoatS) / 60;
     const bake = (bakeId: string, stages: readonly BakeStage[], after: readonly TaskWait[], label: string) =>
-      bakeTask(bakeId, stages, extraMin, coatMin, after, { ...facts, label });
+      bakeTask(bakeId, stages, { ovens, trays: load.trays.length, extraMin, coatMin }, after, {
+        ...facts,
+        label,
+      });
     const finish = (after: readonly TaskWait[]) =>
       handTask(
         "finish",
@@ -268,6 +310,7 @@ function draft(kind: TaskKind, facts: Facts, handsMin: number, schedule: Schedul
     label: facts.label,
     handsMin,
     schedule,
+    ovenIds: [],
   };
 }
 
@@ -290,22 +333,71 @@ function handTask(
   });
 }
 
+interface BakeFacts {
+  /** The first is the one that its trays were laid for. */
+  readonly ovens: readonly Oven[];
+  readonly trays: number;
+  readonly extraMin: number;
+  readonly coatMin: number;
+}
+
+/** A bake in any of the ovens that are hot enough and take its trays. */
+function bakeTask(
+  id: string,
+  stages: readonly BakeStage[],
+  { ovens, trays, extraMin, coatMin }: BakeFacts,
+  after: readonly TaskWait[],
+  facts: Facts,
+): DraftTask {
+  const [home] = ovens;
+  const able = ovens.filter(
+    (oven) =>
+      home &&
+      takesTrays(oven, home, trays) &&
+      stages.every((stage) => setFor(stage, oven).ovenC <= oven.maxC),
+  );
+  const modes = able.map((oven) => bakeMode(oven, stages, trays, extraMin, coatMin));
+  const [first] = modes;
+  if (!first) throw new RangeError(`bakeTask: no oven takes ${id}`);
+  const handsMin = first.uses.reduce(
+    (sum, { resourceId, fromMin, toMin }) => sum + (resourceId === HANDS ? toMin - fromMin : 0),
+    0,
+  );
+  return {
+    ...draft("bake", facts, handsMin, { ...free, id, modes, after, dueMin: null }),
+    ovenIds: able.map((oven) => oven.id),
+  };
+}
+
+/** Trays laid for one oven go into another that is as wide and as deep, turned if need be, and holds as many. */
+function takesTrays(oven: Oven, { trayWidthMm, trayDepthMm }: Oven, trays: number): boolean {
+  const [wide, deep] = [
+    Math.max(oven.trayWidthMm, oven.trayDepthMm),
+    Math.min(oven.trayWidthMm, oven.trayDepthMm),
+  ];
+  return (
+    oven.traysAtOnce >= trays &&
+    wide >= Math.max(trayWidthMm, trayDepthMm) &&
+    deep >= Math.min(trayWidthMm, trayDepthMm)
+  );
+}
+
 /**
  * The oven is taken from the first tray in to the last tray out, stage after stage; hands only at either end and for
  * what is done between stages.
  */
-function bakeTask(
-  id: string,
+function bakeMode(
+  oven: Oven,
   stages: readonly BakeStage[],
+  trays: number,
   extraMin: number,
   coatMin: number,
-  after: readonly TaskWait[],
-  facts: Facts,
-): DraftTask {
-  const [first, last] = [stages[0], stages.at(-1)];
-  if (!first || !last) throw new RangeError(`bakeTask: ${id} has no stage`);
+): TaskMode {
+  const settings = stages.map((stage) => ({ ...setFor(stage, oven), act: stage.act }));
+  const [first, last] = [settings[0], settings.at(-1)];
+  if (!first || !last) throw new RangeError("bakeMode: a bake of no stage");
   let atMin = OVEN_HANDLING_MIN + extraMin;
-  const acts = stages.slice(0, -1).flatMap(({ minutes, act }) => {
+  const acts = settings.slice(0, -1).flatMap(({ minutes, act }) => {
     atMin += Math.ceil(minutes);
     if (act === "none") return [];
     const fromMin = atMin;
@@ -314,23 +406,12 @@ function bakeTask(
   });
   const durationMin = atMin + Math.ceil(last.minutes) + OVEN_HANDLING_MIN;
   const uses = [
-    { resourceId: OVEN, fromMin: 0, toMin: durationMin, amount: 1 },
+    { resourceId: toOvenId(oven), fromMin: 0, toMin: durationMin, amount: trays },
     { resourceId: HANDS, fromMin: 0, toMin: OVEN_HANDLING_MIN, amount: 1 },
     ...acts,
     { resourceId: HANDS, fromMin: durationMin - OVEN_HANDLING_MIN, toMin: durationMin, amount: 1 },
   ];
-  const heat = { startC: first.ovenC, endC: last.ovenC };
-  const handsMin = uses.reduce(
-    (sum, { resourceId, fromMin, toMin }) => sum + (resourceId === HANDS ? toMin - fromMin : 0),
-    0,
-  );
-  return draft("bake", facts, handsMin, {
-    ...free,
-    id,
-    modes: [{ durationMin, uses, heat }],
-    after,
-    dueMin: null,
-  });
+  return { durationMin, uses, heat: { startC: first.ovenC, endC: last.ovenC } };
 }
 
 const wait = (taskId: string, minWaitMin = 0, maxWaitMin: number | null = null): TaskWait => ({

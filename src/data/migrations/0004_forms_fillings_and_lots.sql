@@ -141,6 +141,12 @@ CREATE TABLE formula_part (
   PRIMARY KEY (formula_id, position)
 ) STRICT;
 
+-- Ovens of other kinds, how far each is off, and a helper for part of a day.
+ALTER TABLE oven ADD COLUMN kind TEXT NOT NULL DEFAULT 'still' CHECK (kind IN ('still', 'fan', 'hotAir'));
+ALTER TABLE oven ADD COLUMN offset_c REAL NOT NULL DEFAULT 0;
+ALTER TABLE day ADD COLUMN helper_from_min INTEGER;
+ALTER TABLE day ADD COLUMN helper_to_min INTEGER;
+
 -- What making one kind of piece on one day took and how many leaked, beside what the craft reckoned then.
 CREATE TABLE lot_record (
   id TEXT PRIMARY KEY,

@@ -2,24 +2,25 @@
 
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
+import { ovenKindFacts, ovenKinds } from "@/core/heat";
 import type { Bench, Cutter, Kitchen, Oven } from "@/core/plan";
 import { describeOutline, type Outline } from "@/core/shape";
 import { computeEggG, formatMass } from "@/core/units";
 import { benchLimits, kitchenLimits, ovenLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { checkName } from "../controls/checks";
+import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { Select, toOptions } from "../controls/Select";
 import { TextField } from "../controls/TextField";
 import { OutlineEditor } from "../cutting/OutlineEditor";
 import { firstOutline } from "../cutting/outlineKinds";
 import { OutlineIcon } from "../drawings/OutlineShape";
-import { newCutter } from "./newRecords";
+import { newCutter, newOven } from "./newRecords";
 
 /** What the bakery has: bench, oven with its trays, cutters. */
 export function KitPage() {
   const { book } = useBench((state) => state);
-  const [oven] = book.ovens;
   return (
     <div className="h-full overflow-y-auto p-5">
       <div className="mx-auto grid max-w-6xl gap-8 md:grid-cols-2 lg:grid-cols-3">
@@ -27,7 +28,12 @@ export function KitPage() {
           <BenchCard bench={book.bench} />
           <KitchenCard kitchen={book.kitchen} />
         </div>
-        {oven && <OvenCard oven={oven} />}
+        <div className="flex flex-col gap-8">
+          {book.ovens.map((oven) => (
+            <OvenCard key={oven.id} oven={oven} canRemove={book.ovens.length > 1} />
+          ))}
+          <AddOven ovens={book.ovens} />
+        </div>
         <CutterDrawer />
       </div>
     </div>
@@ -125,14 +131,29 @@ function KitchenCard({ kitchen }: { readonly kitchen: Kitchen }) {
   );
 }
 
-function OvenCard({ oven }: { readonly oven: Oven }) {
+/** Another oven, of the trays of the first: its loads may then go into either. */
+function AddOven({ ovens }: { readonly ovens: readonly Oven[] }) {
+  const edit = useBench((state) => state.edit);
+  const [first] = ovens;
+  const add = () => {
+    const record = newOven(first ?? null);
+    edit([{ kind: "oven", id: record.id, record }]);
+  };
+  return (
+    <button type="button" className="btn touch" onClick={add}>
+      Another oven
+    </button>
+  );
+}
+
+function OvenCard({ oven, canRemove }: { readonly oven: Oven; readonly canRemove: boolean }) {
   const edit = useBench((state) => state.edit);
   const save = (fields: Partial<Oven>) =>
     edit([{ kind: "oven", id: oven.id, record: { ...oven, ...fields } }]);
   return (
-    <section aria-labelledby="oven" className="flex flex-col gap-3">
-      <h2 id="oven" className="text-2xl">
-        Oven and trays
+    <section aria-labelledby={`oven-${oven.id}`} className="flex flex-col gap-3">
+      <h2 id={`oven-${oven.id}`} className="text-2xl">
+        {oven.name}
       </h2>
       <TextField label="Name" value={oven.name} check={checkName} onCommit={(name) => save({ name })} />
       <Dial
@@ -167,6 +188,29 @@ function OvenCard({ oven }: { readonly oven: Oven }) {
         onChange={(coolDownCPerMin) => save({ coolDownCPerMin })}
       />
       <Dial limit={ovenLimits.maxC} value={oven.maxC} onChange={(maxC) => save({ maxC })} />
+      <Choice
+        legend={`${oven.name} is`}
+        value={oven.kind}
+        onChange={(kind) => save({ kind })}
+        options={ovenKinds.map((id) => ({ id, title: ovenKindFacts[id].name }))}
+      />
+      <Dial
+        limit={ovenLimits.offsetC}
+        value={oven.offsetC}
+        sliderMin={-30}
+        sliderMax={30}
+        hint="its setting is corrected by so much"
+        onChange={(offsetC) => save({ offsetC })}
+      />
+      {canRemove && (
+        <button
+          type="button"
+          className="btn touch text-error"
+          onClick={() => edit([{ kind: "oven", id: oven.id, record: null }])}
+        >
+          Take {oven.name} out
+        </button>
+      )}
     </section>
   );
 }

@@ -1,4 +1,4 @@
-import type { Cutter, Dough, Filling, Formula, Piece } from "@/schemas/model";
+import type { Cutter, Dough, Filling, Formula, Oven, Piece } from "@/schemas/model";
 import { describeOutline, type Outline } from "@/core/shape";
 import { createId } from "../bench/createId";
 
@@ -85,6 +85,22 @@ export function newPiece(doughId: string, fillingId: string): Piece {
     bakeLossShare: 0.08,
     spacingMm: 20,
     coolMin: 15,
+  };
+}
+
+/** An oven found in many kitchens; of the trays that another one has, so that loads may go into either. */
+export function newOven(like: Oven | null): Oven {
+  return {
+    id: createId("oven"),
+    name: "Another oven",
+    traysAtOnce: 1,
+    trayWidthMm: like?.trayWidthMm ?? 450,
+    trayDepthMm: like?.trayDepthMm ?? 350,
+    heatUpCPerMin: 10,
+    coolDownCPerMin: 4,
+    maxC: 250,
+    kind: "still",
+    offsetC: 0,
   };
 }
 

@@ -1,6 +1,6 @@
 "use client";
 
-import type { DayPlan, DayTask, TaskKind } from "@/core/plan";
+import { findLight, type DayPlan, type DayTask, type Oven, type TaskKind } from "@/core/plan";
 import { formatClock } from "@/core/units";
 
 interface Props {
@@ -29,21 +29,22 @@ const handLetters: Record<TaskKind, string> = {
   finish: "C",
 };
 
-/** The day as lanes against the clock: the oven with its heat behind its loads, and one pair of hands. */
+/** The day as lanes against the clock: every oven with its heat behind its loads, and every pair of hands. */
 export function DayClock({ plan, selectedId, onSelect }: Props) {
-  const { schedule, tasks, oven } = plan;
-  if (!schedule || !oven) return null;
+  const { schedule, tasks } = plan;
+  if (!schedule) return null;
+  const ovens = plan.ovens.filter(({ id }) => tasks.some(({ ovenId }) => ovenId === id));
+  const people = Math.max(0, ...tasks.map(({ person }) => person)) + 1;
   const fromMin = Math.floor((schedule.startMin - 5) / 30) * 30;
   const toMin = Math.ceil((schedule.endMin + 5) / 30) * 30;
   const span = toMin - fromMin;
   const perMin = (WIDTH - 2 * LEFT) / span;
   const x = (minute: number) => LEFT + (minute - fromMin) * perMin;
-  const ovenTop = LANE.axis + 4;
-  const handsTop = ovenTop + LANE.heat + LANE.gap;
-  const height = handsTop + LANE.hands + 22;
+  const ovenTop = (index: number) => LANE.axis + 4 + index * (LANE.heat + LANE.gap);
+  const handsTop = (person: number) => ovenTop(ovens.length) + person * (LANE.hands + 6);
+  const height = handsTop(people) + 22;
   const loads = tasks.filter(({ kind }) => kind === "bake");
   const handTasks = tasks.filter(({ kind }) => kind !== "bake");
-  const heatY = (heatC: number) => ovenTop + LANE.heat - (heatC / oven.maxC) * LANE.heat;
   const label = `Day from ${formatClock(schedule.startMin)} to ${formatClock(schedule.endMin)}: ${loads.length} oven loads, ${handTasks.length} jobs by hand`;
   return (
     <div className="overflow-x-auto">
@@ -76,21 +77,28 @@ export function DayClock({ plan, selectedId, onSelect }: Props) {
             )}
           </g>
         ))}
-        <HeatLine plan={plan} x={x} heatY={heatY} floor={ovenTop + LANE.heat} />
-        {loads.map((task) => (
-          <Bar
-            key={task.id}
-            task={task}
-            x={x(task.placed.startMin)}
-            width={(task.placed.endMin - task.placed.startMin) * perMin}
-            y={ovenTop + LANE.heat - LANE.oven}
-            height={LANE.oven - 4}
-            fill="var(--dough-deep)"
-            text={`${task.pieces}`}
-            note={describeHeat(task)}
-            selected={task.id === selectedId}
-            onSelect={onSelect}
-          />
+        {ovens.map((oven, i) => (
+          <g key={oven.id}>
+            <HeatLine plan={plan} oven={oven} x={x} top={ovenTop(i)} floor={ovenTop(i) + LANE.heat} />
+            {layTrays(loads.filter(({ ovenId }) => ovenId === oven.id)).map(({ task, level, levels }) => (
+              <Bar
+                key={task.id}
+                task={task}
+                x={x(task.placed.startMin)}
+                width={(task.placed.endMin - task.placed.startMin) * perMin}
+                y={ovenTop(i) + LANE.heat - LANE.oven + (level * LANE.oven) / levels}
+                height={LANE.oven / levels - 4}
+                fill="var(--dough-deep)"
+                text={`${task.pieces}`}
+                note={levels > 1 ? "" : describeHeat(task)}
+                selected={task.id === selectedId}
+                onSelect={onSelect}
+              />
+            ))}
+            <text x={LEFT + 3} y={ovenTop(i) + 12} fontSize="14" fontWeight="700">
+              {oven.name}
+            </text>
+          </g>
         ))}
         {handTasks.map((task) => (
           <Bar
@@ -98,7 +106,7 @@ export function DayClock({ plan, selectedId, onSelect }: Props) {
             task={task}
             x={x(task.placed.startMin)}
             width={(task.placed.endMin - task.placed.startMin) * perMin}
-            y={handsTop}
+            y={handsTop(task.person)}
             height={LANE.hands}
             fill={
               task.station === "mix"
@@ -115,9 +123,6 @@ export function DayClock({ plan, selectedId, onSelect }: Props) {
             onSelect={onSelect}
           />
         ))}
-        <text x={LEFT + 3} y={ovenTop + 12} fontSize="14" fontWeight="700">
-          {oven.name}
-        </text>
         <text x={LEFT} y={height - 5} fontSize="13">
           Hands: M mix or make · R roll and cut · J sugar · F fill · S close the seam · C set out. Touch a bar
           for its figures.
@@ -187,19 +192,32 @@ function Bar({ task, x, y, width, height, fill, text, note, selected, onSelect }
   );
 }
 
+/** Loads that are in an oven together stand one over the other. */
+function layTrays(loads: readonly DayTask[]): { task: DayTask; level: number; levels: number }[] {
+  return loads.map((task) => {
+    const together = loads.filter(
+      ({ placed }) => placed.startMin < task.placed.endMin && task.placed.startMin < placed.endMin,
+    );
+    return { task, level: together.indexOf(task), levels: together.length };
+  });
+}
+
 interface HeatProps {
   readonly plan: DayPlan;
+  readonly oven: Oven;
   readonly x: (minute: number) => number;
-  readonly heatY: (heatC: number) => number;
+  readonly top: number;
   readonly floor: number;
 }
 
 /** The oven's temperature behind its loads: lit, held, and brought to the next load's heat in time. */
-function HeatLine({ plan, x, heatY, floor }: HeatProps) {
-  const light = plan.schedule?.heaterStarts[0];
-  const { oven } = plan;
-  if (!light || !oven) return null;
-  const loads = plan.tasks.flatMap(({ heat, placed }) => (heat ? [{ ...placed, ...heat }] : []));
+function HeatLine({ plan, oven, x, top, floor }: HeatProps) {
+  const light = findLight(plan, oven);
+  if (!light) return null;
+  const heatY = (heatC: number) => floor - (heatC / oven.maxC) * (floor - top);
+  const loads = plan.tasks.flatMap(({ heat, placed, ovenId }) =>
+    heat && ovenId === oven.id ? [{ ...placed, ...heat }] : [],
+  );
   const points: (readonly [number, number])[] = [[light.lightMin, 0]];
   let beforeC = 0;
   for (const { startMin, endMin, startC, endC } of loads) {

@@ -1,4 +1,4 @@
-import type { DayBook, DayPlan, DayTask, PiecePlan } from "@/core/plan";
+import { findLight, type DayBook, type DayPlan, type DayTask, type PiecePlan } from "@/core/plan";
 import { describeOutline, describeSheet } from "@/core/shape";
 import {
   formatClock,
@@ -182,14 +182,23 @@ function PieceBlock({
 }
 
 function Clock({ plan }: { readonly plan: DayPlan }) {
-  const lights = (plan.schedule?.heaterStarts ?? []).map(({ lightMin, heatC }) => ({
-    id: "light",
-    startMin: lightMin,
-    endMin: null,
-    label: `Light ${plan.oven?.name.toLowerCase() ?? "the oven"} to ${heatC} °C`,
-  }));
-  const jobs = plan.tasks.map(({ id, placed, label }: DayTask) => ({
+  const lights = plan.ovens.flatMap((oven) => {
+    const light = findLight(plan, oven);
+    return light
+      ? [
+          {
+            id: `light-${oven.id}`,
+            startMin: light.lightMin,
+            endMin: null,
+            label: `Light ${oven.name.toLowerCase()} to ${light.heatC} °C`,
+            person: 0,
+          },
+        ]
+      : [];
+  });
+  const jobs = plan.tasks.map(({ id, placed, label, person }: DayTask) => ({
     id,
+    person,
     startMin: placed.startMin,
     endMin: placed.endMin,
     label,
@@ -207,11 +216,14 @@ function Clock({ plan }: { readonly plan: DayPlan }) {
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ id, startMin, endMin, label }) => (
+          {rows.map(({ id, startMin, endMin, label, person }) => (
             <tr key={id} className="break-inside-avoid border-b border-dotted border-black">
               <td className="figure w-16 py-px">{formatClock(startMin)}</td>
               <td className="figure w-16">{endMin === null ? "" : formatClock(endMin)}</td>
-              <td>☐ {label}</td>
+              <td>
+                ☐ {person > 0 && <strong>Helper: </strong>}
+                {label}
+              </td>
             </tr>
           ))}
         </tbody>

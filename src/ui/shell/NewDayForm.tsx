@@ -28,7 +28,13 @@ export function NewDayForm({ onDone }: { readonly onDone: (date: string) => void
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (fault || date === "") return;
-    const day = { id: createId("day"), date, name: name.trim(), openMin: book.day.openMin };
+    const day = {
+      id: createId("day"),
+      date,
+      name: name.trim(),
+      openMin: book.day.openMin,
+      helper: book.day.helper,
+    };
     const orders = repeat
       ? book.orders.map((order) => ({ ...order, id: createId("order"), dayId: day.id }))
       : [];

@@ -6,6 +6,7 @@ import { formatClock, formatMass, parseClock, parseNumber } from "@/core/units";
 import type { Order } from "@/core/plan";
 import { useBench } from "../bench/BenchProvider";
 import { checkClock, checkCount, checkName } from "../controls/checks";
+import { Choice } from "../controls/Choice";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
 import { TextField } from "../controls/TextField";
@@ -52,12 +53,61 @@ export function OrdersStation() {
                 edit([{ kind: "day", id: book.day.id, record: { ...book.day, openMin: openMin.value } }]);
             }}
           />
+          <HelperDials />
           <Link href={`/print/${book.day.date}`} className="btn touch">
             Day sheet to print
           </Link>
         </>
       }
     />
+  );
+}
+
+/** Hours of a helper to begin with, minutes after midnight. */
+const FIRST_HELP = { fromMin: 7 * 60, toMin: 11 * 60 };
+
+/** A second pair of hands for part of the day. */
+function HelperDials() {
+  const { book, edit } = useBench((state) => state);
+  const { helper } = book.day;
+  const save = (next: typeof helper) =>
+    edit([{ kind: "day", id: book.day.id, record: { ...book.day, helper: next } }]);
+  const field = (name: "fromMin" | "toMin", label: string) =>
+    helper && (
+      <TextField
+        label={label}
+        value={formatClock(helper[name])}
+        check={(text) => {
+          const fault = checkClock(text);
+          const parsed = parseClock(text);
+          if (fault || !parsed.ok) return fault;
+          const next = { ...helper, [name]: parsed.value };
+          return next.toMin > next.fromMin ? null : "The helper must leave after coming.";
+        }}
+        onCommit={(text) => {
+          const parsed = parseClock(text);
+          if (parsed.ok) save({ ...helper, [name]: parsed.value });
+        }}
+      />
+    );
+  return (
+    <>
+      <Choice
+        legend="A helper"
+        value={helper ? "yes" : "no"}
+        onChange={(answer) => save(answer === "yes" ? FIRST_HELP : null)}
+        options={[
+          { id: "no", title: "none" },
+          { id: "yes", title: "for some hours" },
+        ]}
+      />
+      {helper && (
+        <div className="grid grid-cols-2 gap-2">
+          {field("fromMin", "Comes at")}
+          {field("toMin", "Leaves at")}
+        </div>
+      )}
+    </>
   );
 }
 
