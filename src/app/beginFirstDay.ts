@@ -33,7 +33,7 @@ function listFirstChanges({ starterId, date, count, dueMin }: FirstDay): RecordC
       kind: "day",
       id: dayId,
       expectedVersion: 0,
-      record: { id: dayId, date, name: "First day", openMin: FIRST_OPEN_MIN, helper: null },
+      record: { id: dayId, date, name: "First day", openMin: FIRST_OPEN_MIN, helper: null, laid: [] },
     },
   ];
   if (!starter) return added;

@@ -11,8 +11,17 @@ type DayRow = {
   helper_to_min: number | null;
 };
 
+type LaidRow = { task_id: string; start_min: number; mode: number };
+
 /** All SQL about days. */
 export function createDayRepository(db: Database.Database): Repository<Day> {
+  const selectLaid = db.prepare<[string], LaidRow>(
+    "SELECT task_id, start_min, mode FROM day_laid WHERE day_id = ? ORDER BY rowid",
+  );
+  const deleteLaid = db.prepare<[string]>("DELETE FROM day_laid WHERE day_id = ?");
+  const insertLaid = db.prepare<[LaidRow & { day_id: string }]>(
+    "INSERT INTO day_laid (day_id, task_id, start_min, mode) VALUES (@day_id, @task_id, @start_min, @mode)",
+  );
   return createVersionedTable<Day, DayRow>(db, {
     table: "day",
     columns: ["id", "date", "name", "open_min", "helper_from_min", "helper_to_min"],
@@ -24,12 +33,20 @@ export function createDayRepository(db: Database.Database): Repository<Day> {
       helper_from_min: helper?.fromMin ?? null,
       helper_to_min: helper?.toMin ?? null,
     }),
+    afterPut({ id, laid }) {
+      deleteLaid.run(id);
+      for (const { taskId, startMin, mode } of laid)
+        insertLaid.run({ day_id: id, task_id: taskId, start_min: startMin, mode });
+    },
     fromRow: ({ id, date, name, open_min, helper_from_min: fromMin, helper_to_min: toMin }) => ({
       id,
       date,
       name,
       openMin: open_min,
       helper: fromMin !== null && toMin !== null ? { fromMin, toMin } : null,
+      laid: selectLaid
+        .all(id)
+        .map(({ task_id, start_min, mode }) => ({ taskId: task_id, startMin: start_min, mode })),
     }),
   });
 }

@@ -39,6 +39,7 @@ const day: Day = {
   name: "Market Saturday",
   openMin: 4 * 60,
   helper: null,
+  laid: [],
 };
 
 const at = (hour: number, minute = 0) => hour * 60 + minute;
@@ -66,6 +67,7 @@ const friday: Day = {
   name: "Quiet Friday",
   openMin: 5 * 60,
   helper: null,
+  laid: [],
 };
 const fridayOrder: Order = {
   id: "order-friday",
@@ -82,6 +84,7 @@ const sunday: Day = {
   name: "Lantern Sunday",
   openMin: 4 * 60 + 30,
   helper: null,
+  laid: [],
 };
 const sundayOrders: readonly Order[] = [
   { ...order("order-pops", "plum-pop", 40, at(11), "Lantern walk"), dayId: sunday.id },
@@ -96,6 +99,7 @@ const monday: Day = {
   name: "Fair Monday",
   openMin: 4 * 60,
   helper: null,
+  laid: [],
 };
 const mondayOrders: readonly Order[] = [
   { ...order("order-pears", "pear-coat", 12, at(16), "Pilot station"), dayId: monday.id },

@@ -5,3 +5,5 @@ export { toTemplateSvg } from "./templateSvg";
 export { toFormulaCsv } from "./formulaCsv";
 export { toRecipeJsonLd, type ReadFormula } from "./recipeJsonLd";
 export { readFormulaFile } from "./readFormulaFile";
+export { writeDayCalendar } from "./dayCalendar";
+export { toDayCsv } from "./dayCsv";

@@ -197,6 +197,8 @@ export const MAX_FORMULA_STEPS = 60;
 export const MAX_STEP_CHARACTERS = 600;
 export const MAX_PASTE_CHARACTERS = 100_000;
 export const MAX_RECORDS = 500;
+/** Most tasks of a day whose order is kept. */
+export const MAX_LAID = 1000;
 /** Most fillings, layers and inclusions beside the main filling, stages of a bake, and parts of a filling. */
 export const MAX_EXTRAS = 6;
 export const MAX_STAGES = 6;

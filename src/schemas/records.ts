@@ -45,6 +45,7 @@ import {
   MAX_FORMULA_STEPS,
   MAX_PARTS,
   MAX_STEP_CHARACTERS,
+  MAX_LAID,
   MAX_NAME_CHARACTERS,
   orderLimits,
   outlineLimits,
@@ -258,6 +259,16 @@ export const recordSchemas = {
     date: calendarDate,
     name: name("The day"),
     openMin: whole(dayLimits.openMin),
+    laid: Joi.array()
+      .items(
+        Joi.object({
+          taskId: Joi.string().min(1).max(200).required(),
+          startMin: Joi.number().integer().min(-10_080).max(10_080).required(),
+          mode: Joi.number().integer().min(0).max(20).required(),
+        }),
+      )
+      .max(MAX_LAID)
+      .default([]),
     helper: Joi.object({
       fromMin: whole(dayLimits.helperMin),
       toMin: whole(dayLimits.helperMin)

@@ -1,7 +1,7 @@
 import { validateSchedule } from "./scheduleDocument";
 
-const use = (resourceId: string, amount = 1) => ({ resourceId, fromMin: 0, toMin: 10, amount });
-const task = (id: string, after: string[] = [], uses = [use("hands")]) => ({
+const holds = (resourceId: string, amount = 1) => ({ resourceId, fromMin: 0, toMin: 10, amount });
+const task = (id: string, after: string[] = [], uses = [holds("hands")]) => ({
   id,
   modes: [{ durationMin: 10, uses }],
   after: after.map((taskId) => ({ taskId })),
@@ -10,8 +10,8 @@ const problem = (tasks: unknown[]) => ({ openMin: 0, resources: [{ id: "hands", 
 
 test.each([
   ["a wait for nobody", [task("a", ["ghost"])], "no task “ghost”"],
-  ["a machine that is not there", [task("a", [], [use("oven")])], "no resource “oven”"],
-  ["more than there is", [task("a", [], [use("hands", 3)])], "2 more than there is"],
+  ["a machine that is not there", [task("a", [], [holds("oven")])], "no resource “oven”"],
+  ["more than there is", [task("a", [], [holds("hands", 3)])], "2 more than there is"],
   ["a circle", [task("a", ["c"]), task("b", ["a"]), task("c", ["b"])], "waits for itself"],
   ["two of one name", [task("a"), task("a")], "duplicate"],
 ])("%s is refused and named", (_name, tasks, words) => {

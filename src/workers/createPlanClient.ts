@@ -1,7 +1,8 @@
-import { wrap } from "comlink";
-import type { DayBook, DayFigures, DayPlan, VariantFigures } from "@/core/plan";
+import { proxy, wrap } from "comlink";
+import type { DayAnswers, DayBook, DayFigures, DayPlan, VariantFigures } from "@/core/plan";
+import type { Improvement } from "@/core/schedule";
 import { createLatestClient, type LatestClient } from "./createLatestClient";
-import type { ChoicesRequest, PlanWorkerApi, VariantsRequest } from "./planWorker";
+import type { ChoicesRequest, PlanWorkerApi, SearchRequest, VariantsRequest } from "./planWorker";
 
 export type PlanClient = LatestClient<DayBook, DayPlan>;
 export type { ChoicesRequest, VariantsRequest };
@@ -27,4 +28,40 @@ export function createVariantsClient(): LatestClient<VariantsRequest, VariantFig
   const worker = startWorker();
   const remote = wrap<PlanWorkerApi>(worker);
   return createLatestClient(worker, remote, (request) => remote.compareVariants(request));
+}
+
+/** What-ifs of a day, and what would mend it if it is late. */
+export function createAnswersClient(): LatestClient<DayBook, DayAnswers> {
+  const worker = startWorker();
+  const remote = wrap<PlanWorkerApi>(worker);
+  return createLatestClient(worker, remote, (book) => remote.answerDay(book));
+}
+
+export interface SearchClient {
+  /** Searches for the budget, reporting as it goes; gives the best found. Rejects if the worker fails or is closed. */
+  search(request: SearchRequest, report: (improvement: Improvement) => void): Promise<Improvement | null>;
+  /** Ends the running search, which then gives its best. */
+  stop(): void;
+  close(): void;
+}
+
+/** The search for a better order of the day, in a worker of its own. */
+export function createSearchClient(): SearchClient {
+  const worker = startWorker();
+  const remote = wrap<PlanWorkerApi>(worker);
+  let tell: (improvement: Improvement) => void = () => {};
+  const client = createLatestClient(worker, remote, (request: SearchRequest) =>
+    remote.searchDay(
+      request,
+      proxy((improvement: Improvement) => tell(improvement)),
+    ),
+  );
+  return {
+    search(request, report) {
+      tell = report;
+      return client.run(request);
+    },
+    stop: () => void remote.stop(),
+    close: client.close,
+  };
 }

@@ -2,6 +2,7 @@ import type { CutAim } from "../cutting";
 import type { PieceForm } from "../forming";
 import type { Formula, Ingredient } from "../formula";
 import type { OvenKind } from "../heat";
+import type { LaidTask } from "../schedule";
 import type { CutOutcome, LotOutcome } from "../habits";
 import type { PieceExtra } from "../filling";
 import type { CrimpId, GlueId, Vents, Wash } from "../sealing";
@@ -105,6 +106,8 @@ export interface Day {
   readonly openMin: number;
   /** A second pair of hands for part of the day; null if there is none. */
   readonly helper: { readonly fromMin: number; readonly toMin: number } | null;
+  /** The order of the day that a search has found and the baker has kept; empty to construct it anew. */
+  readonly laid: readonly LaidTask[];
 }
 
 export interface Order {

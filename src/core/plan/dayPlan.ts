@@ -5,7 +5,7 @@ import type { Batch, DividedPiece, Dough, EggBalance, Formula, FormulaAnalysis, 
 import type { YieldHabit } from "../habits";
 import type { TrayLoading } from "../loading";
 import type { PortionPart } from "../filling";
-import type { PlacedTask, Schedule, TaskHeat } from "../schedule";
+import type { PlacedTask, Schedule, ScheduleProblem, TaskHeat } from "../schedule";
 import type { Outline } from "../shape";
 import type { LarderItem, LarderKind, Order, Oven, Piece } from "./book";
 import type { ShapedPiece } from "./shapePiece";
@@ -256,6 +256,8 @@ export interface DayPlan {
   /** The oven that trays are laid for; null if there is none. */
   readonly oven: Oven | null;
   readonly ovens: readonly Oven[];
+  /** What is scheduled, for a search to begin from; null if there is nothing to do. */
+  readonly problem: ScheduleProblem | null;
   readonly schedule: Schedule | null;
   readonly tasks: readonly DayTask[];
   readonly flow: MassFlow;

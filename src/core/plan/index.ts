@@ -60,3 +60,4 @@ export {
 } from "./whatIf";
 export { findFilling } from "./shapePiece";
 export { findLight, setFor } from "./ovenSetting";
+export { answerDay, applyDayChange, type DayAnswers, type DayChange, type DayIf } from "./dayIfs";

@@ -6,7 +6,7 @@ import {
   standardIngredients,
 } from "../formula";
 import { findYieldHabit } from "../habits";
-import { constructSchedule, type Schedule } from "../schedule";
+import { followSchedule, type Schedule } from "../schedule";
 import { formatClock, formatDuration, formatNumber } from "../units";
 import type { DayBook, Order, Oven, Piece } from "./book";
 import type { DayPlan, DayTask, PiecePlan, Problem, Tally } from "./dayPlan";
@@ -69,10 +69,9 @@ export function planDay(book: DayBook): DayPlan {
   problems.push(...larder.problems, ...batches.problems);
   const drafts = listTasks(works, [...batches.doughs, ...batches.fillings], book.ovens);
   const openMin = Math.max(book.day.openMin, book.nowMin ?? -Infinity);
-  const schedule =
-    oven && drafts.length > 0
-      ? constructSchedule(toScheduleProblem(drafts, book.ovens, book.day.helper, openMin))
-      : null;
+  const problem =
+    oven && drafts.length > 0 ? toScheduleProblem(drafts, book.ovens, book.day.helper, openMin) : null;
+  const schedule = problem && followSchedule(problem, book.day.laid);
   if (schedule) problems.push(...findLateness(schedule, drafts, openMin));
   const tasks = schedule ? assignPeople(placeDrafts(drafts, schedule), book.day.helper) : [];
   return {
@@ -99,6 +98,7 @@ export function planDay(book: DayBook): DayPlan {
     expired: larder.expired,
     oven,
     ovens: book.ovens,
+    problem,
     schedule,
     tasks,
     flow: computeMassFlow(lines, cutting.cuts),

@@ -1,4 +1,5 @@
 import { laySchedule, type Effort, type Order } from "./laySchedule";
+import { keepPlaces, type LaidTask } from "./keepPlaces";
 import { boundSchedule, type ScheduleBound } from "./lowerBound";
 import { compareCosts, type Schedule, type ScheduleProblem, type ScheduleTask } from "./problem";
 import { constructSchedule } from "./constructSchedule";
@@ -16,8 +17,6 @@ export interface ImproveOptions {
   readonly random: () => number;
   /** Asked before every try, with their number so far. */
   readonly isOver: (tries: number) => boolean;
-  /** Told of every better schedule. */
-  readonly onBetter?: (improvement: Improvement) => void;
 }
 
 /** Tasks taken out at once: mostly one or two, now and then enough to let chains change places. */
@@ -32,27 +31,42 @@ const WORSE_CHANCE = 0.03;
 /** A try without any gain for so long goes back to the best. */
 const PATIENCE = 120;
 
+/** The search driven until it is over. @see {@link searchSchedule} */
+export function improveSchedule(
+  problem: ScheduleProblem,
+  { random, isOver }: ImproveOptions,
+  begin: Schedule | null = null,
+): Improvement {
+  const turns = searchSchedule(problem, random, begin);
+  for (;;) {
+    const { value, done } = turns.next();
+    if (done || isOver(value.tries)) return value;
+  }
+}
+
 /**
  * Large-neighbourhood search over the order in which tasks are laid and the machine each takes: some tasks (neighbours
  * in time, one chain, one machine, or any) are taken out of the order and put back elsewhere, and the whole is laid
- * anew. Never worse than what it begins with.
+ * anew. Never worse than what it begins with; ends by itself only where the bound is met.
+ * @param random - Seeded, the same schedules come out for the same number of tries.
  * @param begin - A schedule to begin from; null to construct one.
+ * @returns Yields the best so far after every try, first of all the one it begins with.
  */
-export function improveSchedule(
+export function* searchSchedule(
   problem: ScheduleProblem,
-  { random, isOver, onBetter }: ImproveOptions,
+  random: () => number,
   begin: Schedule | null = null,
-): Improvement {
+): Generator<Improvement, Improvement> {
   const bound = boundSchedule(problem);
-  const construct = begin ?? constructSchedule(problem);
-  let best = construct;
+  let best = begin ?? constructSchedule(problem);
   let tries = 0;
   const report = () => ({ schedule: best, bound, gap: findGap(best, bound), tries });
+  yield report();
   if (problem.tasks.length < 2) return report();
   let current = readOrder(problem, best);
   let currentSchedule = best;
   let stale = 0;
-  while (!isOver(tries) && findGap(best, bound) > 0) {
+  while (findGap(best, bound) > 0) {
     tries++;
     const next = ruin(problem, current, currentSchedule, random);
     const schedule = laySchedule(problem, toOrder(next), SEARCH_EFFORT);
@@ -64,14 +78,39 @@ export function improveSchedule(
     if (compareCosts(schedule.cost, best.cost) < 0) {
       best = schedule;
       stale = 0;
-      onBetter?.(report());
     } else if (++stale > PATIENCE) {
       stale = 0;
       current = readOrder(problem, best);
       currentSchedule = best;
     }
+    yield report();
   }
   return report();
+}
+
+/**
+ * One that was kept, for a problem that may have changed since: where every task can still be where it was, just that;
+ * else in the same order and with the same machines, tasks it does not know where they can. Where a construction from
+ * nothing is better, that is given.
+ */
+export function followSchedule(problem: ScheduleProblem, laid: readonly LaidTask[]): Schedule {
+  const constructed = constructSchedule(problem);
+  if (laid.length === 0) return constructed;
+  const kept = keepPlaces(problem, laid);
+  if (kept && compareCosts(kept.cost, constructed.cost) <= 0) return kept;
+  const startOf = new Map(constructed.placed.map(({ taskId, startMin }) => [taskId, startMin]));
+  for (const { taskId, startMin } of laid) startOf.set(taskId, startMin);
+  const modeOf = new Map(laid.map(({ taskId, mode }) => [taskId, mode]));
+  const place = (task: ScheduleTask) => startOf.get(task.id) ?? 0;
+  const followed = laySchedule(problem, {
+    rankOf: (task) => [-place(task)],
+    forwardRankOf: (task) => [place(task)],
+    modeOf: (task) => {
+      const mode = modeOf.get(task.id);
+      return mode !== undefined && mode < task.modes.length ? mode : null;
+    },
+  });
+  return compareCosts(followed.cost, constructed.cost) <= 0 ? followed : constructed;
 }
 
 /** Above the bound by this share: of lateness while there is any, else of the working day. */

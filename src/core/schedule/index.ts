@@ -1,5 +1,14 @@
 export { constructSchedule } from "./constructSchedule";
-export { findGap, improveSchedule, type ImproveOptions, type Improvement } from "./improveSchedule";
+export {
+  findGap,
+  followSchedule,
+  improveSchedule,
+  searchSchedule,
+  type ImproveOptions,
+  type Improvement,
+} from "./improveSchedule";
+export { explainLateness, type LateReason } from "./explainLateness";
+export type { LaidTask } from "./keepPlaces";
 export { boundSchedule, type ScheduleBound } from "./lowerBound";
 export {
   compareCosts,

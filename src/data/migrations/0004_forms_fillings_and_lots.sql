@@ -147,6 +147,15 @@ ALTER TABLE oven ADD COLUMN offset_c REAL NOT NULL DEFAULT 0;
 ALTER TABLE day ADD COLUMN helper_from_min INTEGER;
 ALTER TABLE day ADD COLUMN helper_to_min INTEGER;
 
+-- The order of a day that a search has found and the baker has kept.
+CREATE TABLE day_laid (
+  day_id TEXT NOT NULL REFERENCES day (id) ON DELETE CASCADE,
+  task_id TEXT NOT NULL,
+  start_min INTEGER NOT NULL,
+  mode INTEGER NOT NULL,
+  PRIMARY KEY (day_id, task_id)
+) STRICT;
+
 -- What making one kind of piece on one day took and how many leaked, beside what the craft reckoned then.
 CREATE TABLE lot_record (
   id TEXT PRIMARY KEY,

@@ -34,6 +34,7 @@ export function NewDayForm({ onDone }: { readonly onDone: (date: string) => void
       name: name.trim(),
       openMin: book.day.openMin,
       helper: book.day.helper,
+      laid: [],
     };
     const orders = repeat
       ? book.orders.map((order) => ({ ...order, id: createId("order"), dayId: day.id }))

@@ -1,8 +1,10 @@
 "use client";
 
 import { useState } from "react";
-import type { DayPlan, DayTask, PiecePlan } from "@/core/plan";
+import { findLight, type DayPlan, type DayTask, type PiecePlan } from "@/core/plan";
 import { formatClock, formatCount, formatDuration, formatMass } from "@/core/units";
+import { DayAnswersPanel } from "../bake/DayAnswersPanel";
+import { DaySearch } from "../bake/DaySearch";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { CautionList } from "../controls/CautionList";
@@ -37,34 +39,42 @@ function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PieceP
   const [selectedId, setSelectedId] = useState<string | null>(null);
   const loads = plan.tasks.filter(({ kind }) => kind === "bake");
   const selected = plan.tasks.find(({ id }) => id === selectedId) ?? loads[0] ?? null;
-  const light = plan.schedule?.heaterStarts[0];
   return (
     <div className="flex h-full flex-col gap-3">
       <ProblemList station="bake" />
       <div className="flex flex-wrap items-baseline gap-x-6">
-        {light && (
-          <p>
-            light {plan.oven?.name.toLowerCase()} at{" "}
-            <span className="figure text-4xl">{formatClock(light.lightMin)}</span>
-          </p>
-        )}
+        {plan.ovens.map((oven) => {
+          const light = findLight(plan, oven);
+          return (
+            light && (
+              <p key={oven.id}>
+                light {oven.name.toLowerCase()} at{" "}
+                <span className="figure text-4xl">{formatClock(light.lightMin)}</span>
+              </p>
+            )
+          );
+        })}
         {selected && <SelectedTask task={selected} plan={plan} />}
       </div>
       <DayClock plan={plan} selectedId={selected?.id ?? null} onSelect={setSelectedId} />
       <PieceTabs />
       <Trays line={line} />
+      <DaySearch />
+      <DayAnswersPanel />
     </div>
   );
 }
 
 function SelectedTask({ task, plan }: { readonly task: DayTask; readonly plan: DayPlan }) {
   const line = plan.lines.find(({ piece }) => piece.id === task.pieceId);
+  const ovenOf = plan.ovens.find(({ id }) => id === task.ovenId);
   return (
     <p className="min-w-0" aria-live="polite">
       <strong>{task.label}</strong>: {formatClock(task.placed.startMin)} to {formatClock(task.placed.endMin)}
       {task.kind === "bake" && line && (
         <>
           , {describeStages(line.piece)}, {formatCount(task.pieces, "piece")}
+          {ovenOf && `, ${ovenOf.name.toLowerCase()} set to ${task.heat?.startC ?? 0} °C`}
         </>
       )}
     </p>

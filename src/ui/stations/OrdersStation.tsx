@@ -57,6 +57,14 @@ export function OrdersStation() {
           <Link href={`/print/${book.day.date}`} className="btn touch">
             Day sheet to print
           </Link>
+          <div className="grid grid-cols-2 gap-2">
+            <a href={`/api/day/${book.day.date}/ics`} className="btn touch" download>
+              Calendar with alarms
+            </a>
+            <a href={`/api/day/${book.day.date}/csv`} className="btn touch" download>
+              Jobs as CSV
+            </a>
+          </div>
         </>
       }
     />

@@ -1,0 +1,73 @@
+import { createEvents, type EventAttributes } from "ics";
+import type { Day, DayPlan, DayTask } from "@/core/plan";
+import { fail, ok, type Result } from "@/core/result";
+
+/** An alarm goes off so long before what it is for, min: enough to wash the flour off. */
+const ALARM_MIN = 5;
+/** The bakery's own mark in every entry's id. */
+const MAKER = "tezgah";
+
+/**
+ * The day as iCalendar (RFC 5545): every job by hand and every load with an alarm, ovens to light among them, in the
+ * bakery's own wall clock (floating times, so that the file is right wherever the tablet thinks it is).
+ */
+export function writeDayCalendar(day: Day, plan: DayPlan): Result<string, string> {
+  const lights = (plan.schedule?.heaterStarts ?? []).flatMap(({ resourceId, lightMin, heatC }) => {
+    const oven = plan.ovens.find(({ id }) => resourceId.endsWith(`:${id}`));
+    return oven
+      ? [
+          toEvent(
+            day,
+            `light-${oven.id}`,
+            `Light ${oven.name.toLowerCase()} to ${heatC} °C`,
+            lightMin,
+            lightMin + 1,
+            0,
+          ),
+        ]
+      : [];
+  });
+  const jobs = plan.tasks.map(({ id, label, placed, person }: DayTask) =>
+    toEvent(day, id, label, placed.startMin, placed.endMin, person),
+  );
+  const { error, value } = createEvents([...lights, ...jobs], { productId: MAKER, calName: day.name });
+  return value ? ok(value) : fail(error?.message ?? "The calendar could not be written.");
+}
+
+function toEvent(
+  day: Day,
+  id: string,
+  label: string,
+  startMin: number,
+  endMin: number,
+  person: number,
+): EventAttributes {
+  return {
+    uid: `${day.date}-${id}@${MAKER}`.replace(/[^\w@.-]/g, "-"),
+    title: person > 0 ? `Helper: ${label}` : label,
+    start: toDateParts(day.date, startMin),
+    startInputType: "local",
+    startOutputType: "local",
+    end: toDateParts(day.date, Math.max(endMin, startMin + 1)),
+    endInputType: "local",
+    endOutputType: "local",
+    alarms: [
+      {
+        action: "display",
+        description: label,
+        trigger: { before: true, minutes: ALARM_MIN },
+      },
+    ],
+  };
+}
+
+const MIN_PER_DAY = 24 * 60;
+
+/** Year, month, day, hour, minute; minutes before midnight fall on the day before. */
+function toDateParts(date: string, minute: number): [number, number, number, number, number] {
+  const days = Math.floor(minute / MIN_PER_DAY);
+  const at = new Date(`${date}T00:00:00Z`);
+  at.setUTCDate(at.getUTCDate() + days);
+  const rest = minute - days * MIN_PER_DAY;
+  return [at.getUTCFullYear(), at.getUTCMonth() + 1, at.getUTCDate(), Math.floor(rest / 60), rest % 60];
+}

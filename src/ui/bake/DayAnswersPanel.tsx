@@ -1,0 +1,107 @@
+"use client";
+
+import type { DayAnswers, DayBook, DayChange, DayIf } from "@/core/plan";
+import { formatClock, formatDuration } from "@/core/units";
+import { createAnswersClient } from "@/workers/createPlanClient";
+import { useBench } from "../bench/BenchProvider";
+import { useLatest } from "../bench/useLatest";
+import type { Edit } from "../bench/benchStore";
+
+/** What if? Each answer is a whole day planned; for a day that is late, why, and what was found to mend it. */
+export function DayAnswersPanel() {
+  const { book, edit } = useBench((state) => state);
+  const { answer, isBusy, fault } = useLatest<DayBook, DayAnswers>(book, createAnswersClient);
+  const answers = answer?.output;
+  const take = (change: DayChange) => edit(toEdits(change));
+  return (
+    <section aria-labelledby="what-if" aria-busy={isBusy} className="flex flex-col gap-2">
+      {fault && (
+        <p role="alert" className="text-error">
+          {fault} Reload the page.
+        </p>
+      )}
+      {answers && answers.reasons.length > 0 && (
+        <div className="rounded-lg border-2 border-error bg-base-100 p-3">
+          <h3 className="text-lg">Why it is late</h3>
+          <ul className="list-disc pl-5">
+            {answers.reasons.map((reason) => (
+              <li key={reason}>{reason}</li>
+            ))}
+          </ul>
+          {answers.mends.length > 0 ? (
+            <>
+              <p className="mt-2">Each of these mends it, tried whole:</p>
+              <Answers ifs={answers.mends} now={answers.now} label="Mends" onTake={take} />
+            </>
+          ) : (
+            <p className="mt-2">No single change mends it. Take an order off, or try two of those below.</p>
+          )}
+        </div>
+      )}
+      <h3 id="what-if" className="text-lg">
+        What if …
+      </h3>
+      {answers ? (
+        <Answers ifs={answers.ifs} now={answers.now} label="What if" onTake={take} />
+      ) : (
+        <p className="quiet">reckoning…</p>
+      )}
+    </section>
+  );
+}
+
+interface AnswersProps {
+  readonly ifs: readonly DayIf[];
+  readonly now: DayAnswers["now"];
+  readonly label: string;
+  readonly onTake: (change: DayChange) => void;
+}
+
+function Answers({ ifs, now, label, onTake }: AnswersProps) {
+  return (
+    <ul aria-label={label} className="grid gap-2 sm:grid-cols-2">
+      {ifs.map((each) => (
+        <li key={each.id}>
+          <button
+            type="button"
+            className="flex h-full min-h-16 w-full cursor-pointer flex-col rounded-lg border-2 border-base-300 bg-base-100 px-3 py-2 text-left hover:border-primary"
+            onClick={() => onTake(each.change)}
+          >
+            <strong>{each.title}</strong>
+            <span className="figure">{describeIf(each, now)}</span>
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** `start 05:10, 40 min later · 6 h 10 of work, 55 min less`. */
+function describeIf(then: DayIf, now: DayAnswers["now"]): string {
+  const parts = [
+    then.startMin === null
+      ? null
+      : `start ${formatClock(then.startMin)}${
+          now.startMin === null || now.startMin === then.startMin
+            ? ""
+            : `, ${formatDuration(Math.abs(then.startMin - now.startMin))} ${then.startMin > now.startMin ? "later" : "sooner"}`
+        }`,
+    `day ${formatDuration(then.dayMin)}${
+      then.dayMin === now.dayMin
+        ? ""
+        : `, ${formatDuration(Math.abs(then.dayMin - now.dayMin))} ${then.dayMin < now.dayMin ? "less" : "more"}`
+    }`,
+    then.lateMin > 0 ? `${formatDuration(then.lateMin)} late` : now.lateMin > 0 ? "nothing late" : null,
+  ];
+  return parts.filter((part) => part !== null).join(" · ");
+}
+
+/** An answer taken is edits like any other: undo takes it back. */
+function toEdits({ day, orders = [], ovens = [], pieces = [] }: DayChange): Edit[] {
+  return [
+    ...(day ? [{ kind: "day" as const, id: day.id, record: day }] : []),
+    ...orders.map((record) => ({ kind: "order" as const, id: record.id, record })),
+    ...ovens.map((record) => ({ kind: "oven" as const, id: record.id, record })),
+    ...pieces.map((record) => ({ kind: "piece" as const, id: record.id, record })),
+  ];
+}
