@@ -1,6 +1,7 @@
 import { laySchedule, type Effort, type Order } from "./laySchedule";
 import { keepPlaces, type LaidTask } from "./keepPlaces";
 import { boundSchedule, type ScheduleBound } from "./lowerBound";
+import { pushLater } from "./pushLater";
 import { compareCosts, type Schedule, type ScheduleProblem, type ScheduleTask } from "./problem";
 import { constructSchedule } from "./constructSchedule";
 
@@ -95,9 +96,9 @@ export function* searchSchedule(
  */
 export function followSchedule(problem: ScheduleProblem, laid: readonly LaidTask[]): Schedule {
   const constructed = constructSchedule(problem);
-  if (laid.length === 0) return constructed;
+  if (laid.length === 0) return pushLater(problem, constructed);
   const kept = keepPlaces(problem, laid);
-  if (kept && compareCosts(kept.cost, constructed.cost) <= 0) return kept;
+  if (kept && compareCosts(kept.cost, constructed.cost) <= 0) return pushLater(problem, kept);
   const startOf = new Map(constructed.placed.map(({ taskId, startMin }) => [taskId, startMin]));
   for (const { taskId, startMin } of laid) startOf.set(taskId, startMin);
   const modeOf = new Map(laid.map(({ taskId, mode }) => [taskId, mode]));
@@ -110,7 +111,7 @@ export function followSchedule(problem: ScheduleProblem, laid: readonly LaidTask
       return mode !== undefined && mode < task.modes.length ? mode : null;
     },
   });
-  return compareCosts(followed.cost, constructed.cost) <= 0 ? followed : constructed;
+  return pushLater(problem, compareCosts(followed.cost, constructed.cost) <= 0 ? followed : constructed);
 }
 
 /** Above the bound by this share: of lateness while there is any, else of the working day. */

@@ -1,5 +1,8 @@
 import { canShare, computeChangeoverMin, type ScheduleResource, type TaskHeat } from "./problem";
 
+/** Amounts are trays, moulds, hands, or areas in whole units: sums stray by rounding only. */
+const EVEN = 1e-9;
+
 /** One task's hold on a resource. */
 export interface Block {
   readonly startMin: number;
@@ -11,7 +14,11 @@ export interface Block {
 /** What holds one resource, in the order of starts, and how it may be shared. */
 export interface Lane {
   readonly resource: ScheduleResource;
+  /** What is away, and a heater's cold: few, and longer than any task. */
+  readonly standing: readonly Block[];
   readonly blocks: Block[];
+  /** Of the blocks, so that those that ended long ago need not be looked at. */
+  longestMin: number;
 }
 
 /**
@@ -38,17 +45,23 @@ export function openLane(resource: ScheduleResource, coldUntilMin: number | null
           },
         ]
       : [];
-  return { resource, blocks: [...away, ...cold].sort((a, b) => a.startMin - b.startMin) };
+  return { resource, standing: [...away, ...cold], blocks: [], longestMin: 0 };
 }
 
-export function addToLaneInPlace({ blocks }: Lane, block: Block): void {
+export function addToLaneInPlace(lane: Lane, block: Block): void {
+  lane.blocks.splice(findFirstAfter(lane.blocks, block.startMin), 0, block);
+  lane.longestMin = Math.max(lane.longestMin, block.endMin - block.startMin);
+}
+
+/** Index of the first block that starts after a minute. O(log blocks). */
+function findFirstAfter(blocks: readonly Block[], minute: number): number {
   let [low, high] = [0, blocks.length];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if ((blocks[middle]?.startMin ?? Infinity) <= block.startMin) low = middle + 1;
+    if ((blocks[middle]?.startMin ?? Infinity) <= minute) low = middle + 1;
     else high = middle;
   }
-  blocks.splice(low, 0, block);
+  return low;
 }
 
 /**
@@ -56,26 +69,30 @@ export function addToLaneInPlace({ blocks }: Lane, block: Block): void {
  * @param mirrored - Time runs backwards: a change of temperature is made in the other direction.
  * @returns null if it fits.
  */
-export function findNextStart({ resource, blocks }: Lane, wanted: Block, mirrored: boolean): number | null {
-  const { heater, gapMin, capacity } = resource;
+export function findNextStart(lane: Lane, wanted: Block, mirrored: boolean): number | null {
+  const { resource, standing, blocks, longestMin } = lane;
   const over: Block[] = [];
   let nextMin: number | null = null;
-  for (const block of blocks) {
-    const shares = gapMin === 0 && (heater === null || canShare(heater, block.heat, wanted.heat));
-    const [before, after] = shares
-      ? [0, 0]
-      : [
-          findGapMin(resource, block.heat, wanted.heat, mirrored),
-          findGapMin(resource, wanted.heat, block.heat, mirrored),
-        ];
-    // Blocks are in the order of their starts: from here on none can meet the wanted one.
-    if (block.startMin >= wanted.endMin + longestGapMin(resource)) break;
-    if (wanted.startMin >= block.endMin + before || wanted.endMin + after <= block.startMin) continue;
-    if (shares) over.push(block);
+  const meet = (block: Block): void => {
+    const shares =
+      resource.gapMin === 0 &&
+      (resource.heater === null || canShare(resource.heater, block.heat, wanted.heat));
+    const before = shares ? 0 : findGapMin(resource, block.heat, wanted.heat, mirrored);
+    const after = shares ? 0 : findGapMin(resource, wanted.heat, block.heat, mirrored);
+    if (wanted.startMin >= block.endMin + before || wanted.endMin + after <= block.startMin) return;
+    // One that leaves too little room by itself is waited for to its end.
+    if (shares && block.amount + wanted.amount <= resource.capacity + EVEN) over.push(block);
     else nextMin = Math.max(nextMin ?? -Infinity, block.endMin + before);
+  };
+  standing.forEach(meet);
+  // Blocks are in the order of their starts: those before and after these cannot meet the wanted one.
+  const reachMin = longestGapMin(resource);
+  for (let i = findFirstAfter(blocks, wanted.startMin - longestMin - reachMin - 1); i < blocks.length; i++) {
+    const block = blocks[i];
+    if (!block || block.startMin >= wanted.endMin + reachMin) break;
+    meet(block);
   }
-  if (nextMin !== null) return nextMin;
-  return findRoom(over, wanted, capacity);
+  return nextMin ?? findRoom(over, wanted, resource.capacity);
 }
 
 /** Where what overlaps leaves too little: the first end that frees some; null if there is room throughout. */
@@ -91,9 +108,6 @@ function findRoom(over: readonly Block[], wanted: Block, capacity: number): numb
   }
   return null;
 }
-
-/** Amounts are trays, moulds, hands, or areas in whole units: sums stray by rounding only. */
-const EVEN = 1e-9;
 
 /** Between two tasks that follow each other: the resource's own gap and a heater's change of temperature. */
 export function findGapMin(

@@ -29,7 +29,7 @@ export interface Effort {
  * How often a schedule is laid again to mend waits that came out too long. Each round shifts the tasks at
  * fault by what they are over; real days settle in a few.
  */
-export const FULL_EFFORT: Effort = { mendingRounds: 40, mayBeRigid: true };
+export const FULL_EFFORT: Effort = { mendingRounds: 12, mayBeRigid: true };
 
 /**
  * One order made into a schedule: backwards from what was promised, each task as late as it may be; where that would

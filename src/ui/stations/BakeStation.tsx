@@ -40,7 +40,7 @@ function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PieceP
   const loads = plan.tasks.filter(({ kind }) => kind === "bake");
   const selected = plan.tasks.find(({ id }) => id === selectedId) ?? loads[0] ?? null;
   return (
-    <div className="flex h-full flex-col gap-3">
+    <div className="flex flex-col gap-3">
       <ProblemList station="bake" />
       <div className="flex flex-wrap items-baseline gap-x-6">
         {plan.ovens.map((oven) => {
@@ -84,7 +84,7 @@ function SelectedTask({ task, plan }: { readonly task: DayTask; readonly plan: D
 function Trays({ line }: { readonly line: PiecePlan }) {
   const { loads } = line.loading;
   return (
-    <div className="flex min-h-0 flex-wrap gap-4">
+    <div className="flex flex-wrap gap-4">
       {loads.map((load, i) => (
         <figure key={i} className="flex flex-col gap-1">
           <figcaption>
