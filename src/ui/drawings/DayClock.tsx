@@ -17,6 +17,9 @@ const LEFT = 8;
 const NOTE_FROM = 44;
 const LETTER_FROM = 11;
 
+const HANDS_LEGEND =
+  "Hands: M mix or make · R roll and cut · J sugar · F fill · S close the seam · C set out. Touch a bar for its figures.";
+
 const handLetters: Record<TaskKind, string> = {
   mix: "M",
   precook: "M",
@@ -124,8 +127,8 @@ export function DayClock({ plan, selectedId, onSelect }: Props) {
           />
         ))}
         <text x={LEFT} y={height - 5} fontSize="13">
-          Hands: M mix or make · R roll and cut · J sugar · F fill · S close the seam · C set out. Touch a bar
-          for its figures.
+          {HANDS_LEGEND}
+          {people > 1 && " Below, the helper."}
         </text>
       </svg>
     </div>
