@@ -29,6 +29,7 @@ const screens = [
     "piece/pear-coat",
     "piece/pear-coat/schools",
     "piece/pear-coat/compare",
+    "piece/custard-cup/heat",
     "formula/two-apple",
   ].map((path) => `/day/2026-11-30/${path}`),
   "/print/2026-11-28",

@@ -54,7 +54,10 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
   const { shaped: all, problems } = useBench((state) => state.plan);
   const date = useBench((state) => state.date);
   const shaped = all[piece.id];
-  const faults = problems.filter(({ pieceId }) => pieceId === piece.id);
+  // What comes late is the day's trouble, not the piece's.
+  const faults = problems.filter(
+    ({ pieceId, stops, station }) => pieceId === piece.id && (stops || station !== "bake"),
+  );
   return (
     <div className="flex h-full flex-col gap-3">
       <nav aria-label="About this piece" className="flex flex-wrap gap-2">
@@ -63,6 +66,9 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
         </Link>
         <Link className="btn touch" href={`/day/${date}/piece/${piece.id}/compare`}>
           Compare variants
+        </Link>
+        <Link className="btn touch" href={`/day/${date}/piece/${piece.id}/heat`}>
+          Another size, cooling, oil
         </Link>
       </nav>
       {faults.map(({ message }) => (

@@ -1,13 +1,30 @@
 import { findLiningMm, LINING_TRIM_MM, PUCK_PROUD_MM, type FormKind, type Mould } from "@/core/forming";
 import type { Dough } from "@/core/formula";
-import type { Piece } from "@/core/plan";
+import { findCrimpId, type Piece } from "@/core/plan";
+import { findCrimp } from "@/core/sealing";
 import { computeBox, type Outline } from "@/core/shape";
+import { listCrimps } from "./words";
 
 /** A mould found in many kitchens, to be corrected. */
 const firstMould: Mould = { kind: "round", axes: [{ baseMm: 60, rimMm: 75 }], depthMm: 25, fluteMm: 0 };
 
-/** Another form for a piece, with its craft's usual figures, made of the same cut as far as that goes. */
-export function toForm(kind: FormKind, { cut, thicknessMm }: Piece, dough: Dough | null): Partial<Piece> {
+/** A strip thicker than this rolls up too wide for its cavity. */
+const ROSETTE_MM = 2;
+
+/**
+ * Another form for a piece, with its craft's usual figures, made of the same cut as far as that goes. A seam that comes of
+ * it gets the rim that its crimp needs.
+ */
+export function toForm(kind: FormKind, piece: Piece, dough: Dough | null): Partial<Piece> {
+  const fields = toFormFields(kind, piece, dough);
+  const formed = { ...piece, ...fields };
+  const isSealed = kind === "pressed" || listCrimps(kind).length > 0;
+  if (!isSealed) return fields;
+  const { needsMarginMm } = findCrimp(findCrimpId(formed));
+  return { ...fields, marginMm: Math.max(formed.marginMm, needsMarginMm) };
+}
+
+function toFormFields(kind: FormKind, { cut, thicknessMm }: Piece, dough: Dough | null): Partial<Piece> {
   const { widthMm, heightMm } = computeBox(cut);
   const acrossMm = Math.max(widthMm, heightMm);
   const disc: Outline = { kind: "disc", diameterMm: acrossMm };
@@ -56,6 +73,8 @@ export function toForm(kind: FormKind, { cut, thicknessMm }: Piece, dough: Dough
       return {
         form: { kind, sliceMm: 40, sliceThicknessMm: 2, overlapShare: 0.5, cavityMm: 70 },
         cut: { kind: "rectangle", widthMm: 280, heightMm: 55 },
+        thicknessMm: Math.min(thicknessMm, ROSETTE_MM),
+        marginMm: 4,
       };
     case "pressed":
       return {
