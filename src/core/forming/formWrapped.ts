@@ -82,7 +82,8 @@ export function formWrapped(request: RequestOf<"wrapped">): Result<FormedPiece, 
       footprint: { widthMm: acrossMm, heightMm: acrossMm },
       washMm2: computeAreaMm2({ kind: "square", sideMm }) - (Math.PI * form.footMm ** 2) / 4,
       section: drawSection(fruit, form.coreMm, form.fruitHeightMm, settledThicknessMm, plumpness, overlapMm),
-      fromAbove: { edge: circle, inner: ridges, seam: "around" },
+      // The pinches run along the ridges, not round the edge.
+      fromAbove: { edge: circle, inner: ridges, seam: "none" },
       steps: [
         {
           text: "from the middle of the foot along the fruit to its top",
