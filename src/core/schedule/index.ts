@@ -29,3 +29,4 @@ export {
   type TaskUse,
   type TaskWait,
 } from "./problem";
+export { explainStart, type StartHold, type StartReason } from "./explainStart";

@@ -2,6 +2,7 @@
 
 import { useState } from "react";
 import { findLight, type DayPlan, type DayTask, type PiecePlan } from "@/core/plan";
+import { explainStart } from "@/core/schedule";
 import { formatClock, formatCount, formatDuration, formatMass } from "@/core/units";
 import { DayAnswersPanel } from "../bake/DayAnswersPanel";
 import { DaySearch } from "../bake/DaySearch";
@@ -68,6 +69,7 @@ function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PieceP
 function SelectedTask({ task, plan }: { readonly task: DayTask; readonly plan: DayPlan }) {
   const line = plan.lines.find(({ piece }) => piece.id === task.pieceId);
   const ovenOf = plan.ovens.find(({ id }) => id === task.ovenId);
+  const hold = describeHold(plan, task);
   return (
     <p className="min-w-0" aria-live="polite">
       <strong>{task.label}</strong>: {formatClock(task.placed.startMin)} to {formatClock(task.placed.endMin)}
@@ -77,8 +79,28 @@ function SelectedTask({ task, plan }: { readonly task: DayTask; readonly plan: D
           {ovenOf && `, ${ovenOf.name.toLowerCase()} set to ${task.heat?.startC ?? 0} °C`}
         </>
       )}
+      {hold && <span className="quiet block text-sm">{hold}</span>}
     </p>
   );
+}
+
+/** Why not earlier? What holds the task, with the minutes. */
+function describeHold(plan: DayPlan, task: DayTask): string | null {
+  const { problem, schedule } = plan;
+  const reason = problem && schedule ? explainStart(problem, schedule, task.id) : null;
+  if (!reason) return null;
+  const { hold, freeMin } = reason;
+  const other = plan.tasks.find(({ id }) => id === hold.taskId)?.label ?? "";
+  const oven = plan.ovens.find(({ id }) => hold.resourceId?.endsWith(`:${id}`));
+  const held =
+    hold.kind === "opening"
+      ? `nobody is there before ${formatClock(hold.notBeforeMin)}`
+      : hold.kind === "wait"
+        ? `it follows “${other}” and its wait`
+        : `${oven ? `${oven.name.toLowerCase()} has` : "the hands have"} “${other}” before it`;
+  return freeMin > 0
+    ? `It could be ${formatDuration(freeMin)} earlier (then ${held}); it is as late as its promise allows.`
+    : `Not earlier: ${held}.`;
 }
 
 function Trays({ line }: { readonly line: PiecePlan }) {
