@@ -12,6 +12,7 @@ test.each([
   ["a wait for nobody", [task("a", ["ghost"])], "no task “ghost”"],
   ["a machine that is not there", [task("a", [], [holds("oven")])], "no resource “oven”"],
   ["more than there is", [task("a", [], [holds("hands", 3)])], "2 more than there is"],
+  ["a use beyond the task's end", [task("a", [], [{ ...holds("hands"), toMin: 14 }])], "4 min beyond"],
   ["a circle", [task("a", ["c"]), task("b", ["a"]), task("c", ["b"])], "waits for itself"],
   ["two of one name", [task("a"), task("a")], "duplicate"],
 ])("%s is refused and named", (_name, tasks, words) => {

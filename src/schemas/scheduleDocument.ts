@@ -111,11 +111,18 @@ function findStrays({ tasks, resources }: ScheduleDocument): Fault[] {
         ? []
         : [{ path: `tasks.${i}.after.${j}.taskId`, message: `There is no task “${taskId}” to wait for.` }],
     ),
-    ...task.modes.flatMap(({ uses }, j) =>
+    ...task.modes.flatMap(({ uses, durationMin }, j) =>
       uses.flatMap((use, k): Fault[] => {
         const path = `tasks.${i}.modes.${j}.uses.${k}`;
         const capacity = capacityOf.get(use.resourceId);
         if (capacity === undefined) return [{ path, message: `There is no resource “${use.resourceId}”.` }];
+        if (use.toMin > durationMin)
+          return [
+            {
+              path,
+              message: `It holds ${use.resourceId} ${use.toMin - durationMin} min beyond its own end.`,
+            },
+          ];
         return use.amount > capacity
           ? [
               {

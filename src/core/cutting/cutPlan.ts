@@ -32,6 +32,8 @@ export interface BlankDemand {
   readonly keepsCentre: boolean;
   /** Blanks beyond the count are worth having. Where they would want a partner, they stay in the trim instead. */
   readonly keepsSurplus: boolean;
+  /** Across the log that slices are cut from; left out, one that a hand slices cleanly. */
+  readonly logMm?: number;
 }
 
 /** A sheet that is bought, to be used as it is or rolled thinner. */
@@ -101,8 +103,9 @@ export interface Portioning {
     readonly demandId: string;
     readonly count: number;
     readonly eachG: number;
-    /** Of a slice: off a log of {@link LOG_DIAMETER_MM}. */
+    /** Of a slice: how thick it is, and across the log it comes off. */
     readonly sliceMm: number;
+    readonly logMm: number;
   }[];
 }
 

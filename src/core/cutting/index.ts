@@ -14,7 +14,7 @@ export type {
   Reroll,
   RollingRequest,
 } from "./cutPlan";
-export { LOG_DIAMETER_MM } from "./portionBlanks";
+export { rollsRound } from "./portionBlanks";
 export { layOutTogether, type SharedOutline, type SharedPart, type SharedSheet } from "./layOutTogether";
 export { craftHandTimes, estimateHandMin, type CuttingHandTimes } from "./handTimes";
 export { boundCount, layOutRows, type Layout, type LayoutFault, type LayoutRequest } from "./layout";

@@ -1,11 +1,11 @@
 import { computeAreaMm2, outerOutline, type Outline } from "../shape";
 import type { BlankDemand, CutPlan, CutRequest, Portioning } from "./cutPlan";
 
-/** A log a hand slices cleanly, mm. */
-export const LOG_DIAMETER_MM = 60;
+/** A log a hand slices cleanly, mm: where the piece does not say. */
+const USUAL_LOG_MM = 60;
 
 /** Outlines that a ball or a slice becomes under the pin, without a knife. */
-const rollsRound = ({ kind }: Outline) => kind === "disc" || kind === "oval" || kind === "ring";
+export const rollsRound = ({ kind }: Outline) => kind === "disc" || kind === "oval" || kind === "ring";
 
 /**
  * The blanks weighed off and rolled one by one: no trim and no re-roll, but a hand's time for each. A ring's centre
@@ -25,7 +25,6 @@ function makePlan(request: CutRequest, way: Portioning["way"], eachS: number): C
   const { demands, thicknessMm, densityGPerMl } = request;
   if (!demands.every(({ outline }) => rollsRound(outline))) return null;
   const gPerMm2 = (thicknessMm * densityGPerMl) / 1000;
-  const sliceMm2 = (Math.PI * LOG_DIAMETER_MM ** 2) / 4;
   const outerG = ({ outline }: BlankDemand) => computeAreaMm2(outerOutline(outline)) * gPerMm2;
   const keptG = (demand: BlankDemand) =>
     (demand.keepsCentre ? computeAreaMm2(outerOutline(demand.outline)) : computeAreaMm2(demand.outline)) *
@@ -38,12 +37,11 @@ function makePlan(request: CutRequest, way: Portioning["way"], eachS: number): C
     rerolls: [],
     portioning: {
       way,
-      portions: demands.map((demand) => ({
-        demandId: demand.id,
-        count: demand.count,
-        eachG: outerG(demand),
-        sliceMm: (outerG(demand) / densityGPerMl / sliceMm2) * 1000,
-      })),
+      portions: demands.map((demand) => {
+        const { id, count, logMm = USUAL_LOG_MM } = demand;
+        const sliceMm = (outerG(demand) / densityGPerMl / ((Math.PI * logMm ** 2) / 4)) * 1000;
+        return { demandId: id, count, eachG: outerG(demand), sliceMm, logMm };
+      }),
     },
     yields: demands.map((demand) => ({
       demandId: demand.id,

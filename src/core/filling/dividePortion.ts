@@ -40,7 +40,7 @@ export interface PortionPart {
 
 export interface DividedPortion {
   /** The main filling first. */
-  readonly parts: readonly PortionPart[];
+  readonly parts: readonly [PortionPart, ...PortionPart[]];
   readonly inclusionsG: number;
   /** Of the main filling's room, taken by what is whole. */
   readonly displacedMl: number;

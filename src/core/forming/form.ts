@@ -193,6 +193,8 @@ export interface FormFault {
     | "holeTooWide"
     | "tooLargeForCavity"
     | "blankTooSmall"
+    | "coreTooWide"
+    | "flutesTooDeep"
     | "layersTooHigh"
     | "toppingTooWide"
     | "spreadTooThick"

@@ -134,6 +134,14 @@ function lineMould(
   const cuts = isOval
     ? [Math.max(box.widthMm, box.heightMm), Math.min(box.widthMm, box.heightMm)]
     : [box.widthMm];
+  const narrowestMm = Math.min(...mould.axes.map(({ baseMm }) => baseMm));
+  if (mould.fluteMm > narrowestMm / 2) {
+    return formFault(
+      "flutesTooDeep",
+      `Flutes of ${mould.fluteMm} mm leave nothing of a base ${narrowestMm} mm across. They are at most ` +
+        `${Math.floor(narrowestMm / 2)} mm deep: measure them from crest to valley.`,
+    );
+  }
   const axes = mould.axes.map((axis) => meanAxis(axis, mould.fluteMm));
   const reaches = axes.map((axis) =>
     computeAcrossMm(axis, mould.depthMm, { thicknessMm: settledThicknessMm, trimMm: 0 }),

@@ -72,6 +72,23 @@ test("thin dough in a straight mould leaves the cylinder, and its mass is kept",
   );
 });
 
+test("a core as wide as its fruit and flutes as deep as their mould are refused, not reckoned with", () => {
+  const cored = (coreMm: number) =>
+    refusal({
+      ...base,
+      form: { kind: "wrapped", fruitMm: 50, fruitHeightMm: 50, footMm: 10, coreMm, overlapMm: 8 },
+      cut: { kind: "square", sideMm: 200 },
+    });
+  expect(cored(30)).toBeNull();
+  expect(cored(31)).toMatchObject({ kind: "coreTooWide", message: expect.stringContaining("at most 30 mm") });
+  const fluted = (fluteMm: number) => refusal(lined({ ...sloped, kind: "fluted", fluteMm }));
+  expect(fluted(4)).toBeNull();
+  expect(fluted(26)).toMatchObject({
+    kind: "flutesTooDeep",
+    message: expect.stringContaining("at most 25 mm"),
+  });
+});
+
 test("a lining a hair too small for its mould is refused with the round that reaches the rim", () => {
   const [reachMm = 0] = findLiningMm(sloped, { thicknessMm: 2.5, springBackShare: 0.04 }, 0);
   const cutTo = (diameterMm: number) => lined(sloped, { cut: { kind: "disc", diameterMm } });

@@ -1,9 +1,8 @@
 import { fail, ok, type Result } from "../result";
 import { computeBox, describeOutline, scaleOutline, toContour, type Point } from "../shape";
 import { completeForm, type FormedPiece, type FormFault, type RequestOf } from "./form";
+import { PRODUCE_G_PER_ML } from "./produce";
 
-/** Fruit and vegetables are mostly water, with a little air in them. */
-export const PRODUCE_G_PER_ML = 0.97;
 /** A filling is spread along the strip so thick at plumpness 1, mm: more is pressed out as it is rolled. */
 const THICKEST_SPREAD_MM = 3;
 

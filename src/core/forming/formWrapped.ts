@@ -8,12 +8,14 @@ import {
   type FormFault,
   type RequestOf,
 } from "./form";
-import { PRODUCE_G_PER_ML } from "./formRosette";
+import { PRODUCE_G_PER_ML } from "./produce";
 
 /** Points along half a fruit's outline, for its length and for drawing: the length is right to 1e-6. */
 const OUTLINE_POINTS = 720;
 /** The core is taken out from above down to so much of the height: closed below, so that its filling stays. */
 const CORE_DEPTH_SHARE = 0.85;
+/** A fruit cored wider than this share of itself does not stand. Craft's first guess. */
+const MOST_CORE_SHARE = 0.6;
 
 /**
  * A square brought up over a whole fruit. The fruit is an ellipsoid trimmed flat at its foot. Dough does not stretch,
@@ -30,6 +32,14 @@ export function formWrapped(request: RequestOf<"wrapped">): Result<FormedPiece, 
     return formFault(
       "wrongOutline",
       `The flat below is ${form.footMm} mm across and the fruit only ${form.fruitMm} mm. Trim less off.`,
+    );
+  }
+  const mostCoreMm = form.fruitMm * MOST_CORE_SHARE;
+  if (form.coreMm > mostCoreMm) {
+    return formFault(
+      "coreTooWide",
+      `A core of ${form.coreMm} mm leaves too little of a fruit ${form.fruitMm} mm across: it falls apart. Core it ` +
+        `at most ${Math.floor(mostCoreMm)} mm wide, ${Math.ceil(form.coreMm - mostCoreMm)} mm less.`,
     );
   }
   const stays = 1 - springBackShare;

@@ -15,7 +15,7 @@ test("a late day has reasons, and every mend named was solved: planned with it, 
   expect(lateMin(lateDay)).toBeGreaterThan(0);
   const { reasons, mends, now } = answerDay(lateDay);
   expect(now.lateMin).toBe(lateMin(lateDay));
-  expect(reasons[0]).toMatch(/is full|too little time/);
+  expect(reasons[0]).toMatch(/too few hands|is full|too little time/);
   expect(mends.length).toBeGreaterThan(0);
   expect(mends.length).toBeLessThanOrEqual(3);
   for (const { change } of mends) expect(lateMin(applyDayChange(lateDay, change))).toBe(0);

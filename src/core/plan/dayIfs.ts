@@ -185,6 +185,6 @@ function explainDay({ problem, schedule, ovens }: DayPlan): string[] {
     if (kind === "opening") return `There is too little time from opening to the promises: ${less}.`;
     if (kind === "longestWaits") return `Dough and fruit may not wait longer: ${less}.`;
     const oven = ovens.find(({ id }) => resourceId?.endsWith(`:${id}`));
-    return `${oven ? oven.name : "One pair of hands"} is full: ${less}.`;
+    return oven ? `${oven.name} is full: ${less}.` : `There are too few hands: ${less}.`;
   });
 }

@@ -125,6 +125,7 @@ function listDemands({ piece, shaped, toFill, blanksTaken }: PieceDraft): BlankD
     keepsCentre,
     // A base without its top is nothing: what has no partner stays dough.
     keepsSurplus: blanks.length === 1,
+    ...(piece.form.kind === "puck" ? { logMm: piece.form.logMm } : {}),
   }));
 }
 

@@ -62,6 +62,30 @@ test("a lidded piece is asked for the size of its top, a closed one is never bak
   expect(ways("custard-cup")).toHaveLength(4);
 });
 
+test("only round blanks are portioned, and every way of making blanks that is offered changes how they are made", () => {
+  const ways = (id: string) =>
+    schoolsOf(monday, id)
+      .find((school) => school.id === "blanks")!
+      .options.map((option) => option.id);
+  expect(ways("pear-coat")).toEqual(["sheet"]);
+  expect(ways("date-round")).toEqual(["sheet", "portioned"]);
+  for (const way of ["portioned", "sliced"] as const) {
+    const pieces = monday.pieces.map((piece) =>
+      piece.id === "lemon-puck" ? { ...piece, cutAim: way } : piece,
+    );
+    const cut = planDay({ ...monday, pieces }).lines.find(({ piece }) => piece.id === "lemon-puck")!.cut;
+    expect(cut.plan.portioning?.way).toBe(way === "sliced" ? "sliced" : "rolled");
+  }
+});
+
+test("a puck's slice is one figure, wherever it is said", () => {
+  const line = planDay(monday).lines.find(({ piece }) => piece.id === "lemon-puck")!;
+  const portion = line.cut.plan.portioning!.portions[0]!;
+  expect(portion.logMm).toBe(48);
+  const step = line.formed.steps.find(({ text }) => text.startsWith("cut from the log"))!;
+  expect(step.figure).toBe(`${portion.sliceMm.toFixed(1)} mm`);
+});
+
 test("a choice is weighed against the day as it stands, also for a piece that nobody ordered", () => {
   const [now, twice] = weighChoices(monday, "leek-press", [
     { piece: { wash: { kind: "egg", coats: 2, sugar: "none" } }, dough: {} },

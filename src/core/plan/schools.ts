@@ -1,3 +1,4 @@
+import { rollsRound } from "../cutting";
 import { hasGrain, type Dough } from "../formula";
 import type { PlumpnessAdvice } from "../filling";
 import { isFilledLevel, type FormedPiece } from "../forming";
@@ -56,7 +57,7 @@ export function listSchools(facts: SchoolFacts): School[] {
 const ofPiece = (piece: Partial<Piece>): Choice => ({ piece, dough: {} });
 const ofDough = (dough: Partial<Dough>): Choice => ({ piece: {}, dough });
 
-function blanksSchool({ piece, dough }: SchoolFacts): School {
+function blanksSchool({ piece, dough, formed }: SchoolFacts): School {
   const isSheet = piece.cutAim !== "portioned" && piece.cutAim !== "sliced";
   const options: readonly SchoolOption[] = [
     {
@@ -78,9 +79,10 @@ function blanksSchool({ piece, dough }: SchoolFacts): School {
       choice: ofPiece({ cutAim: "sliced" }),
     },
   ];
-  // A bought sheet comes rolled, and only a laminated log is sliced.
+  // A bought sheet comes rolled, a pin makes nothing square, and only a laminated log is sliced.
+  const isRound = (formed?.blanks ?? []).every(({ cut }) => rollsRound(cut));
   const canTake = (id: string) =>
-    id === "sheet" || (dough.boughtSheet === null && (id === "portioned" || hasGrain(dough)));
+    id === "sheet" || (dough.boughtSheet === null && isRound && (id === "portioned" || hasGrain(dough)));
   return {
     id: "blanks",
     question: "How are the blanks made?",

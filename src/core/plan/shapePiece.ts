@@ -116,7 +116,7 @@ export function shapePiece(
   const washed = computeWash(piece.wash, washMm2);
   return ok({
     formed: formed.value,
-    portion: parts[0]!.portion,
+    portion: parts[0].portion,
     parts,
     wholeG: solidsG + inclusionsG,
     seal,
@@ -166,13 +166,15 @@ function scoreSeam(
       vents,
       topMm2: formed.washMm2,
       chillMin,
-      // Rested in the cold, it has come half way to the room by the time it is closed.
-      doughC: (kitchen.fridgeC + kitchen.roomC) / 2,
+      doughC: kitchen.fridgeC + CLOSED_WARMED_SHARE * (kitchen.roomC - kitchen.fridgeC),
       smearsC: dough.window.highC,
     },
     habit.oddsRatio,
   );
 }
+
+/** Rested in the cold, dough has come so far towards the room by the time it is closed. Craft's first guess. */
+const CLOSED_WARMED_SHARE = 0.5;
 
 /** Nothing presses on the seam from a core or a well: as a half plump piece. */
 const NO_STRAIN = 0.5;

@@ -72,7 +72,9 @@ export function compareVariants(book: DayBook, variants: readonly Piece[], count
     const alone: DayBook = {
       ...book,
       pieces: [piece],
+      // Neither what the larder holds nor a batch of the day's own size belongs to the variant.
       larder: [],
+      weighings: [],
       orders: [trialOrder(book, piece.id, count)],
     };
     const plan = planDay(alone);

@@ -1,5 +1,5 @@
 import { findGapMin } from "./lane";
-import type { Schedule, ScheduleProblem, TaskHeat } from "./problem";
+import { canShare, type Schedule, type ScheduleProblem, type TaskHeat } from "./problem";
 
 /** What keeps a task from starting sooner. */
 export interface StartHold {
@@ -44,7 +44,9 @@ export function explainStart(
     if (!resource) return [];
     return listHolds(problem, byId, use.resourceId, taskId).flatMap(({ id, endMin, heat, amount }) => {
       // What it can share with does not hold it.
-      if (amount + use.amount <= resource.capacity && resource.heater === null) return [];
+      const canBeBoth =
+        resource.gapMin === 0 && (resource.heater === null || canShare(resource.heater, heat, mode.heat));
+      if (canBeBoth && amount + use.amount <= resource.capacity) return [];
       const gapMin = findGapMin(resource, heat, mode.heat, false);
       const notBeforeMin = endMin + gapMin - use.fromMin;
       return notBeforeMin <= own.startMin

@@ -1,4 +1,4 @@
-import { LOG_DIAMETER_MM, type CutPlan, type CutSheet, type Portioning } from "@/core/cutting";
+import { type CutPlan, type CutSheet, type Portioning } from "@/core/cutting";
 import type { CutRole, DayCut } from "@/core/plan";
 import { describeOutline, describeSheet, outerOutline } from "@/core/shape";
 import { formatDuration, formatLength, formatMass, formatNumber } from "@/core/units";
@@ -11,7 +11,7 @@ import { describeRows } from "./describeRows";
 export function PortionFacts({ cut, portioning }: { readonly cut: DayCut; readonly portioning: Portioning }) {
   return (
     <ul className="flex flex-col gap-4">
-      {portioning.portions.map(({ demandId, count, eachG, sliceMm }) => {
+      {portioning.portions.map(({ demandId, count, eachG, sliceMm, logMm }) => {
         const role = cut.roles.find((each) => each.demandId === demandId);
         return (
           <li key={demandId} className="flex flex-wrap items-center gap-6">
@@ -26,7 +26,7 @@ export function PortionFacts({ cut, portioning }: { readonly cut: DayCut; readon
               </p>
               {portioning.way === "sliced" && (
                 <p className="figure text-2xl text-primary">
-                  {formatNumber(sliceMm, 1)} mm slices off a {LOG_DIAMETER_MM} mm log
+                  {formatNumber(sliceMm, 1)} mm slices off a {formatNumber(logMm)} mm log
                 </p>
               )}
               <p className="quiet">

@@ -46,7 +46,10 @@ export function FormulaPage({ formulaId, listEditions }: Props) {
   }
   const save = (next: Formula) => edit([{ kind: "formula", id: next.id, record: next }]);
   const users = book.pieces.filter(
-    ({ doughId, fillingId }) => doughId === formula.id || fillingId === formula.id,
+    ({ doughId, fillingId, extras }) =>
+      doughId === formula.id ||
+      fillingId === formula.id ||
+      extras.some((extra) => "fillingId" in extra && extra.fillingId === formula.id),
   );
   const remove = () => {
     edit([{ kind: "formula", id: formula.id, record: null }]);

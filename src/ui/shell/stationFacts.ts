@@ -89,7 +89,7 @@ function describeSeal({ lines }: DayPlan) {
 }
 
 function describeBake({ schedule, lines }: DayPlan) {
-  const [light] = schedule?.heaterStarts ?? [];
+  const [light] = [...(schedule?.heaterStarts ?? [])].sort((a, b) => a.lightMin - b.lightMin);
   if (!light) return NOTHING;
   const loads = lines.reduce((sum, { loading }) => sum + loading.loads.length, 0);
   return [formatClock(light.lightMin), `light oven · ${formatCount(loads, "load")}`] as const;
