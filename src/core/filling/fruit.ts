@@ -1,4 +1,4 @@
-import type { FruitVariety, Tartness } from "../formula";
+import type { FruitFacts, FruitVariety, Tartness } from "../formula";
 
 /** Sugar for a kilogram of prepared fruit, g, so that it tastes neither sharp nor flat. Craft's usual figures. */
 const SUGAR_G_PER_KG: Readonly<Record<Tartness, number>> = { sweet: 60, mild: 110, tart: 180, sharp: 260 };
@@ -43,6 +43,9 @@ export function findSugarLeadMin(varieties: readonly FruitVariety[]): number {
   }
   return Math.floor(low);
 }
+
+/** Fruit to buy for a kilogram prepared, kg: peel, stone and core are bought too. */
+export const computeBuyKg = ({ trimLossShare }: FruitFacts): number => 1 / (1 - trimLossShare);
 
 function mean(varieties: readonly FruitVariety[], figure: (variety: FruitVariety) => number): number {
   const whole = varieties.reduce((sum, { share }) => sum + share, 0);

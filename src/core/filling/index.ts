@@ -12,9 +12,10 @@ export {
   bodies,
   computeThickening,
   thickeners,
+  toThickened,
   type Body,
   type Thickener,
   type Thickening,
   type ThickeningRequest,
 } from "./thickening";
-export { computeJuiceShare, computeSugarPerKgG, findSugarLeadMin } from "./fruit";
+export { computeBuyKg, computeJuiceShare, computeSugarPerKgG, findSugarLeadMin } from "./fruit";

@@ -1,3 +1,5 @@
+import type { Filling } from "../formula";
+import type { Composition } from "../heat";
 import { requireNotNegative } from "../require";
 
 export const bodies = ["pours", "coats", "mounds", "slices"] as const;
@@ -51,6 +53,19 @@ export interface Thickening {
   readonly presentPer100G: number;
   /** Body that it has now. */
   readonly presentBody: Body;
+}
+
+/** Water and starch of so much of a filling, from what it is made of, and whether raw yolk is in it. */
+export function toThickened(
+  { waterShare, starchShare }: Composition,
+  { lines }: Filling,
+  batchG: number,
+): Pick<ThickeningRequest, "waterG" | "starchG" | "hasYolk"> {
+  return {
+    waterG: batchG * waterShare,
+    starchG: batchG * starchShare,
+    hasYolk: lines.some(({ ingredientId }) => ingredientId === "egg" || ingredientId === "egg-yolk"),
+  };
 }
 
 /** What brings a filling to a wanted body, or rescues a cream that did not set. */

@@ -3,23 +3,22 @@ import type { Coating, DayPlan, PiecePlan } from "./dayPlan";
 
 /** Glue, wash and sugar of the day by kind; of kinds that nothing needs, nothing. */
 export function listCoatings(lines: readonly PiecePlan[]): Pick<DayPlan, "glues" | "washes" | "sugarG"> {
-  const sum = (figure: (line: PiecePlan) => number) =>
-    lines.reduce((total, line) => total + figure(line) * line.toFill, 0);
+  const sum = (figure: (line: PiecePlan) => number) => lines.reduce((total, line) => total + figure(line), 0);
   const some = (coatings: readonly Coating[]) => coatings.filter(({ massG }) => massG > 0);
   return {
     glues: some(
       glues.map(({ id, name }) => ({
         name: name.toLowerCase(),
-        massG: sum(({ seal }) => (seal?.glue.id === id ? seal.glueG : 0)),
+        massG: sum(({ seal, coats }) => (seal?.glue.id === id ? coats.glueG : 0)),
       })),
     ),
     washes: some(
       washKinds.map((kind) => ({
         name: washFacts[kind].name,
-        massG: sum(({ piece, washed }) => (piece.wash.kind === kind ? washed.washG : 0)),
+        massG: sum(({ piece, coats }) => (piece.wash.kind === kind ? coats.washG : 0)),
       })),
     ),
-    sugarG: sum(({ washed }) => washed.sugarG),
+    sugarG: sum(({ coats }) => coats.sugarG),
   };
 }
 

@@ -98,6 +98,9 @@ export interface PiecePlan extends ShapedPiece {
   readonly fills: readonly PieceFill[];
   /** Of all fillings. */
   readonly fillingG: number;
+  readonly coats: PieceCoats;
+  /** Minutes of hands over the day, by the baker's pace and by the craft's. */
+  readonly handsMin: Readonly<Record<"fill" | "close" | "fillByCraft" | "closeByCraft", number>>;
   readonly loading: TrayLoading;
   /** By order id: when the last of its pieces is set out, minutes after midnight; empty without a schedule. */
   readonly readyMin: Readonly<Record<string, number>>;
@@ -109,8 +112,16 @@ export interface PieceFill {
   readonly part: PortionPart;
   readonly count: number;
   readonly totalG: number;
-  /** Pans it is divided evenly between; null where it is not poured into pans. */
-  readonly pans: number | null;
+  /** Where it is poured into pans: how many, and its even part for each; null otherwise. */
+  readonly pans: { readonly count: number; readonly eachG: number; readonly eachMl: number } | null;
+}
+
+/** What the pieces of a line take on their outside, and what comes off them, over the day, g. */
+export interface PieceCoats {
+  readonly glueG: number;
+  readonly washG: number;
+  readonly sugarG: number;
+  readonly trimG: number;
 }
 
 /** Something brushed or strewn on, and how much of it the day takes. */

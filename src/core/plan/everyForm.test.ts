@@ -50,7 +50,9 @@ test("layers and syrup are made as batches of their own, with what every piece t
   expect(jam.neededG).toBeCloseTo(parts[1]!.portion.massG * toFill, 9);
   const pears = lineOf("pear-coat");
   const syrup = pears.fills.find(({ part }) => part.role === "sauce")!;
-  expect(syrup).toMatchObject({ pans: Math.ceil(pears.toFill / 6), totalG: pears.toFill * 30 });
+  const count = Math.ceil(pears.toFill / 6);
+  expect(syrup).toMatchObject({ pans: { count }, totalG: pears.toFill * 30 });
+  expect(syrup.pans!.eachG * count).toBeCloseTo(syrup.totalG, 9);
 });
 
 test("two fillings over one order come in whole pieces", () => {

@@ -21,6 +21,8 @@ export interface HandWork {
   readonly pace: PaceHabit;
   /** By the baker's own pace. */
   readonly seconds: number;
+  /** Whole pieces in an hour at that pace; null where there is nothing to do. */
+  readonly piecesPerHour: number | null;
 }
 
 export interface PieceWorks {
@@ -124,5 +126,13 @@ function pace(style: string, all: readonly HandOperation[], timed: readonly Time
   const operations = all.filter(({ seconds }) => seconds > 0);
   const craftS = operations.reduce((sum, { seconds }) => sum + seconds, 0);
   const habit = findPaceHabit(timed, style);
-  return { style, operations, craftS, pace: habit, seconds: craftS * habit.ratio };
+  const seconds = craftS * habit.ratio;
+  return {
+    style,
+    operations,
+    craftS,
+    pace: habit,
+    seconds,
+    piecesPerHour: seconds > 0 ? Math.floor(3600 / seconds) : null,
+  };
 }

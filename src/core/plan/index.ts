@@ -61,4 +61,4 @@ export {
 export { findFilling } from "./shapePiece";
 export { findLight, setFor } from "./ovenSetting";
 export { answerDay, applyDayChange, type DayAnswers, type DayChange, type DayIf } from "./dayIfs";
-export { toBaked, toKnownBake } from "./knownBake";
+export { toBaked, toFryLoad, toKnownBake } from "./knownBake";

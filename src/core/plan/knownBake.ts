@@ -1,5 +1,5 @@
 import type { FormulaAnalysis } from "../formula";
-import type { Baked, Composition, KnownBake } from "../heat";
+import type { Baked, Composition, FryLoad, KnownBake } from "../heat";
 import type { DayBook, Piece } from "./book";
 import type { ShapedPiece } from "./shapePiece";
 import { findFilling, findFormulas } from "./shapePiece";
@@ -43,6 +43,22 @@ export function toBaked(
     },
     densityGPerMl: totalG / masses.reduce((sum, { massG, densityGPerMl }) => sum + massG / densityGPerMl, 0),
     startC: kitchen.fridgeC,
+  };
+}
+
+/** A load of a piece in oil: it is turned once, so both faces are in it as long as each other. */
+export function toFryLoad(
+  { formed, rawPieceG }: ShapedPiece,
+  { composition }: Baked,
+  pieces: number,
+  minutes: number,
+): FryLoad {
+  return {
+    pieces,
+    minutes,
+    pieceMm2: 2 * formed.washMm2,
+    pieceG: rawPieceG,
+    waterShare: composition.waterShare,
   };
 }
 

@@ -27,7 +27,7 @@ export function listLeftovers(
     ) +
     works.reduce(
       (sum, { line, dough }) =>
-        sum + (dough.id === doughId && dough.trimEnd !== "waste" ? line.trimG * line.toFill : 0),
+        sum + (dough.id === doughId && dough.trimEnd !== "waste" ? line.coats.trimG : 0),
       0,
     );
   const byMass = [...doughs, ...fillings].map(({ formula, overG }): Leftover => {

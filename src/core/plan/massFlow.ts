@@ -23,7 +23,7 @@ export function computeMassFlow(lines: readonly PiecePlan[], cuts: readonly DayC
     ),
     fillingG: sum(({ fillingG }) => fillingG),
     wholeG: sum(({ wholeG, toFill }) => wholeG * toFill),
-    returnedG: sum(({ trimG, toFill }) => trimG * toFill),
+    returnedG: sum(({ coats }) => coats.trimG),
     storedG: sum(
       ({ frozenTaken, blanksTaken, rawPieceG, blankG }) => frozenTaken * rawPieceG + blanksTaken * blankG,
     ),

@@ -1,6 +1,6 @@
 import type { Dough, Filling } from "../formula";
 import type { FormedPiece } from "../forming";
-import type { Portion } from "../filling";
+import type { Portion, PortionPart } from "../filling";
 import { loadTrays, type TrayLoading } from "../loading";
 import { fail, ok, type Result } from "../result";
 import { formatCount, formatMass, formatNumber } from "../units";
@@ -116,6 +116,18 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
     doughG: plan.blanksG > 0 ? (plan.doughG * blanksG) / plan.blanksG : 0,
     fills,
     fillingG,
+    coats: {
+      glueG: (shaped.seal?.glueG ?? 0) * toFill,
+      washG: shaped.washed.washG * toFill,
+      sugarG: shaped.washed.sugarG * toFill,
+      trimG: shaped.trimG * toFill,
+    },
+    handsMin: {
+      fill: (shaped.works.fill.seconds * toFill) / 60,
+      close: (shaped.works.close.seconds * toFill) / 60,
+      fillByCraft: (shaped.works.fill.craftS * toFill) / 60,
+      closeByCraft: (shaped.works.close.craftS * toFill) / 60,
+    },
     loading,
     readyMin: {},
     why: {
@@ -138,13 +150,16 @@ function countFills({ parts }: ShapedPiece, toFill: number): PieceFill[] {
         : part.role === "alternate"
           ? Math.round(part.ofPieces * toFill)
           : toFill;
-    return {
-      part,
-      count,
-      totalG: count * part.portion.massG,
-      pans: part.perPan === null ? null : Math.ceil(count / part.perPan),
-    };
+    const totalG = count * part.portion.massG;
+    return { part, count, totalG, pans: dividePans(part, count) };
   });
+}
+
+/** As few pans as hold the pieces, the sauce divided evenly between them. */
+function dividePans({ perPan, portion }: PortionPart, count: number): PieceFill["pans"] {
+  if (perPan === null || count === 0) return null;
+  const pans = Math.ceil(count / perPan);
+  return { count: pans, eachG: (count * portion.massG) / pans, eachMl: (count * portion.volumeMl) / pans };
 }
 
 function explainPortion(piece: Piece, formed: FormedPiece, portion: Portion, filling: Filling): WhyStep[] {

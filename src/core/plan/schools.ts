@@ -153,8 +153,8 @@ function restSchool({ dough }: SchoolFacts): School {
 const glueWhy = {
   none: "Moist dough sticks to itself; nothing to brush.",
   water: "Quick, cheap and free of egg.",
-  egg: "Holds well and browns where it spreads.",
-  white: "The strongest hold, and clear once baked.",
+  egg: "Holds well and browns where it spreads; egg joins the allergens.",
+  white: "The strongest hold, for wet fillings, and clear once baked; egg joins the allergens.",
 } as const;
 
 function glueSchool({ piece }: SchoolFacts): School {

@@ -1,3 +1,4 @@
+import { computeBuyKg } from "../filling";
 import { mergeIngredients, standardIngredients, type Formula, type Ingredient } from "../formula";
 import type { DayPlan } from "./dayPlan";
 
@@ -34,7 +35,7 @@ export function listShopping(
       for (const { ingredientId, name, massG: weighedG } of batch?.lines ?? []) {
         if (ingredientId !== null && NOT_BOUGHT.has(ingredientId)) continue;
         const ingredient = ingredientId === null ? null : (byId.get(ingredientId) ?? null);
-        const massG = weighedG / (1 - findTrimLoss(formula, ingredient));
+        const massG = weighedG * findBought(formula, ingredient);
         const key = ingredient?.id ?? `:${name}`;
         const entry = wanted.get(key) ?? { name: ingredient?.name ?? name, massG: 0, ingredient, dates: [] };
         entry.massG += massG;
@@ -53,11 +54,11 @@ export function listShopping(
     .sort((a, b) => a.name.localeCompare(b.name, "en"));
 }
 
-/** Peel, stone and core are bought too: what is weighed is prepared fruit. */
-function findTrimLoss(formula: Formula, ingredient: Ingredient | null): number {
-  return formula.kind === "filling" && ingredient?.group === "fruit"
-    ? (formula.fruit?.trimLossShare ?? 0)
-    : 0;
+/** Grams bought for one weighed: of raw fruit, what is weighed is prepared. */
+function findBought(formula: Formula, ingredient: Ingredient | null): number {
+  return formula.kind === "filling" && formula.fruit && ingredient?.group === "fruit"
+    ? computeBuyKg(formula.fruit)
+    : 1;
 }
 
 function countPacks(massG: number, ingredient: Ingredient | null): ShoppingLine["packs"] {

@@ -1,7 +1,7 @@
 import type { Wetness } from "../formula";
 import { crimps, findCrimp, type CrimpId } from "./crimps";
 import { glues, type GlueId } from "./glue";
-import { adviseVentKind, computeVentShare, type Vents } from "./vents";
+import { adviseVentKind, computeVentShare, describeVents, type Vents } from "./vents";
 
 /** What decides whether a seam holds in the heat. */
 export interface HoldFacts {
@@ -155,7 +155,7 @@ function listMends(facts: HoldFacts): Omit<HoldMend, "leakShare">[] {
           },
         ]
       : []),
-    ...(hasVents ? [] : [{ text: `${advised.count} ${advised.kind}`, change: { vents: advised } }]),
+    ...(hasVents ? [] : [{ text: describeVents(advised), change: { vents: advised } }]),
     { text: `chill ${chillMin + LONGER_CHILL_MIN} min`, change: { chillMin: chillMin + LONGER_CHILL_MIN } },
   ];
 }

@@ -5,6 +5,7 @@ export {
   adviseVentKind,
   adviseVents,
   computeVentShare,
+  describeVents,
   ventFacts,
   ventKinds,
   type VentKind,

@@ -22,6 +22,13 @@ export const ventFacts: Readonly<Record<VentKind, VentFacts>> = {
   cutOut: { name: "cut-out", openMm2: 110, seconds: 4 },
 };
 
+/** `2 slits`, `1 prick`, `a cut-out`, `no vents`. */
+export function describeVents({ kind, count }: Vents): string {
+  if (kind === "none" || count === 0) return "no vents";
+  if (kind === "cutOut") return count === 1 ? "a cut-out" : `${count} cut-outs`;
+  return `${count} ${count === 1 ? ventFacts[kind].name.slice(0, -1) : ventFacts[kind].name}`;
+}
+
 /** Opening that lets the steam out before it finds the seam, mm² for each 100 cm² of top. Craft's first guess. */
 const OPEN_MM2_PER_DM2: Readonly<Record<Wetness, number>> = { dry: 8, moist: 24, wet: 60 };
 const MM2_PER_DM2 = 10_000;

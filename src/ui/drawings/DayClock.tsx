@@ -13,9 +13,9 @@ interface Props {
 const WIDTH = 880;
 const LANE = { axis: 26, heat: 118, oven: 74, hands: 52, gap: 12 };
 const LEFT = 8;
-/** A bar this wide holds a figure and its heat; this wide, a letter. */
-const NOTE_FROM = 44;
+/** A bar this wide holds a letter; each letter of a note is so wide. */
 const LETTER_FROM = 11;
+const NOTE_LETTER = 7.6;
 
 const HANDS_LEGEND =
   "Hands: M mix or make · R roll and cut · J sugar · F fill · S close the seam · C set out. Touch a bar for its figures.";
@@ -154,6 +154,8 @@ interface BarProps {
 
 function Bar({ task, x, y, width, height, fill, text, note, selected, onSelect }: BarProps) {
   const { startMin, endMin } = task.placed;
+  // A note that does not fit leaves its room to the figure.
+  const fits = note !== "" && width >= note.length * NOTE_LETTER;
   return (
     <g
       role="button"
@@ -174,11 +176,11 @@ function Bar({ task, x, y, width, height, fill, text, note, selected, onSelect }
         stroke={selected ? "var(--color-primary)" : "var(--dough-line)"}
         strokeWidth={selected ? 3 : 1}
       />
-      {width >= (note ? NOTE_FROM : LETTER_FROM) && (
+      {width >= LETTER_FROM * Math.max(text.length, 1) && (
         <text
           className="figure"
           x={x + width / 2}
-          y={y + height / 2 - (note ? 8 : 0)}
+          y={y + height / 2 - (fits ? 8 : 0)}
           fontSize={note ? 20 : 13}
           textAnchor="middle"
           dominantBaseline="central"
@@ -186,7 +188,7 @@ function Bar({ task, x, y, width, height, fill, text, note, selected, onSelect }
           {text}
         </text>
       )}
-      {note && width >= NOTE_FROM && (
+      {fits && (
         <text x={x + width / 2} y={y + height / 2 + 15} fontSize="13" textAnchor="middle">
           {note}
         </text>

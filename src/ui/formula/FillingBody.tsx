@@ -2,7 +2,14 @@
 
 import { useState } from "react";
 import { computeTotalG, type Filling } from "@/core/formula";
-import { bodies, computeThickening, thickeners, type Body, type Thickener } from "@/core/filling";
+import {
+  bodies,
+  computeThickening,
+  thickeners,
+  toThickened,
+  type Body,
+  type Thickener,
+} from "@/core/filling";
 import { formatDuration, formatMass, formatNumber } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
 import { Choice } from "../controls/Choice";
@@ -23,17 +30,9 @@ export function FillingBody({ filling }: { readonly filling: Filling }) {
   const batchG = planned ?? writtenG;
   if (!analysis || batchG <= 0)
     return <p className="quiet">Write its lines first: the body follows from its water and its starch.</p>;
-  const { waterShare, starchShare } = analysis.composition;
-  const hasYolk = filling.lines.some(
-    ({ ingredientId }) => ingredientId === "egg" || ingredientId === "egg-yolk",
-  );
-  const thickening = computeThickening({
-    waterG: batchG * waterShare,
-    starchG: batchG * starchShare,
-    body,
-    thickener,
-    hasYolk,
-  });
+  const thickened = toThickened(analysis.composition, filling, batchG);
+  const { hasYolk } = thickened;
+  const thickening = computeThickening({ ...thickened, body, thickener });
   return (
     <>
       <p>

@@ -8,7 +8,7 @@ import {
   type FruitVariety,
   type PrecookedPart,
 } from "@/core/formula";
-import { computeSugarPerKgG, findSugarLeadMin } from "@/core/filling";
+import { computeBuyKg, computeSugarPerKgG, findSugarLeadMin } from "@/core/filling";
 import { formatMass, formatNumber } from "@/core/units";
 import { formulaLimits, MAX_PARTS } from "@/schemas/limits";
 import { createId } from "../bench/createId";
@@ -66,7 +66,7 @@ export function FruitDials({ filling, save }: Props) {
           <Dial
             limit={formulaLimits.trimLossShare}
             value={fruit.trimLossShare}
-            hint={`for a kilogram prepared buy ${formatNumber(1 / (1 - fruit.trimLossShare), 2)} kg`}
+            hint={`for a kilogram prepared buy ${formatNumber(computeBuyKg(fruit), 2)} kg`}
             onChange={(trimLossShare) => set({ trimLossShare })}
           />
           {fruit.varieties.map((variety, i) => (

@@ -6,11 +6,13 @@ interface Props {
   readonly points: readonly { readonly atMin: number; readonly valueC: number }[];
   /** Temperatures to mark, with what each is. */
   readonly levels: readonly { readonly valueC: number; readonly label: string }[];
+  /** Which side the marks are named at: the one the curve stays away from. */
+  readonly labelsAt: "left" | "right";
   readonly label: string;
 }
 
 /** One temperature against the minutes, with the temperatures that matter. */
-export function CurveChart({ points, levels, label }: Props) {
+export function CurveChart({ points, levels, labelsAt, label }: Props) {
   const values = [...points, ...levels].map(({ valueC }) => valueC);
   const low = Math.floor(Math.min(...values) - 2);
   const high = Math.ceil(Math.max(...values) + 2);
@@ -38,7 +40,12 @@ export function CurveChart({ points, levels, label }: Props) {
               y={valueC}
               stroke="var(--heat)"
               strokeDasharray="6 4"
-              label={{ value: name, position: "insideTopRight", fill: "currentColor", fontSize: 13 }}
+              label={{
+                value: name,
+                position: labelsAt === "left" ? "insideTopLeft" : "insideTopRight",
+                fill: "currentColor",
+                fontSize: 13,
+              }}
             />
           ))}
           <Line

@@ -12,7 +12,7 @@ import {
   type Baked,
   type OvenKind,
 } from "@/core/heat";
-import { toBaked, toKnownBake, type DayBook, type Piece, type ShapedPiece } from "@/core/plan";
+import { toBaked, toFryLoad, toKnownBake, type DayBook, type Piece, type ShapedPiece } from "@/core/plan";
 import { formatDuration, formatMass, formatNumber } from "@/core/units";
 import { pieceLimits, type Limit } from "@/schemas/limits";
 import { createBakeClient, createCoolingClient } from "@/workers/createHeatClient";
@@ -120,6 +120,7 @@ function ScaleFace({ piece, shaped, baked, book, tabs }: FaceProps) {
                 label={`Core of ${piece.name} ${heightMm} mm high: ${known.doneC} °C after ${formatNumber(scaled.minutes)} minutes`}
                 points={scaled.moments.map(({ atMin, coreC }) => ({ atMin, valueC: coreC }))}
                 levels={[{ valueC: known.doneC, label: `done, ${known.doneC} °C` }]}
+                labelsAt="left"
               />
               <p className="quiet text-sm">
                 Look for its sign and not at the clock alone. For custards and fillings that must be cooked
@@ -196,6 +197,7 @@ function CoolFace({ piece, shaped, baked, book, tabs }: FaceProps) {
                   { valueC: 21, label: "21 °C" },
                   { valueC: 5, label: "5 °C" },
                 ]}
+                labelsAt="right"
               />
               <p className="quiet text-sm">The usual two-stage rule; your local food code decides.</p>
             </>
@@ -229,13 +231,7 @@ function FryFace({ piece, shaped, baked, book, tabs }: FaceProps) {
   const [bath, setBath] = useState(FIRST_BATH);
   const [fry, setFry] = useState(FIRST_FRY);
   const oil = { ...bath, roomC: book.kitchen.roomC };
-  const load = {
-    ...fry,
-    // Both faces are in the oil in the end: it is turned once.
-    pieceMm2: 2 * shaped.formed.washMm2,
-    pieceG: shaped.rawPieceG,
-    waterShare: baked.composition.waterShare,
-  };
+  const load = toFryLoad(shaped, baked, fry.pieces, fry.minutes);
   const fried = fryLoad(oil, load);
   const largest = findLargestLoad(oil, load);
   return (
@@ -278,6 +274,7 @@ function FryFace({ piece, shaped, baked, book, tabs }: FaceProps) {
                   { valueC: bath.setC, label: `set, ${bath.setC} °C` },
                   { valueC: LEAST_FRYING_C, label: "greasy below" },
                 ]}
+                labelsAt="right"
               />
             </>
           ) : (

@@ -1,7 +1,15 @@
 "use client";
 
 import { findCrimpId, type Piece } from "@/core/plan";
-import { adviseVents, findCrimp, glueIds, ventKinds, type VentKind } from "@/core/sealing";
+import {
+  adviseVentKind,
+  adviseVents,
+  describeVents,
+  findCrimp,
+  glueIds,
+  ventKinds,
+  type VentKind,
+} from "@/core/sealing";
 import { pieceLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
@@ -54,6 +62,12 @@ export function ClosingDials({ piece }: { readonly piece: Piece }) {
         onChange={(kind) => editPiece({ vents: { kind, count: advised(kind) } })}
         options={ventKinds.map((id) => ({ id, title: ventNames[id] }))}
       />
+      {vents.kind === "none" && formed && formed.seamMm > 0 && (
+        <p className="quiet -mt-1 text-sm leading-4">
+          advised for this top over a {wetness} filling:{" "}
+          {describeVents(adviseVentKind(formed.washMm2, wetness))}
+        </p>
+      )}
       {vents.kind !== "none" && (
         <Dial
           limit={pieceLimits.ventCount}

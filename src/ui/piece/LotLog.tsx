@@ -47,8 +47,8 @@ export function LotLog({ line, what }: Props) {
       />
     );
   }
-  const { style, craftS, pace } = works[what];
-  const craftMinutes = (craftS * toFill) / 60;
+  const { style, pace } = works[what];
+  const craftMinutes = line.handsMin[what === "fill" ? "fillByCraft" : "closeByCraft"];
   const verb = what === "fill" ? "Filling" : "Closing";
   return (
     <div>

@@ -5,6 +5,7 @@ import { useRouter } from "next/navigation";
 import type { Dough } from "@/core/formula";
 import { isFilledLevel } from "@/core/forming";
 import type { Piece } from "@/core/plan";
+import { describeVents } from "@/core/sealing";
 import { formatMass, formatNumber } from "@/core/units";
 import { pieceLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
@@ -22,13 +23,7 @@ import { PlanDrawing } from "../drawings/PlanDrawing";
 import { SectionDrawing } from "../drawings/SectionDrawing";
 import { CutSizeDials } from "../stations/CutSizeDials";
 import { ClosingDials } from "./ClosingDials";
-import {
-  describeBlanks,
-  describeFinished,
-  describeStages,
-  describeVents,
-  describeWash,
-} from "./describePiece";
+import { describeBlanks, describeFinished, describeStages, describeWash } from "./describePiece";
 import { ExtrasEditor } from "./ExtrasEditor";
 import { FormDials } from "./FormDials";
 import { MissingPiece } from "./MissingPiece";
@@ -197,7 +192,7 @@ function PieceDials({ piece }: { readonly piece: Piece }) {
       </Section>
       <Section
         title="How it is closed"
-        note={`${shaped?.seal?.crimp.name ?? "open"}, ${describeVents(piece)}`}
+        note={`${shaped?.seal?.crimp.name ?? "open"}, ${describeVents(piece.vents)}`}
       >
         <ClosingDials piece={piece} />
       </Section>

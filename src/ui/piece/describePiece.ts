@@ -1,7 +1,7 @@
 import type { Piece, ShapedPiece } from "@/core/plan";
 import { describeOutline } from "@/core/shape";
-import { formatCount, formatNumber } from "@/core/units";
-import { sugarNames, ventNames, washNames } from "./words";
+import { formatNumber } from "@/core/units";
+import { sugarNames, washNames } from "./words";
 
 /** `ring 78 mm, base 78 mm round`. */
 export const describeBlanks = ({ formed }: ShapedPiece): string =>
@@ -14,13 +14,6 @@ export function describeFinished({ formed }: ShapedPiece): string {
   const { widthMm, depthMm, heightMm } = formed.finished;
   return `${formatNumber(widthMm)} × ${formatNumber(depthMm)} × ${formatNumber(heightMm)} mm`;
 }
-
-export const describeVents = ({ vents }: Piece): string =>
-  vents.kind === "none"
-    ? "no vents"
-    : vents.kind === "cutOut"
-      ? "a cut-out"
-      : formatCount(vents.count, ventNames[vents.kind].replace(/s$/, ""));
 
 export function describeWash({ wash }: Piece): string {
   const coats =

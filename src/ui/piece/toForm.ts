@@ -18,10 +18,12 @@ const ROSETTE_MM = 2;
 export function toForm(kind: FormKind, piece: Piece, dough: Dough | null): Partial<Piece> {
   const fields = toFormFields(kind, piece, dough);
   const formed = { ...piece, ...fields };
+  // Slices make rounds: what is not a puck any more is rolled and cut again.
+  const cutAim = kind !== "puck" && piece.cutAim === "sliced" ? "leastDough" : formed.cutAim;
   const isSealed = kind === "pressed" || listCrimps(kind).length > 0;
-  if (!isSealed) return fields;
+  if (!isSealed) return { ...fields, cutAim };
   const { needsMarginMm } = findCrimp(findCrimpId(formed));
-  return { ...fields, marginMm: Math.max(formed.marginMm, needsMarginMm) };
+  return { ...fields, cutAim, marginMm: Math.max(formed.marginMm, needsMarginMm) };
 }
 
 function toFormFields(kind: FormKind, { cut, thicknessMm }: Piece, dough: Dough | null): Partial<Piece> {

@@ -1,4 +1,5 @@
 import { findLight, type DayBook, type DayPlan, type DayTask, type PiecePlan } from "@/core/plan";
+import { describeVents } from "@/core/sealing";
 import { describeOutline, describeSheet } from "@/core/shape";
 import {
   formatClock,
@@ -9,7 +10,7 @@ import {
   formatNumber,
 } from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
-import { describeStages, describeVents, describeWash } from "../piece/describePiece";
+import { describeStages, describeWash } from "../piece/describePiece";
 import { tinNames } from "../piece/words";
 import { toDrawnParts } from "../drawings/drawnParts";
 import { SheetDrawing } from "../drawings/SheetDrawing";
@@ -143,11 +144,12 @@ function PieceBlock({
                 {count} of {formatMass(eachG)},{" "}
               </span>
             ))}
-            {line.fills.map(({ part, count, totalG, pans }) => (
+            {line.fills.map(({ part, count, pans }) => (
               <span key={`${part.role}-${part.fillingId}`}>
                 {nameFilling(part.fillingId)} <strong>{formatMass(part.portion.massG)}</strong> (
                 {part.portion.spoons}){part.ofPieces < 1 && ` in ${count}`}
-                {pans !== null && `, ${formatMass(totalG / pans)} a pan`};{" "}
+                {pans !== null && `, ${formatMass(pans.eachG)} in each of ${formatCount(pans.count, "pan")}`}
+                ;{" "}
               </span>
             ))}
             weigh every tenth, {Math.round(portion.lowG)}–{Math.round(portion.highG)} g
@@ -157,7 +159,7 @@ function PieceBlock({
           </p>
           <p>
             {seal && `Glue: ${seal.glue.name.toLowerCase()}. `}
-            {describeVents(piece)}; {describeWash(piece)}. Tin {tinNames[piece.tin]}. Chill{" "}
+            {describeVents(piece.vents)}; {describeWash(piece)}. Tin {tinNames[piece.tin]}. Chill{" "}
             {formatDuration(piece.chillMin)}. Bake {describeStages(piece)},{" "}
             {formatCount(loading.loads.length, "load")} of up to {loading.loads[0]?.pieces}, {loading.perTray}{" "}
             to a tray. Cool {formatDuration(piece.coolMin)}.

@@ -79,7 +79,7 @@ function describeFill({ lines }: DayPlan) {
 
 function describeSeal({ lines }: DayPlan) {
   const crimps = [...new Set(lines.flatMap(({ seal }) => seal?.crimp.name ?? []))];
-  const minutes = lines.reduce((sum, { works, toFill }) => sum + (works.close.seconds * toFill) / 60, 0);
+  const minutes = lines.reduce((sum, { handsMin }) => sum + handsMin.close, 0);
   if (lines.length === 0) return NOTHING;
   if (crimps.length === 0) return ["open", `${formatDuration(minutes)} by hand`] as const;
   return [

@@ -3,7 +3,7 @@
 import Link from "next/link";
 import { isFilledLevel } from "@/core/forming";
 import type { PieceFill, PiecePlan } from "@/core/plan";
-import { formatLength, formatMass, formatNumber } from "@/core/units";
+import { formatCount, formatLength, formatMass, formatNumber } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { CautionList } from "../controls/CautionList";
@@ -101,14 +101,14 @@ function listWhole({ formed, piece }: PiecePlan): string[] {
 const roleWords = { layer: "under it", share: "beside it", sauce: "around it", main: "" } as const;
 
 function OtherFill({ fill, name }: { readonly fill: PieceFill; readonly name: string }) {
-  const { part, count, totalG, pans } = fill;
+  const { part, count, pans } = fill;
   const { role, portion } = part;
   return (
     <li className="border-t border-base-300 pt-1 text-sm">
       <span className="figure text-2xl">{formatMass(portion.massG)}</span> {name},{" "}
       {role === "alternate" ? `in ${count} of them` : roleWords[role]} · {portion.spoons}
       {pans !== null &&
-        ` · ${formatMass(totalG / Math.max(pans, 1))}, ${formatNumber((portion.volumeMl * count) / Math.max(pans, 1))} ml, in each of ${pans} pans`}
+        ` · ${formatMass(pans.eachG)}, ${formatNumber(pans.eachMl)} ml, in each of ${formatCount(pans.count, "pan")}`}
     </li>
   );
 }

@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import type { PiecePlan } from "@/core/plan";
-import type { Seal } from "@/core/sealing";
+import { describeVents, type Seal } from "@/core/sealing";
 import { formatDuration, formatMass, formatNumber } from "@/core/units";
 import { pieceLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
@@ -18,7 +18,7 @@ import { Why } from "../controls/Why";
 import { PlanDrawing } from "../drawings/PlanDrawing";
 import { SeamDrawing } from "../drawings/SeamDrawing";
 import { ClosingDials } from "../piece/ClosingDials";
-import { describeVents, describeWash } from "../piece/describePiece";
+import { describeWash } from "../piece/describePiece";
 import { HoldPanel } from "../piece/HoldPanel";
 import { LotLog } from "../piece/LotLog";
 import { WashDials } from "../piece/WashDials";
@@ -49,7 +49,7 @@ function Surface({ line }: { readonly line: PiecePlan }) {
           {hold && <HoldPanel line={line} hold={hold} />}
         </div>
         <div className="flex flex-col justify-center gap-2">
-          {seal ? <SealFacts seal={seal} toFill={line.toFill} /> : <p className="text-xl">{OPEN_FORM}</p>}
+          {seal ? <SealFacts seal={seal} glueG={line.coats.glueG} /> : <p className="text-xl">{OPEN_FORM}</p>}
           <ClosingFacts line={line} />
         </div>
       </div>
@@ -59,7 +59,7 @@ function Surface({ line }: { readonly line: PiecePlan }) {
 
 const OPEN_FORM = "Nothing to crimp: this piece is put together and stays open.";
 
-function SealFacts({ seal, toFill }: { readonly seal: Seal; readonly toFill: number }) {
+function SealFacts({ seal, glueG }: { readonly seal: Seal; readonly glueG: number }) {
   return (
     <>
       <p className="quiet">{seal.crimp.name}, each</p>
@@ -72,7 +72,7 @@ function SealFacts({ seal, toFill }: { readonly seal: Seal; readonly toFill: num
         <dt>one every</dt>
         <dd className="figure text-right">{seal.crimp.pitchMm} mm</dd>
         <dt>glue for the day, {seal.glue.name.toLowerCase()}</dt>
-        <dd className="figure text-right">{formatMass(seal.glueG * toFill)}</dd>
+        <dd className="figure text-right">{formatMass(glueG)}</dd>
       </dl>
     </>
   );
@@ -80,38 +80,38 @@ function SealFacts({ seal, toFill }: { readonly seal: Seal; readonly toFill: num
 
 /** Vents, wash, trim and hands, whether there is a seam or not. */
 function ClosingFacts({ line }: { readonly line: PiecePlan }) {
-  const { piece, washed, trimG, toFill, works } = line;
+  const { piece, coats, toFill, works, handsMin } = line;
   return (
     <>
       <dl className="grid grid-cols-[1fr_auto] gap-x-3 border-t border-base-300 pt-1">
         <dt>vents</dt>
-        <dd className="figure text-right">{describeVents(piece)}</dd>
-        {washed.washG > 0 && (
+        <dd className="figure text-right">{describeVents(piece.vents)}</dd>
+        {coats.washG > 0 && (
           <>
             <dt>wash for the day</dt>
-            <dd className="figure text-right">{formatMass(washed.washG * toFill)}</dd>
+            <dd className="figure text-right">{formatMass(coats.washG)}</dd>
           </>
         )}
-        {washed.sugarG > 0 && (
+        {coats.sugarG > 0 && (
           <>
             <dt>sugar {piece.wash.sugar} baking</dt>
-            <dd className="figure text-right">{formatMass(washed.sugarG * toFill)}</dd>
+            <dd className="figure text-right">{formatMass(coats.sugarG)}</dd>
           </>
         )}
-        {trimG > 0 && (
+        {coats.trimG > 0 && (
           <>
             <dt>trim comes off, used again</dt>
-            <dd className="figure text-right">{formatMass(trimG * toFill)}</dd>
+            <dd className="figure text-right">{formatMass(coats.trimG)}</dd>
           </>
         )}
         <dt>by hand, each</dt>
         <dd className="figure text-right">{formatNumber(works.close.seconds)} s</dd>
         <dt>for {toFill} pieces</dt>
-        <dd className="figure text-right">{formatDuration((works.close.seconds * toFill) / 60)}</dd>
-        {works.close.seconds > 0 && (
+        <dd className="figure text-right">{formatDuration(handsMin.close)}</dd>
+        {works.close.piecesPerHour !== null && (
           <>
             <dt>pieces an hour</dt>
-            <dd className="figure text-right">{Math.floor(3600 / works.close.seconds)}</dd>
+            <dd className="figure text-right">{works.close.piecesPerHour}</dd>
           </>
         )}
       </dl>
