@@ -15,11 +15,10 @@ import { planDay, type DayBook } from "@/core/plan";
 import { constructSchedule, improveSchedule, type ScheduleProblem, type ScheduleTask } from "@/core/schedule";
 import { createRandom } from "@/core/seededRandom";
 import { scaleOutline } from "@/core/shape";
-import { listDemoChanges, starterFormulas } from "@/demo";
-import type { StoredRecord } from "@/schemas/recordKinds";
+import { listDemoRecords, starterFormulas } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 
-const records = listDemoChanges().map(({ kind, record }) => ({ kind, record, version: 1 }) as StoredRecord);
+const records = listDemoRecords();
 const demo = toDayBook(records, "2026-11-28", null);
 if (!demo) throw new Error("The demo world has no Saturday.");
 const book: DayBook = demo;

@@ -1,4 +1,4 @@
 export { firstBench, firstOven } from "./firstKit";
 export { starters, type Starter } from "./starters";
-export { listDemoChanges } from "./tirsenQuay";
+export { listDemoChanges, listDemoRecords } from "./tirsenQuay";
 export { starterFormulas } from "./formulas";

@@ -1,6 +1,6 @@
 import { firstKitchen } from "@/schemas/firstKitchen";
 import type { Bench, Cutter, Day, Kitchen, LarderItem, Order, Oven, Weighing } from "@/schemas/model";
-import type { RecordChange, RecordKind, RecordTypes } from "@/schemas/recordKinds";
+import type { RecordChange, RecordKind, RecordTypes, StoredRecord } from "@/schemas/recordKinds";
 import { furtherFormulas } from "./formulas";
 import { starters } from "./starters";
 
@@ -191,3 +191,8 @@ function add<K extends RecordKind>(kind: K, record: RecordTypes[K]): RecordChang
 const unique = <T extends { readonly id: string }>(records: readonly T[]): T[] => [
   ...new Map(records.map((record) => [record.id, record])).values(),
 ];
+
+/** The demo world as it stands in a data file that was just seeded. */
+export function listDemoRecords(): StoredRecord[] {
+  return listDemoChanges().map(({ kind, record }) => ({ kind, record, version: 1 }) as StoredRecord);
+}

@@ -1,11 +1,10 @@
 import Papa from "papaparse";
 import { planDay } from "@/core/plan";
-import { listDemoChanges } from "@/demo";
-import type { StoredRecord } from "@/schemas/recordKinds";
+import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { toDayCsv, writeDayCalendar } from ".";
 
-const records = listDemoChanges().map(({ kind, record }) => ({ kind, record, version: 1 }) as StoredRecord);
+const records = listDemoRecords();
 const book = toDayBook(records, "2026-11-28", null)!;
 const plan = planDay(book);
 

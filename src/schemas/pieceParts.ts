@@ -3,14 +3,13 @@ import { stageActs, tins } from "@/core/plan";
 import { crimpIds, glueIds, ventKinds, washKinds, washSugars } from "@/core/sealing";
 import { extraLimits, MAX_EXTRAS, MAX_NAME_CHARACTERS, MAX_STAGES, pieceLimits } from "./limits";
 import { quantity, whole } from "./quantity";
-
-const fillingId = Joi.string().min(1).max(64).required();
+import { id } from "./recordParts";
 
 const extraParts = {
-  layer: { fillingId, heightMm: quantity(extraLimits.heightMm) },
-  share: { fillingId, share: quantity(extraLimits.share) },
-  alternate: { fillingId, share: quantity(extraLimits.share) },
-  sauce: { fillingId, eachG: quantity(extraLimits.sauceG), perPan: whole(extraLimits.perPan) },
+  layer: { fillingId: id, heightMm: quantity(extraLimits.heightMm) },
+  share: { fillingId: id, share: quantity(extraLimits.share) },
+  alternate: { fillingId: id, share: quantity(extraLimits.share) },
+  sauce: { fillingId: id, eachG: quantity(extraLimits.sauceG), perPan: whole(extraLimits.perPan) },
   inclusion: {
     name: Joi.string().trim().min(1).max(MAX_NAME_CHARACTERS).required(),
     count: whole(extraLimits.count),

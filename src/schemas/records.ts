@@ -1,20 +1,5 @@
-import { isValid, parseISO } from "date-fns";
 import Joi from "joi";
-import {
-  allergens,
-  dividedShapes,
-  doughMethods,
-  fatParticles,
-  fillingFamilies,
-  fillingMeasures,
-  ingredientGroups,
-  liquidSchools,
-  measureStates,
-  restWays,
-  tartnesses,
-  trimEnds,
-  wetnesses,
-} from "@/core/formula";
+import { allergens, ingredientGroups, measureStates } from "@/core/formula";
 import { ovenKinds } from "@/core/heat";
 import { larderKinds } from "@/core/plan";
 import type {
@@ -36,15 +21,11 @@ import {
   benchLimits,
   cutRecordLimits,
   dayLimits,
-  formulaLimits,
   ingredientLimits,
   kitchenLimits,
   larderLimits,
   lotRecordLimits,
   MAX_FORMULA_LINES,
-  MAX_FORMULA_STEPS,
-  MAX_PARTS,
-  MAX_STEP_CHARACTERS,
   MAX_LAID,
   MAX_NAME_CHARACTERS,
   orderLimits,
@@ -54,127 +35,11 @@ import {
   weighingLimits,
   type Limit,
 } from "./limits";
+import { formulaSchema } from "./formulaRecords";
 import { extrasSchema, finishParts } from "./pieceParts";
 import { quantity, whole } from "./quantity";
+import { calendarDate, id, name } from "./recordParts";
 import { formSchema, outlineSchema, sheetSchema } from "./shapes";
-
-const id = Joi.string()
-  .pattern(/^[a-z0-9-]{1,64}$/)
-  .required()
-  .messages({ "string.pattern.base": "An id is 1 to 64 small letters, digits and dashes." });
-/** Left out by documents older than the ingredient book: then the entry is not known. */
-const optionalId = id.allow(null).default(null).optional();
-
-const name = (label: string) =>
-  Joi.string()
-    .trim()
-    .min(1)
-    .max(MAX_NAME_CHARACTERS)
-    .required()
-    .messages({
-      "string.empty": `${label} needs a name.`,
-      "string.max": `${label}: the name is longer than ${MAX_NAME_CHARACTERS} characters. Shorten it.`,
-    });
-
-const lineSchema = Joi.object({
-  id,
-  name: name("An ingredient"),
-  amountText: Joi.string().trim().min(1).max(40).required(),
-  massG: quantity(formulaLimits.lineMassG),
-  mostG: quantity(formulaLimits.lineMassG)
-    .greater(Joi.ref("massG"))
-    .messages({ "number.greater": "The most of a range must be above its least." })
-    .allow(null)
-    .default(null)
-    .optional(),
-  ingredientId: optionalId,
-});
-
-const formulaBase = {
-  id,
-  name: name("The formula"),
-  lines: Joi.array().items(lineSchema).max(MAX_FORMULA_LINES).required(),
-  densityGPerMl: quantity(formulaLimits.densityGPerMl),
-  mixMin: quantity(formulaLimits.mixMin),
-  steps: Joi.array()
-    .items(Joi.string().trim().min(1).max(MAX_STEP_CHARACTERS))
-    .max(MAX_FORMULA_STEPS)
-    .default([]),
-  keepsDays: whole(formulaLimits.keepsDays).default(2).optional(),
-};
-
-const doughSchema = Joi.object({
-  ...formulaBase,
-  kind: Joi.valid("dough").required(),
-  method: Joi.valid(...doughMethods).default("rubbed"),
-  fatParticle: Joi.valid(...fatParticles).default("pea"),
-  liquidSchool: Joi.valid(...liquidSchools).default("justHolds"),
-  window: Joi.object({
-    lowC: quantity(formulaLimits.windowLowC),
-    highC: quantity(formulaLimits.windowHighC)
-      .greater(Joi.ref("lowC"))
-      .messages({ "number.greater": "It must smear at a higher temperature than it cracks at." }),
-  }).default({ lowC: 10, highC: 16 }),
-  restWay: Joi.valid(...restWays).default("minutes"),
-  dividedInto: Joi.valid(...dividedShapes).default("disc"),
-  boughtSheet: Joi.object({
-    widthMm: quantity(formulaLimits.sheetWidthMm),
-    heightMm: quantity(formulaLimits.sheetHeightMm),
-    thicknessMm: quantity(formulaLimits.sheetThicknessMm),
-  })
-    .allow(null)
-    .default(null),
-  springBackShare: quantity(formulaLimits.springBackShare),
-  rerollLimit: whole(formulaLimits.rerollLimit),
-  rerollLossShare: quantity(formulaLimits.rerollLossShare),
-  rerollShrinkShare: quantity(formulaLimits.rerollShrinkShare).default(0.01).optional(),
-  trimEnd: Joi.valid(...trimEnds).default("larder"),
-  decorationCutterId: optionalId,
-  restMin: quantity(formulaLimits.restMin),
-  rerollRestMin: quantity(formulaLimits.rerollRestMin),
-  benchLimitMin: quantity(formulaLimits.benchLimitMin),
-});
-
-const fillingSchema = Joi.object({
-  ...formulaBase,
-  kind: Joi.valid("filling").required(),
-  family: Joi.valid(...fillingFamilies).default("filling"),
-  makingLossShare: quantity(formulaLimits.makingLossShare),
-  coolMin: quantity(formulaLimits.coolMin),
-  wetness: Joi.valid(...wetnesses).default("moist"),
-  shrinkShare: quantity(formulaLimits.shrinkShare).default(0).optional(),
-  measure: Joi.valid(...fillingMeasures).default("spoon"),
-  fruit: Joi.object({
-    trimLossShare: quantity(formulaLimits.trimLossShare),
-    varieties: Joi.array()
-      .items(
-        Joi.object({
-          name: name("A variety"),
-          share: quantity(formulaLimits.varietyShare),
-          tartness: Joi.valid(...tartnesses).required(),
-          isSoft: Joi.boolean().required(),
-        }),
-      )
-      .min(1)
-      .max(MAX_PARTS)
-      .required(),
-  })
-    .allow(null)
-    .default(null),
-  precooked: Joi.array()
-    .items(
-      Joi.object({
-        id,
-        name: name("A part"),
-        handMin: quantity(formulaLimits.partHandMin),
-        cookMin: quantity(formulaLimits.partCookMin),
-        coolMin: quantity(formulaLimits.partCoolMin),
-      }),
-    )
-    .unique("id")
-    .max(MAX_PARTS)
-    .default([]),
-});
 
 const sheetWithinBench = (limit: Limit, ref: string) =>
   quantity(limit)
@@ -182,15 +47,6 @@ const sheetWithinBench = (limit: Limit, ref: string) =>
     .messages({
       "number.max": `${limit.label} is larger than the bench itself. Make it smaller, or correct the bench.`,
     });
-
-/** A date that the calendar has, as YYYY-MM-DD. */
-export const calendarDate = Joi.string()
-  .custom((text: string, helpers) =>
-    /^\d{4}-\d{2}-\d{2}$/.test(text) && isValid(parseISO(text))
-      ? text
-      : helpers.message({ custom: `“${text.slice(0, 12)}” is no date: write it like 2026-11-28.` }),
-  )
-  .required();
 
 const timedWorkSchema = Joi.object({
   style: Joi.string().trim().min(1).max(MAX_NAME_CHARACTERS).required(),
@@ -202,11 +58,7 @@ const timedWorkSchema = Joi.object({
 
 /** One schema for every kind of record that is stored, sent or planned with. */
 export const recordSchemas = {
-  formula: Joi.alternatives().conditional(".kind", {
-    is: "filling",
-    then: fillingSchema,
-    otherwise: doughSchema,
-  }),
+  formula: formulaSchema,
   piece: Joi.object<Piece>({
     id,
     name: name("The piece"),

@@ -1,9 +1,8 @@
-import { listDemoChanges } from "@/demo";
-import type { StoredRecord } from "./recordKinds";
+import { listDemoChanges, listDemoRecords } from "@/demo";
 import { toDayBook } from "./toDayBook";
 import { validateChanges, validateDayBook, validateFirstDay, validateLayout } from "./validate";
 
-const records = listDemoChanges().map(({ kind, record }) => ({ kind, record, version: 1 }) as StoredRecord);
+const records = listDemoRecords();
 const book = toDayBook(records, "2026-11-28", null)!;
 const [piece] = book.pieces;
 const change = (fields: object) => [

@@ -5,7 +5,8 @@ import type { DayBook, Formula } from "./model";
 import { formulaLimits, MAX_RECORDS, orderLimits, pieceLimits, weighingLimits } from "./limits";
 import { recordKinds, type RecordChange } from "./recordKinds";
 import { quantity, whole } from "./quantity";
-import { calendarDate, recordSchemas } from "./records";
+import { calendarDate } from "./recordParts";
+import { recordSchemas } from "./records";
 import { boxSchema, outlineSchema, sheetSchema } from "./shapes";
 import {
   layoutModes,

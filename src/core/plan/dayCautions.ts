@@ -1,6 +1,6 @@
 import { listCautions } from "../cautions";
 import type { DayCaution } from "./dayPlan";
-import type { PieceWork } from "./planTasks";
+import type { PieceWork } from "./pieceTasks";
 
 /** The cautions of the day, each once, with the pieces that it is for. */
 export function gatherCautions(works: readonly PieceWork[]): DayCaution[] {

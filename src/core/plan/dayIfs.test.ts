@@ -1,11 +1,10 @@
-import { listDemoChanges } from "@/demo";
-import type { StoredRecord } from "@/schemas/recordKinds";
+import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { createRandom } from "../seededRandom";
 import { improveSchedule } from "../schedule";
 import { answerDay, applyDayChange, planDay, type DayBook } from ".";
 
-const records = listDemoChanges().map(({ kind, record }) => ({ kind, record, version: 1 }) as StoredRecord);
+const records = listDemoRecords();
 const saturday = toDayBook(records, "2026-11-28", null)!;
 const lateDay: DayBook = { ...saturday, day: { ...saturday.day, openMin: 6 * 60 + 30 } };
 const lateMin = (book: DayBook) =>

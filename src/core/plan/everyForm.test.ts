@@ -1,10 +1,9 @@
-import { listDemoChanges } from "@/demo";
-import type { StoredRecord } from "@/schemas/recordKinds";
+import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { formKinds } from "../forming";
 import { planDay, type DayBook, type LotRecord, type Piece } from ".";
 
-const records = listDemoChanges().map(({ kind, record }) => ({ kind, record, version: 1 }) as StoredRecord);
+const records = listDemoRecords();
 const monday = toDayBook(records, "2026-11-30", null)!;
 const plan = planDay(monday);
 const lineOf = (id: string, of = plan) => of.lines.find(({ piece }) => piece.id === id)!;

@@ -3,7 +3,7 @@ import { addDays } from "./calendar";
 import type { Day, LarderItem } from "./book";
 import type { DayCut, DayPlan, LarderUse, Leftover } from "./dayPlan";
 import type { Batches } from "./planBatches";
-import type { PieceWork } from "./planTasks";
+import type { PieceWork } from "./pieceTasks";
 
 /** Less than this is wiped off the bench, g. */
 const LEAST_KEPT_G = 20;

@@ -1,11 +1,9 @@
 import fc from "fast-check";
-import { listDemoChanges } from "@/demo";
-import type { StoredRecord } from "@/schemas/recordKinds";
+import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
-import { closeLarder, listShopping, planDay, type DayBook, type LarderItem } from ".";
+import { listShopping, planDay, type DayBook } from ".";
 
-const records = listDemoChanges().map(({ kind, record }) => ({ kind, record, version: 1 }) as StoredRecord);
-const demo = toDayBook(records, "2026-11-28", null)!;
+const demo = toDayBook(listDemoRecords(), "2026-11-28", null)!;
 
 /** The demo day with rests by the baker's minutes: where many days are planned, conduction would only take time. */
 const byMinutes: DayBook = {
@@ -153,103 +151,6 @@ test("an empty day is an empty plan", () => {
   });
 });
 
-describe("the larder", () => {
-  const item = (fields: Partial<LarderItem>): LarderItem => ({
-    id: "kept",
-    kind: "dough",
-    refId: "bay-shortcrust",
-    massG: 0,
-    count: 0,
-    madeOn: "2026-11-26",
-    useBy: "2026-11-30",
-    fromDayId: null,
-    takenByDayId: null,
-    ...fields,
-  });
-  const withLarder = (...larder: LarderItem[]): DayBook => ({ ...byMinutes, larder });
-  const dough = (plan: ReturnType<typeof planDay>) =>
-    plan.doughs.find(({ formula }) => formula.id === "bay-shortcrust")!;
-
-  test("the oldest is taken first, what is missing is mixed, and nothing past its date is planned silently", () => {
-    const plan = planDay(
-      withLarder(
-        item({ id: "younger", massG: 5000 }),
-        item({ id: "older", massG: 300, madeOn: "2026-11-24" }),
-        item({ id: "gone", massG: 900, madeOn: "2026-11-20", useBy: "2026-11-27" }),
-      ),
-    );
-    expect(dough(plan).uses.map(({ item: { id } }) => id)).toEqual(["older", "younger"]);
-    expect(dough(plan).fromLarderG).toBeCloseTo(dough(plan).neededG, 9);
-    expect(dough(plan).batch).toBeNull();
-    expect(plan.tasks.some(({ id }) => id === "mix:bay-shortcrust")).toBe(false);
-    expect(plan.problems.map(({ message }) => message)).toEqual([
-      expect.stringContaining("900 g Bay shortcrust in the larder was to be used by 2026-11-27"),
-    ]);
-  });
-
-  test("frozen pieces and blanks are made less of, and more of them than ordered leaves nothing to cut", () => {
-    const crescents = (plan: ReturnType<typeof planDay>) =>
-      plan.lines.find(({ piece }) => piece.id === "rhubarb-crescent")!;
-    const pieces = { refId: "rhubarb-crescent" } as const;
-    const some = crescents(
-      planDay(
-        withLarder(
-          item({ ...pieces, id: "a", kind: "frozenPieces", count: 12 }),
-          item({ ...pieces, id: "b", kind: "blanks", count: 5 }),
-        ),
-      ),
-    );
-    expect([some.made, some.frozenTaken, some.blanksTaken, some.toFill]).toEqual([42, 12, 5, 30]);
-    expect(some.setsCut).toBeGreaterThanOrEqual(25);
-    const all = planDay(withLarder(item({ ...pieces, id: "c", kind: "frozenPieces", count: 90 })));
-    expect(crescents(all)).toMatchObject({
-      frozenTaken: 42,
-      toFill: 0,
-      fillingG: 0,
-      setsCut: 0,
-      doughG: 0,
-    });
-    expect(all.tasks.some(({ id }) => id.startsWith("fill:rhubarb-crescent"))).toBe(false);
-    expect(all.problems).toEqual([]);
-    const everything = planDay({
-      ...demo,
-      larder: demo.pieces.map(({ id }) =>
-        item({ id: `all-${id}`, refId: id, kind: "frozenPieces", count: 200 }),
-      ),
-    });
-    expect([everything.doughs, everything.fillings, everything.problems]).toEqual([[], [], []]);
-    expect(everything.flow.piecesG).toBeGreaterThan(0);
-    expect(everything.flow.storedG).toBeCloseTo(everything.flow.piecesG + everything.flow.waterG, 6);
-  });
-
-  test("closing a day moves mass and never makes any, and closing it twice changes nothing more", () => {
-    fc.assert(
-      fc.property(fc.integer({ min: 25, max: 6000 }), (massG) => {
-        const book = withLarder(item({ massG }));
-        const plan = planDay(book);
-        const closed = closeLarder(plan, book.day);
-        const sum = (items: readonly LarderItem[]) =>
-          items.reduce((total, each) => total + (each.refId === "bay-shortcrust" ? each.massG : 0), 0);
-        const leftG = plan.leftovers.find(({ refId }) => refId === "bay-shortcrust")?.massG ?? 0;
-        expect(sum(closed)).toBeCloseTo(massG + leftG, 6);
-        const again = planDay({ ...book, larder: closed });
-        expect(dough(again).fromLarderG).toBeCloseTo(dough(plan).fromLarderG, 6);
-        expect(closeLarder(again, book.day)).toEqual(
-          closed.filter(({ fromDayId }) => fromDayId === book.day.id),
-        );
-        // The next day finds the leftovers.
-        const next = { ...book, day: { ...book.day, id: "next", date: "2026-11-29" }, larder: closed };
-        const stillThere = closed.filter(({ takenByDayId }) => takenByDayId === null);
-        expect(dough(planDay(next)).fromLarderG).toBeCloseTo(
-          Math.min(sum(stillThere), dough(planDay(next)).neededG),
-          6,
-        );
-      }),
-      { numRuns: 12, seed: 5 },
-    );
-  });
-});
-
 test("a batch of the baker's own size says at which piece it runs out, and what is over keeps", () => {
   const weighing = (mixG: number) => ({
     id: "w",
@@ -338,84 +239,4 @@ test("a bought dough is taken in whole sheets, and the day's glue is that of its
   );
   expect(plan.glues.reduce((sum, { massG }) => sum + massG, 0)).toBeCloseTo(glueG, 6);
   expect(plan.lines.some(({ toFill, made }) => toFill === made - 8)).toBe(true);
-});
-
-describe("pieces of several blanks", () => {
-  const sunday = toDayBook(records, "2026-11-29", null)!;
-  const plan = planDay(sunday);
-  const lineOf = (id: string) => plan.lines.find(({ piece }) => piece.id === id)!;
-
-  test("every role comes out in equal numbers, tops from the first rolling", () => {
-    for (const id of ["plum-pop", "chestnut-oval", "blossom-case"]) {
-      const { blanks, made } = lineOf(id);
-      expect(blanks.map(({ cut }) => cut)).toEqual(blanks.map(() => made));
-    }
-    expect(lineOf("plum-pop").blanks[0]).toMatchObject({
-      role: "top",
-      fromFirstRolling: lineOf("plum-pop").made,
-    });
-  });
-
-  test("mass in is mass out, decorations and shared sheets included", () => {
-    const { flow } = plan;
-    const outG =
-      flow.piecesG +
-      flow.waterG +
-      flow.decorationsG +
-      flow.trimLeftG +
-      flow.rollingLossG +
-      flow.surplusBlanksG;
-    const inG = flow.doughG + flow.fillingG + flow.storedG + flow.wholeG;
-    expect(Math.abs(inG - outG) / inG).toBeLessThan(1e-9);
-    expect(flow.decorationsG).toBeGreaterThan(0);
-    expect(plan.leftovers.some(({ refId }) => refId === "hazel-sweet-paste")).toBe(false);
-  });
-
-  test("two pieces of one dough at one thickness share it, and together take no more", () => {
-    const alike = sunday.pieces.map((piece) =>
-      piece.id === "quince-half-moon" ? { ...piece, thicknessMm: 3 } : piece,
-    );
-    const shared = planDay({ ...sunday, pieces: alike });
-    const cut = shared.cuts.find(({ pieceIds }) => pieceIds.length === 2)!;
-    expect(cut.pieceIds.toSorted()).toEqual(["plum-pop", "quince-half-moon"]);
-    const alone = planDay({
-      ...sunday,
-      pieces: alike.map((piece) => (piece.id === "plum-pop" ? { ...piece, cutAim: "fewestRerolls" } : piece)),
-    });
-    const separateG = alone.cuts
-      .filter(({ pieceIds }) => pieceIds.some((id) => cut.pieceIds.includes(id)))
-      .reduce((sum, each) => sum + each.plan.doughG, 0);
-    expect(cut.plan.doughG).toBeLessThanOrEqual(separateG * 1.03);
-  });
-
-  test("a case is put together, baked, and filled when it is cold", () => {
-    const at = (kind: string) => plan.tasks.find(({ id }) => id === `${kind}:blossom-case:1`)!.placed;
-    expect(at("bake").startMin).toBeGreaterThanOrEqual(at("seal").endMin);
-    expect(at("fill").startMin).toBeGreaterThanOrEqual(
-      at("bake").endMin + lineOf("blossom-case").piece.coolMin,
-    );
-    expect(lineOf("blossom-case").seal).toBeNull();
-  });
-
-  test("leaves for a lid are cut before the piece is closed", () => {
-    const { cut } = lineOf("chestnut-oval");
-    const leaves = plan.tasks.filter(
-      ({ cutId, index }) => cutId === cut.id && cut.plan.sheets[index - 1]?.isDecoration,
-    );
-    const closed = plan.tasks.find(({ id }) => id === "seal:chestnut-oval:1")!.placed;
-    expect(leaves.length).toBeGreaterThan(0);
-    for (const { placed } of leaves) expect(placed.endMin).toBeLessThanOrEqual(closed.startMin);
-  });
-
-  test("weighed and rolled one by one, a piece takes its blanks' dough alone and is filled in lots", () => {
-    const pieces = sunday.pieces.map((piece) =>
-      piece.id === "plum-pop" ? { ...piece, cutAim: "portioned" as const } : piece,
-    );
-    const portioned = planDay({ ...sunday, pieces });
-    const pop = portioned.lines.find(({ piece }) => piece.id === "plum-pop")!;
-    expect(pop.cut.plan).toMatchObject({ sheets: [], trimLeftG: 0 });
-    expect(pop.doughG).toBeCloseTo(pop.blankG * pop.made, 6);
-    const lots = portioned.tasks.filter(({ cutId }) => cutId === pop.cut.id);
-    expect(lots.reduce((sum, { pieces: count }) => sum + count, 0)).toBe(2 * pop.made);
-  });
 });

@@ -10,11 +10,13 @@ import { followSchedule, type Schedule } from "../schedule";
 import { formatClock, formatDuration, formatNumber } from "../units";
 import type { DayBook, Order, Oven, Piece } from "./book";
 import type { DayPlan, DayTask, PiecePlan, Problem, Tally } from "./dayPlan";
+import type { DraftTask } from "./draftTask";
 import { assignPeople } from "./assignPeople";
 import { listLeftovers } from "./leftovers";
 import { computeMassFlow } from "./massFlow";
 import { listTookLast, planBatches } from "./planBatches";
 import { planCutting } from "./planCutting";
+import { sortByPromise, type PieceWork } from "./pieceTasks";
 import { draftPiece, finishPiece, type PieceDraft, type PieceMakings } from "./planPiece";
 import { gatherCautions } from "./dayCautions";
 import { listCoatings, sumEggCoats } from "./coatings";
@@ -26,8 +28,9 @@ import {
   type ShapeContext,
   type ShapedPiece,
 } from "./shapePiece";
+import { listTasks } from "./planTasks";
+import { toScheduleProblem } from "./scheduleProblem";
 import { openLarder } from "./takeFromLarder";
-import { listTasks, sortByPromise, toScheduleProblem, type DraftTask, type PieceWork } from "./planTasks";
 
 /**
  * The whole day from its orders: pure, the same book gives the same plan.

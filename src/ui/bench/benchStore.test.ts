@@ -1,12 +1,12 @@
 import { planDay } from "@/core/plan";
-import { listDemoChanges } from "@/demo";
+import { listDemoRecords } from "@/demo";
 import type { Piece } from "@/schemas/model";
-import type { RecordChange, StoredRecord } from "@/schemas/recordKinds";
+import type { RecordChange } from "@/schemas/recordKinds";
 import { pickRecords, toDayBook } from "@/schemas/toDayBook";
 import { createBenchStore, type SaveChanges } from "./benchStore";
 
 const DATE = "2026-11-28";
-const records = listDemoChanges().map(({ kind, record }) => ({ kind, record, version: 1 }) as StoredRecord);
+const records = listDemoRecords();
 const plan = planDay(toDayBook(records, DATE, null)!);
 const piece = pickRecords(records, "piece")[0]!;
 

@@ -1,12 +1,11 @@
 import { planDay, type DayBook } from "@/core/plan";
-import { listDemoChanges } from "@/demo";
-import type { StoredRecord } from "@/schemas/recordKinds";
+import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { formatDayDate, formatShortDate } from "./formatDayDate";
 import { listDifferences } from "./listDifferences";
 import { listStationFacts } from "./stationFacts";
 
-const records = listDemoChanges().map(({ kind, record }) => ({ kind, record, version: 1 }) as StoredRecord);
+const records = listDemoRecords();
 const demo = toDayBook(records, "2026-11-28", null)!;
 const factsOf = (book: DayBook) =>
   Object.fromEntries(listStationFacts(planDay(book)).map((fact) => [fact.id, fact]));

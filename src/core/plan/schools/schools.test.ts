@@ -1,8 +1,7 @@
-import { listDemoChanges } from "@/demo";
-import type { StoredRecord } from "@/schemas/recordKinds";
+import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { validateChanges } from "@/schemas/validate";
-import type { Dough } from "../formula";
+import type { Dough } from "../../formula";
 import {
   applyChoice,
   compareVariants,
@@ -12,9 +11,9 @@ import {
   weighChoices,
   type DayBook,
   type School,
-} from ".";
+} from "..";
 
-const records = listDemoChanges().map(({ kind, record }) => ({ kind, record, version: 1 }) as StoredRecord);
+const records = listDemoRecords();
 const monday = toDayBook(records, "2026-11-30", null)!;
 const { shaped } = planDay({ ...monday, orders: [] });
 

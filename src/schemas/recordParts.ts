@@ -1,0 +1,32 @@
+import { isValid, parseISO } from "date-fns";
+import Joi from "joi";
+import { MAX_NAME_CHARACTERS } from "./limits";
+
+/** The id of a record or of a part of one. */
+export const id = Joi.string()
+  .pattern(/^[a-z0-9-]{1,64}$/)
+  .required()
+  .messages({ "string.pattern.base": "An id is 1 to 64 small letters, digits and dashes." });
+/** Left out by documents older than the ingredient book: then the entry is not known. */
+export const optionalId = id.allow(null).default(null).optional();
+
+/** The name of something, which the messages call `label`. */
+export const name = (label: string) =>
+  Joi.string()
+    .trim()
+    .min(1)
+    .max(MAX_NAME_CHARACTERS)
+    .required()
+    .messages({
+      "string.empty": `${label} needs a name.`,
+      "string.max": `${label}: the name is longer than ${MAX_NAME_CHARACTERS} characters. Shorten it.`,
+    });
+
+/** A date that the calendar has, as YYYY-MM-DD. */
+export const calendarDate = Joi.string()
+  .custom((text: string, helpers) =>
+    /^\d{4}-\d{2}-\d{2}$/.test(text) && isValid(parseISO(text))
+      ? text
+      : helpers.message({ custom: `“${text.slice(0, 12)}” is no date: write it like 2026-11-28.` }),
+  )
+  .required();
