@@ -299,6 +299,7 @@ function chains(count: number): ScheduleProblem {
         isHands: false,
       },
     ],
+    holds: [],
     openMin: 0,
   };
 }

@@ -82,9 +82,16 @@ const resourceSchema = Joi.object({
     .default([]),
 });
 
+const edgeSchema = Joi.object({ taskId: id, edge: Joi.valid("start", "end").required() }).required();
+const holdSchema = Joi.object({ resourceId: id, amount, from: edgeSchema, until: edgeSchema });
+
 const scheduleSchema = Joi.object({
   tasks: Joi.array().items(taskSchema).min(1).max(MAX_TASKS).unique("id").required(),
   resources: Joi.array().items(resourceSchema).min(1).max(MAX_RESOURCES).unique("id").required(),
+  holds: Joi.array()
+    .items(holdSchema)
+    .max(MAX_TASKS * 4)
+    .default([]),
   openMin: minute.required(),
   budgetMs: Joi.number().integer().min(0).max(MAX_BUDGET_MS).default(DEFAULT_BUDGET_MS),
   seed: Joi.number()
@@ -98,7 +105,11 @@ const scheduleSchema = Joi.object({
 export function validateSchedule(value: unknown): Result<ScheduleDocument, Fault[]> {
   const document = validate<ScheduleDocument>(scheduleSchema, value);
   if (!document.ok) return document;
-  const faults = [...findStrays(document.value), ...findCircle(document.value)];
+  const faults = [
+    ...findStrays(document.value),
+    ...findCircle(document.value),
+    ...findStrayHolds(document.value),
+  ];
   return faults.length > 0 ? fail(faults) : document;
 }
 
@@ -134,6 +145,42 @@ function findStrays({ tasks, resources }: ScheduleDocument): Fault[] {
       }),
     ),
   ]);
+}
+
+/** A hold is of something that is not heated, of no more than there is, and ends with a task that follows its first. */
+function findStrayHolds({ tasks, resources, holds }: ScheduleDocument): Fault[] {
+  const byId = new Map(tasks.map((task) => [task.id, task]));
+  const follows = (laterId: string, earlierId: string, seen: Set<string>): boolean => {
+    if (laterId === earlierId) return true;
+    if (seen.has(laterId)) return false;
+    seen.add(laterId);
+    return (byId.get(laterId)?.after ?? []).some(({ taskId }) => follows(taskId, earlierId, seen));
+  };
+  return holds.flatMap(({ resourceId, amount: held, from, until }, i): Fault[] => {
+    const path = `holds.${i}`;
+    const resource = resources.find((each) => each.id === resourceId);
+    const strayId = [from.taskId, until.taskId].find((taskId) => !byId.has(taskId));
+    if (!resource) return [{ path, message: `There is no resource “${resourceId}”.` }];
+    if (resource.heater)
+      return [{ path, message: `“${resourceId}” is heated: tasks use it, they do not hold it.` }];
+    if (held > resource.capacity)
+      return [
+        {
+          path,
+          message: `It holds ${held} of ${resourceId}, ${held - resource.capacity} more than there is.`,
+        },
+      ];
+    if (strayId !== undefined) return [{ path, message: `There is no task “${strayId}” to hold for.` }];
+    const isBackward = from.taskId === until.taskId && from.edge === "end";
+    return isBackward || !follows(until.taskId, from.taskId, new Set())
+      ? [
+          {
+            path,
+            message: `“${until.taskId}” does not wait for “${from.taskId}”: say which comes first in “after”.`,
+          },
+        ]
+      : [];
+  });
 }
 
 /** Tasks that wait for each other in a circle would never begin. */

@@ -48,6 +48,7 @@ export function toScheduleProblem(
         away: [],
       })),
     ],
+    holds: [],
     openMin,
   };
 }

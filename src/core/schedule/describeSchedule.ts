@@ -1,7 +1,10 @@
+import { EVEN } from "./lane";
 import {
   computeChangeoverMin,
+  edgeMin,
   type BrokenWait,
   type HeaterStart,
+  type Overfull,
   type PlacedTask,
   type Schedule,
   type ScheduleCost,
@@ -26,6 +29,7 @@ export function describeSchedule(
       return overMin > 0 ? [{ taskId: task.id, afterTaskId: taskId, overMin }] : [];
     }),
   );
+  const overfull = findOverfull(problem, placedById);
   const startMin = Math.min(
     ...placed.map((task) => task.startMin),
     ...heaterStarts.map(({ lightMin }) => lightMin),
@@ -37,7 +41,8 @@ export function describeSchedule(
     endMin: placed.length > 0 ? Math.max(...placed.map(({ endMin }) => endMin)) : problem.openMin,
     late,
     brokenWaits,
-    cost: sumCost(problem, placedById, late, brokenWaits, heaterStarts),
+    overfull,
+    cost: sumCost(problem, placedById, late, brokenWaits, overfull, heaterStarts),
   };
 }
 
@@ -46,6 +51,7 @@ function sumCost(
   placedById: ReadonlyMap<string, PlacedTask>,
   late: Schedule["late"],
   brokenWaits: readonly BrokenWait[],
+  overfull: readonly Overfull[],
   heaterStarts: readonly HeaterStart[],
 ): ScheduleCost {
   const weightOf = new Map(problem.tasks.map(({ id, weight }) => [id, weight]));
@@ -68,7 +74,12 @@ function sumCost(
   }
   const cold = heaterStarts.reduce((sum, { lightMin }) => sum + Math.max(problem.openMin - lightMin, 0), 0);
   return {
-    brokenMin: brokenWaits.reduce((sum, { overMin }) => sum + overMin, 0) + early + missed + cold,
+    brokenMin:
+      brokenWaits.reduce((sum, { overMin }) => sum + overMin, 0) +
+      overfull.reduce((sum, { fromMin, toMin }) => sum + toMin - fromMin, 0) +
+      early +
+      missed +
+      cold,
     latenessMin: late.reduce((sum, { taskId, lateMin }) => sum + lateMin * (weightOf.get(taskId) ?? 1), 0),
     dayMin: lastMin > firstMin ? lastMin - firstMin : 0,
     idleHeatMin: sumIdleHeat(problem, placedById),
@@ -89,14 +100,50 @@ function sumIdleHeat(problem: ScheduleProblem, placedById: ReadonlyMap<string, P
   }, 0);
 }
 
-/** Every hold on a resource. */
+/** Where what is held and used of a resource is more than there is. Without holds nothing can be. */
+function findOverfull(problem: ScheduleProblem, placedById: ReadonlyMap<string, PlacedTask>): Overfull[] {
+  const held = new Set(problem.holds.map(({ resourceId }) => resourceId));
+  return problem.resources.flatMap(({ id, capacity, away }) => {
+    if (!held.has(id)) return [];
+    const taken = [
+      ...away.map(({ fromMin, toMin, amount }) => ({ startMin: fromMin, endMin: toMin, amount })),
+      ...listUses(problem, placedById, id),
+      ...problem.holds.flatMap(({ resourceId, amount, from, until }) => {
+        const [first, last] = [placedById.get(from.taskId), placedById.get(until.taskId)];
+        return resourceId === id && first && last
+          ? [{ startMin: edgeMin(from, first), endMin: edgeMin(until, last), amount }]
+          : [];
+      }),
+    ];
+    const moments = [...new Set(taken.flatMap(({ startMin, endMin }) => [startMin, endMin]))].sort(
+      (a, b) => a - b,
+    );
+    return moments.flatMap((fromMin, i): Overfull[] => {
+      const over = taken.reduce(
+        (sum, { startMin, endMin, amount }) => sum + (startMin <= fromMin && fromMin < endMin ? amount : 0),
+        -capacity,
+      );
+      const toMin = moments[i + 1] ?? fromMin;
+      return over > EVEN ? [{ resourceId: id, fromMin, toMin, over }] : [];
+    });
+  });
+}
+
+/** Every use of a resource. */
 function listUses(problem: ScheduleProblem, placedById: ReadonlyMap<string, PlacedTask>, resourceId: string) {
   return problem.tasks.flatMap(({ id, modes }) => {
     const placed = placedById.get(id);
     const mode = placed ? modes[placed.mode] : undefined;
     return (mode?.uses ?? []).flatMap((use) =>
       placed && mode && use.resourceId === resourceId
-        ? [{ startMin: placed.startMin + use.fromMin, endMin: placed.startMin + use.toMin, heat: mode.heat }]
+        ? [
+            {
+              startMin: placed.startMin + use.fromMin,
+              endMin: placed.startMin + use.toMin,
+              heat: mode.heat,
+              amount: use.amount,
+            },
+          ]
         : [],
     );
   });

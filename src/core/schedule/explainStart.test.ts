@@ -2,7 +2,7 @@ import { constructSchedule, explainStart, type ScheduleTask } from ".";
 import { bake, hands, oven, wait, work } from "./testDay";
 
 const why = (tasks: readonly ScheduleTask[], taskId: string, openMin = 0) => {
-  const problem = { resources: [hands, oven], openMin, tasks };
+  const problem = { holds: [], resources: [hands, oven], openMin, tasks };
   return explainStart(problem, constructSchedule(problem), taskId);
 };
 

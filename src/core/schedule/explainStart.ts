@@ -1,5 +1,14 @@
-import { findGapMin } from "./lane";
-import { canShare, type Schedule, type ScheduleProblem, type TaskHeat } from "./problem";
+import { addToLaneInPlace, findGapMin, findNextStart, openLane, type Block } from "./lane";
+import {
+  canShare,
+  edgeMin,
+  type PlacedTask,
+  type Schedule,
+  type ScheduleProblem,
+  type ScheduleResource,
+  type ScheduleTask,
+  type TaskMode,
+} from "./problem";
 
 /** What keeps a task from starting sooner. */
 export interface StartHold {
@@ -16,6 +25,17 @@ export interface StartReason {
   readonly hold: StartHold;
   /** Minutes by which it could start sooner and does not, since the day is laid as late as its promises allow. */
   readonly freeMin: number;
+}
+
+/** The tasks that decide when another one starts, the first of the day first; the last is that task itself. */
+export function findCriticalChain(problem: ScheduleProblem, schedule: Schedule, taskId: string): string[] {
+  const chain: string[] = [];
+  // Who holds a task starts before it: a chain is never longer than the day has tasks.
+  for (let id: string | null = taskId; id !== null && !chain.includes(id);) {
+    chain.unshift(id);
+    id = explainStart(problem, schedule, id)?.hold.taskId ?? null;
+  }
+  return chain;
 }
 
 /**
@@ -39,20 +59,19 @@ export function explainStart(
     resourceId: null,
     notBeforeMin: (byId.get(wait.taskId)?.endMin ?? -Infinity) + wait.minWaitMin,
   }));
-  const holds = mode.uses.flatMap((use): StartHold[] => {
-    const resource = problem.resources.find(({ id }) => id === use.resourceId);
-    if (!resource) return [];
-    return listHolds(problem, byId, use.resourceId, taskId).flatMap(({ id, endMin, heat, amount }) => {
-      // What it can share with does not hold it.
-      const canBeBoth =
-        resource.gapMin === 0 && (resource.heater === null || canShare(resource.heater, heat, mode.heat));
-      if (canBeBoth && amount + use.amount <= resource.capacity) return [];
-      const gapMin = findGapMin(resource, heat, mode.heat, false);
-      const notBeforeMin = endMin + gapMin - use.fromMin;
-      return notBeforeMin <= own.startMin
-        ? [{ kind: "resource" as const, taskId: id, resourceId: use.resourceId, notBeforeMin }]
-        : [];
-    });
+  const holds = listClaims(problem, byId, task, own, mode).flatMap((claim): StartHold[] => {
+    const resource = problem.resources.find(({ id }) => id === claim.resourceId);
+    const before = resource && findHolder(problem, byId, resource, claim, taskId);
+    return before
+      ? [
+          {
+            kind: "resource",
+            taskId: before.taskId,
+            resourceId: claim.resourceId,
+            notBeforeMin: own.startMin - (claim.block.startMin - before.freeFromMin),
+          },
+        ]
+      : [];
   });
   const opening: StartHold = {
     kind: "opening",
@@ -66,28 +85,103 @@ export function explainStart(
   return { hold, freeMin: Math.max(own.startMin - hold.notBeforeMin, 0) };
 }
 
-interface Held {
-  readonly id: string;
-  readonly endMin: number;
-  readonly heat: TaskHeat | null;
-  readonly amount: number;
+/** What a task takes of a resource as it stands, by itself or as the first of a hold. */
+interface Claim {
+  readonly resourceId: string;
+  readonly block: Block;
+  /** The end stays where it is if the start moves: somebody else ends it. */
+  readonly endStays: boolean;
 }
 
-/** Every other task's hold on a resource. */
-function listHolds(
+function listClaims(
   problem: ScheduleProblem,
-  byId: ReadonlyMap<string, Schedule["placed"][number]>,
-  resourceId: string,
+  byId: Placements,
+  task: ScheduleTask,
+  own: PlacedTask,
+  mode: TaskMode,
+): Claim[] {
+  return [
+    ...mode.uses.map(({ resourceId, fromMin, toMin, amount }) => ({
+      resourceId,
+      endStays: false,
+      block: { startMin: own.startMin + fromMin, endMin: own.startMin + toMin, amount, heat: mode.heat },
+    })),
+    ...problem.holds.flatMap(({ resourceId, from, until, amount }) => {
+      const last = byId.get(until.taskId);
+      return from.taskId === task.id && last
+        ? [
+            {
+              resourceId,
+              endStays: true,
+              block: { startMin: edgeMin(from, own), endMin: edgeMin(until, last), amount, heat: null },
+            },
+          ]
+        : [];
+    }),
+  ];
+}
+
+/** Who ends just where the claim could begin at the soonest: a minute before, there is not enough of the resource. */
+function findHolder(
+  problem: ScheduleProblem,
+  byId: Placements,
+  resource: ScheduleResource,
+  { block, endStays }: Claim,
   exceptId: string,
-): Held[] {
-  return problem.tasks.flatMap(({ id, modes }) => {
+): { readonly taskId: string; readonly freeFromMin: number } | null {
+  const lane = openLane(resource, null, false);
+  const others = listOthers(problem, byId, resource.id, exceptId);
+  for (const other of others) addToLaneInPlace(lane, other.block);
+  const ends = others.map(({ taskId, block: { endMin, heat } }) => {
+    const shares =
+      resource.gapMin === 0 && (resource.heater === null || canShare(resource.heater, heat, block.heat));
+    return { taskId, freeFromMin: endMin + (shares ? 0 : findGapMin(resource, heat, block.heat, false)) };
+  });
+  const before = ends
+    .filter(({ freeFromMin }) => freeFromMin <= block.startMin)
+    .sort((a, b) => b.freeFromMin - a.freeFromMin);
+  const holds = ({ freeFromMin }: { readonly freeFromMin: number }) => {
+    const startMin = freeFromMin - 1;
+    const endMin = endStays ? block.endMin : block.endMin - (block.startMin - startMin);
+    return findNextStart(lane, { ...block, startMin, endMin }, false) !== null;
+  };
+  return before.find(holds) ?? null;
+}
+
+type Placements = ReadonlyMap<string, PlacedTask>;
+
+/** Every other task's use of a resource and every hold on it that is not this one's. */
+function listOthers(problem: ScheduleProblem, byId: Placements, resourceId: string, exceptId: string) {
+  const uses = problem.tasks.flatMap(({ id, modes }) => {
     const own = byId.get(id);
     const mode = own ? modes[own.mode] : undefined;
     if (!own || !mode || id === exceptId) return [];
     return mode.uses.flatMap((use) =>
       use.resourceId === resourceId
-        ? [{ id, endMin: own.startMin + use.toMin, heat: mode.heat, amount: use.amount }]
+        ? [
+            {
+              taskId: id,
+              block: {
+                startMin: own.startMin + use.fromMin,
+                endMin: own.startMin + use.toMin,
+                amount: use.amount,
+                heat: mode.heat,
+              },
+            },
+          ]
         : [],
     );
   });
+  const held = problem.holds.flatMap(({ resourceId: heldId, amount, from, until }) => {
+    const [first, last] = [byId.get(from.taskId), byId.get(until.taskId)];
+    return heldId === resourceId && first && last && from.taskId !== exceptId && until.taskId !== exceptId
+      ? [
+          {
+            taskId: until.taskId,
+            block: { startMin: edgeMin(from, first), endMin: edgeMin(until, last), amount, heat: null },
+          },
+        ]
+      : [];
+  });
+  return [...uses, ...held];
 }

@@ -50,7 +50,7 @@ test("on small days the lateness found is the least there is, and never below th
         ...work(`w${i}`, durationMin, [], dueMin),
         weight,
       }));
-      const problem = { resources: [hands], openMin: 0, tasks };
+      const problem = { holds: [], resources: [hands], openMin: 0, tasks };
       const { schedule, bound } = improve(problem, 400);
       expect(schedule.cost.latenessMin).toBe(bestLateness(each, 0));
       expect(bound.latenessMin).toBeLessThanOrEqual(schedule.cost.latenessMin + 1e-9);
@@ -91,7 +91,7 @@ function takeApart(count: number, seed: number): { problem: ScheduleProblem; day
       random() < 0.4 ? endMin + pick(5, 40) : i === count - 1 ? endMin : null,
     );
   });
-  return { problem: { resources: [hands], openMin: 300, tasks }, dayMin: minute - 300 };
+  return { problem: { holds: [], resources: [hands], openMin: 300, tasks }, dayMin: minute - 300 };
 }
 
 test("days whose best is known: the median gap is at most 2 %, none is above 10 %", () => {
@@ -115,7 +115,7 @@ test("the search never gives back less than it began with, and the same for the 
     bake(`bake${i}`, 15 + (i % 3) * 6, 180 + (i % 2) * 20, [wait(`work${i}`, 10, 60)]),
     work(`finish${i}`, 3, [wait(`bake${i}`, 10)], 500 + i * 12),
   ]).flat();
-  const problem = { resources: [hands, oven], openMin: 240, tasks };
+  const problem = { holds: [], resources: [hands, oven], openMin: 240, tasks };
   const begun = constructSchedule(problem);
   const [one, again] = [improve(problem, 150), improve(problem, 150)];
   expect(compareCosts(one.schedule.cost, begun.cost)).toBeLessThanOrEqual(0);

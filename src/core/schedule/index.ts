@@ -18,15 +18,18 @@ export {
   type Heater,
   type HeaterStart,
   type LateTask,
+  type Overfull,
   type PlacedTask,
   type Schedule,
   type ScheduleCost,
+  type ScheduleHold,
   type ScheduleProblem,
   type ScheduleResource,
   type ScheduleTask,
+  type TaskEdge,
   type TaskHeat,
   type TaskMode,
   type TaskUse,
   type TaskWait,
 } from "./problem";
-export { explainStart, type StartHold, type StartReason } from "./explainStart";
+export { explainStart, findCriticalChain, type StartHold, type StartReason } from "./explainStart";

@@ -1,6 +1,6 @@
 import { describeSchedule } from "./describeSchedule";
 import { addToLaneInPlace, findNextStart, openLane } from "./lane";
-import type { PlacedTask, Schedule, ScheduleProblem } from "./problem";
+import { edgeMin, type PlacedTask, type Schedule, type ScheduleProblem } from "./problem";
 
 /** A place in a day that was kept. */
 export type LaidTask = Pick<PlacedTask, "taskId" | "startMin" | "mode">;
@@ -24,6 +24,13 @@ export function keepPlaces(problem: ScheduleProblem, laid: readonly LaidTask[]):
       addToLaneInPlace(lane, block);
     }
     placed.set(task.id, { ...own, endMin: startMin + mode.durationMin });
+  }
+  for (const { resourceId, amount, from, until } of problem.holds) {
+    const [first, last, lane] = [placed.get(from.taskId), placed.get(until.taskId), lanes.get(resourceId)];
+    if (!first || !last || !lane) return null;
+    const block = { startMin: edgeMin(from, first), endMin: edgeMin(until, last), amount, heat: null };
+    if (findNextStart(lane, block, false) !== null) return null;
+    addToLaneInPlace(lane, block);
   }
   const tooSoon = problem.tasks.some((task) =>
     task.after.some(

@@ -1,7 +1,7 @@
 import { canShare, computeChangeoverMin, type ScheduleResource, type TaskHeat } from "./problem";
 
 /** Amounts are trays, moulds, hands, or areas in whole units: sums stray by rounding only. */
-const EVEN = 1e-9;
+export const EVEN = 1e-9;
 
 /** One task's hold on a resource. */
 export interface Block {
@@ -51,6 +51,12 @@ export function openLane(resource: ScheduleResource, coldUntilMin: number | null
 export function addToLaneInPlace(lane: Lane, block: Block): void {
   lane.blocks.splice(findFirstAfter(lane.blocks, block.startMin), 0, block);
   lane.longestMin = Math.max(lane.longestMin, block.endMin - block.startMin);
+}
+
+/** Takes out a block that was added: a hold whose end has become known. */
+export function takeFromLaneInPlace(lane: Lane, block: Block): void {
+  lane.blocks.splice(lane.blocks.indexOf(block), 1);
+  lane.longestMin = lane.blocks.reduce((longest, each) => Math.max(longest, each.endMin - each.startMin), 0);
 }
 
 /** Index of the first block that starts after a minute. O(log blocks). */

@@ -2,11 +2,18 @@ import { describeSchedule } from "./describeSchedule";
 import { addToLaneInPlace, findNextStart, openLane, type Block } from "./lane";
 import type { Order } from "./laySchedule";
 import { listFollowers, placeTasks } from "./placeTasks";
-import type { PlacedTask, Schedule, ScheduleProblem, ScheduleTask, TaskMode } from "./problem";
+import {
+  edgeMin,
+  type PlacedTask,
+  type Schedule,
+  type ScheduleProblem,
+  type ScheduleTask,
+  type TaskMode,
+} from "./problem";
 
 /**
- * A schedule that keeps every longest wait: tasks bound to each other by one are laid out by themselves, as one rigid
- * chain, and the chains follow each other wherever their resources are free. Wasteful, and always feasible where each
+ * A schedule that keeps every longest wait: tasks bound to each other by one, or by a hold, are laid out by themselves,
+ * as one rigid chain, and the chains follow each other wherever their resources are free. Wasteful, and always feasible where each
  * chain is feasible by itself; the fallback where shifting single tasks does not mend a wait.
  */
 export function layRigid(problem: ScheduleProblem, order: Order): Schedule {
@@ -17,11 +24,14 @@ export function layRigid(problem: ScheduleProblem, order: Order): Schedule {
   const placed = new Map<string, PlacedTask>();
   for (const chain of sortChains(problem, chains)) {
     const template = layAlone(problem, chain, order);
-    const blocks = chain.flatMap((task) => {
-      const own = template.get(task.id);
-      const mode = own ? task.modes[own.mode] : undefined;
-      return own && mode ? toBlocks(mode, own.startMin) : [];
-    });
+    const blocks = [
+      ...chain.flatMap((task) => {
+        const own = template.get(task.id);
+        const mode = own ? task.modes[own.mode] : undefined;
+        return own && mode ? toBlocks(mode, own.startMin) : [];
+      }),
+      ...holdBlocks(problem, template),
+    ];
     // Nobody in the chain may start before what it waits for outside of the chain.
     let shiftMin = Math.max(
       ...chain.map((task) => {
@@ -67,8 +77,22 @@ const toBlocks = ({ uses, heat }: TaskMode, startMin: number) =>
     block: { startMin: startMin + fromMin, endMin: startMin + toMin, amount, heat },
   }));
 
-/** Tasks joined by longest waits, and by tasks that lie between such: together they are one chain. */
-function findChains({ tasks }: ScheduleProblem): ScheduleTask[][] {
+/** What the chain holds from one of its tasks to another. */
+const holdBlocks = ({ holds }: ScheduleProblem, template: ReadonlyMap<string, PlacedTask>) =>
+  holds.flatMap(({ resourceId, amount, from, until }) => {
+    const [first, last] = [template.get(from.taskId), template.get(until.taskId)];
+    return first && last
+      ? [
+          {
+            resourceId,
+            block: { startMin: edgeMin(from, first), endMin: edgeMin(until, last), amount, heat: null },
+          },
+        ]
+      : [];
+  });
+
+/** Tasks joined by longest waits or holds, and by tasks that lie between such: together they are one chain. */
+function findChains({ tasks, holds }: ScheduleProblem): ScheduleTask[][] {
   const root = new Map(tasks.map(({ id }) => [id, id]));
   const find = (id: string): string => {
     const up = root.get(id) ?? id;
@@ -77,6 +101,7 @@ function findChains({ tasks }: ScheduleProblem): ScheduleTask[][] {
   const join = (one: string, other: string) => root.set(find(one), find(other));
   for (const task of tasks)
     for (const { taskId, maxWaitMin } of task.after) if (maxWaitMin !== null) join(task.id, taskId);
+  for (const { from, until } of holds) join(from.taskId, until.taskId);
   // Two chains that wait for each other both ways would never be laid: join them until none do.
   for (let changed = true; changed;) {
     changed = false;
@@ -169,6 +194,7 @@ function layAlone(
   const alone: ScheduleProblem = {
     ...problem,
     resources: problem.resources.map((resource) => ({ ...resource, away: [] })),
+    holds: problem.holds.filter(({ from }) => inside.has(from.taskId)),
     tasks: chain.map((task) => ({
       ...task,
       after: task.after.filter(({ taskId }) => inside.has(taskId)),

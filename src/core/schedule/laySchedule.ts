@@ -7,6 +7,7 @@ import {
   type Schedule,
   type ScheduleProblem,
   type ScheduleTask,
+  type TaskEdge,
 } from "./problem";
 
 /** In which order and which way tasks are laid. */
@@ -196,7 +197,12 @@ function mirrorProblem(problem: ScheduleProblem): ScheduleProblem {
     })),
     pinnedMin: task.pinnedMin === null ? null : -(task.pinnedMin + (task.modes[0]?.durationMin ?? 0)),
   }));
-  return { ...problem, tasks };
+  const turn = ({ taskId, edge }: TaskEdge): TaskEdge => ({
+    taskId,
+    edge: edge === "start" ? "end" : "start",
+  });
+  const holds = problem.holds.map((hold) => ({ ...hold, from: turn(hold.until), until: turn(hold.from) }));
+  return { ...problem, tasks, holds };
 }
 
 function flip(placed: ReadonlyMap<string, PlacedTask>): Map<string, PlacedTask> {

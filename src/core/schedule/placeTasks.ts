@@ -1,5 +1,19 @@
-import { addToLaneInPlace, findNextStart, openLane, type Block, type Lane } from "./lane";
-import type { PlacedTask, ScheduleProblem, ScheduleTask, TaskMode } from "./problem";
+import {
+  addToLaneInPlace,
+  findNextStart,
+  openLane,
+  takeFromLaneInPlace,
+  type Block,
+  type Lane,
+} from "./lane";
+import {
+  edgeMin,
+  type PlacedTask,
+  type ScheduleHold,
+  type ScheduleProblem,
+  type ScheduleTask,
+  type TaskMode,
+} from "./problem";
 
 export interface PlacingRules {
   /** Earliest start of each task, over and above its waits. */
@@ -16,7 +30,9 @@ export interface PlacingRules {
 
 /**
  * Places every task as early as its waits, its release and its resources allow, one after the other (serial
- * schedule generation). Longest waits are not enforced here. O(tasks · ready tasks + tasks · blocks).
+ * schedule generation). Longest waits are not enforced here. What a hold takes is taken for good until its end is
+ * placed; a task that finds nothing left waits for others to end theirs. Where all that are ready do, the first is placed
+ * all the same: describeSchedule says what is overfull by it. O(tasks · ready tasks + tasks · blocks).
  * @throws {RangeError} If tasks wait for each other in a circle, name something unknown, or ask for more of a resource
  * than there is.
  */
@@ -28,6 +44,8 @@ export function placeTasks(problem: ScheduleProblem, rules: PlacingRules): Map<s
     ]),
   );
   const placed = new Map<string, PlacedTask>();
+  const holds = holdsOf(problem);
+  const open = new Map<ScheduleHold, Block>();
   const followers = followersOf(problem);
   const waitingFor = new Map(problem.tasks.map(({ id, after }) => [id, after.length]));
   // What all its waits are placed for is ready; from then on its earliest start and its rank stand fast.
@@ -40,16 +58,31 @@ export function placeTasks(problem: ScheduleProblem, rules: PlacingRules): Map<s
     if (task.after.length === 0) admit(task, position);
   });
   while (placed.size < problem.tasks.length) {
-    const next = takeFirst(ready);
-    if (!next) {
+    if (ready.length === 0) {
       const stuck = problem.tasks.filter(({ id }) => !placed.has(id)).map(({ id }) => id);
       throw new RangeError(`placeTasks: tasks wait for each other: ${stuck.join(", ")}`);
     }
-    const { task } = next;
-    const { startMin, mode, index } = chooseMode(task, next.earliestMin, lanes, rules);
+    const { task, choice } =
+      takeNext(ready, ({ task, earliestMin }) =>
+        chooseMode(task, earliestMin, lanes, rules, holds.opening.get(task.id) ?? []),
+      ) ?? takeBlocked(ready, ({ task, earliestMin }) => chooseMode(task, earliestMin, lanes, rules, []));
+    const { startMin, mode, index } = choice;
     for (const use of mode.uses)
       addToLaneInPlace(laneOf(lanes, task, use.resourceId), toBlock(use, mode, startMin));
-    placed.set(task.id, { taskId: task.id, startMin, endMin: startMin + mode.durationMin, mode: index });
+    const own: PlacedTask = { taskId: task.id, startMin, endMin: startMin + mode.durationMin, mode: index };
+    placed.set(task.id, own);
+    for (const hold of holds.closing.get(task.id) ?? []) {
+      const lane = laneOf(lanes, task, hold.resourceId);
+      const begun = open.get(hold);
+      if (!begun) throw new RangeError(`placeTasks: ${task.id} ends a hold that has not begun`);
+      takeFromLaneInPlace(lane, begun);
+      addToLaneInPlace(lane, { ...begun, endMin: edgeMin(hold.until, own) });
+    }
+    for (const hold of holds.opening.get(task.id) ?? []) {
+      const block = toHoldBlock(hold, mode, startMin);
+      open.set(hold, block);
+      addToLaneInPlace(laneOf(lanes, task, hold.resourceId), block);
+    }
     for (const { follower, position } of followers.get(task.id) ?? []) {
       const missing = (waitingFor.get(follower.id) ?? 0) - 1;
       waitingFor.set(follower.id, missing);
@@ -89,15 +122,74 @@ export function listFollowers(tasks: readonly ScheduleTask[]) {
   return followers;
 }
 
-/** Takes the ready task with the lowest rank out of the list; null if none is ready. */
-function takeFirst(ready: ReadyTask[]): ReadyTask | null {
-  let best = 0;
-  for (let i = 1; i < ready.length; i++) {
-    const [left, right] = [ready[i], ready[best]];
-    if (left && right && comesFirst(left, right)) best = i;
-  }
-  return ready.splice(best, 1)[0] ?? null;
+/** Where a task would go, and how it would be done. */
+interface ModeChoice {
+  readonly startMin: number;
+  readonly mode: TaskMode;
+  readonly index: number;
 }
+type Chosen = { readonly task: ScheduleTask; readonly choice: ModeChoice };
+
+/** Takes the ready task with the lowest rank that has a place out of the list; null if none has. */
+function takeNext(ready: ReadyTask[], choose: (each: ReadyTask) => ModeChoice | null): Chosen | null {
+  const passed = new Set<ReadyTask>();
+  while (passed.size < ready.length) {
+    const next = findFirst(ready, passed);
+    const choice = choose(next);
+    if (choice) {
+      ready.splice(ready.indexOf(next), 1);
+      return { task: next.task, choice };
+    }
+    passed.add(next);
+  }
+  return null;
+}
+
+/** Takes the first out whatever is held. */
+function takeBlocked(ready: ReadyTask[], choose: (each: ReadyTask) => ModeChoice | null): Chosen {
+  const taken = takeNext(ready, choose);
+  if (!taken) throw new RangeError("placeTasks: no ready task has a place, holds or not");
+  return taken;
+}
+
+function findFirst(ready: readonly ReadyTask[], passed: ReadonlySet<ReadyTask>): ReadyTask {
+  let best: ReadyTask | null = null;
+  for (const each of ready) {
+    if (passed.has(each)) continue;
+    if (!best || comesFirst(each, best)) best = each;
+  }
+  if (!best) throw new RangeError("placeTasks: nothing is ready");
+  return best;
+}
+
+/** Holds by the task that is placed first of their two, and by the one that ends them. */
+interface HoldsByTask {
+  readonly opening: ReadonlyMap<string, readonly ScheduleHold[]>;
+  readonly closing: ReadonlyMap<string, readonly ScheduleHold[]>;
+}
+
+const knownHolds = new WeakMap<ScheduleProblem, HoldsByTask>();
+function holdsOf(problem: ScheduleProblem): HoldsByTask {
+  const found = knownHolds.get(problem);
+  if (found) return found;
+  const by = (edge: "from" | "until") => {
+    const groups = new Map<string, ScheduleHold[]>();
+    for (const hold of problem.holds)
+      groups.set(hold[edge].taskId, [...(groups.get(hold[edge].taskId) ?? []), hold]);
+    return groups;
+  };
+  const made = { opening: by("from"), closing: by("until") };
+  knownHolds.set(problem, made);
+  return made;
+}
+
+/** A hold as it begins: nobody knows yet when it ends. */
+const toHoldBlock = ({ from, amount }: ScheduleHold, { durationMin }: TaskMode, startMin: number): Block => ({
+  startMin: from.edge === "start" ? startMin : startMin + durationMin,
+  endMin: Infinity,
+  amount,
+  heat: null,
+});
 
 /** Earliest start by waits and release; all it waits for is placed. */
 function findEarliest(
@@ -121,33 +213,37 @@ function comesFirst(left: ReadyTask, right: ReadyTask): boolean {
   return left.position < right.position;
 }
 
-/** The mode asked for, or the one that ends first; of equals the one listed first. */
+/** The mode asked for, or the one that ends first; of equals the one listed first. Null if what it holds is held. */
 function chooseMode(
   task: ScheduleTask,
   earliestMin: number,
   lanes: ReadonlyMap<string, Lane>,
   { modeOf, mirrored }: PlacingRules,
-): { startMin: number; mode: TaskMode; index: number } {
+  holds: readonly ScheduleHold[],
+): ModeChoice | null {
   const wanted = modeOf(task);
-  let best: { startMin: number; mode: TaskMode; index: number } | null = null;
+  if (wanted !== null && !task.modes[wanted])
+    throw new RangeError(`placeTasks: ${task.id} has no mode ${wanted}`);
+  let best: ModeChoice | null = null;
   task.modes.forEach((mode, index) => {
     if (wanted !== null && index !== wanted) return;
-    const startMin = findFreeStart(task, mode, earliestMin, lanes, mirrored);
+    const startMin = findFreeStart(task, mode, earliestMin, lanes, mirrored, holds);
+    if (startMin === null) return;
     if (!best || startMin + mode.durationMin < best.startMin + best.mode.durationMin)
       best = { startMin, mode, index };
   });
-  if (!best) throw new RangeError(`placeTasks: ${task.id} has no mode ${wanted}`);
   return best;
 }
 
-/** The first start from `earliestMin` on at which everything the task uses is free. */
+/** The first start from `earliestMin` on at which all that the task uses and begins to hold is free; null if never. */
 function findFreeStart(
   task: ScheduleTask,
   mode: TaskMode,
   earliestMin: number,
   lanes: ReadonlyMap<string, Lane>,
   mirrored: boolean,
-): number {
+  holds: readonly ScheduleHold[],
+): number | null {
   let startMin = earliestMin;
   for (let moved = true; moved;) {
     moved = false;
@@ -163,6 +259,14 @@ function findFreeStart(
           `placeTasks: ${task.id} asks for ${use.amount} of ${use.resourceId}, more than there is`,
         );
       startMin = nextMin - use.fromMin;
+      moved = true;
+    }
+    for (const hold of holds) {
+      const wanted = toHoldBlock(hold, mode, startMin);
+      const nextMin = findNextStart(laneOf(lanes, task, hold.resourceId), wanted, mirrored);
+      if (nextMin === null) continue;
+      if (!Number.isFinite(nextMin)) return null;
+      startMin += nextMin - wanted.startMin;
       moved = true;
     }
   }

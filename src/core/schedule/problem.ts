@@ -71,9 +71,28 @@ export interface Away {
   readonly amount: number;
 }
 
+/** A moment of a task: its start or its end. */
+export interface TaskEdge {
+  readonly taskId: string;
+  readonly edge: "start" | "end";
+}
+
+/**
+ * A resource taken through several tasks and the waits between them: moulds from lining to unmoulding, a shelf while a
+ * tray chills. `until` must follow `from`, by waits of one on the other, direct or through others. Not for heaters.
+ */
+export interface ScheduleHold {
+  readonly resourceId: string;
+  /** Of the resource's capacity, above 0. */
+  readonly amount: number;
+  readonly from: TaskEdge;
+  readonly until: TaskEdge;
+}
+
 export interface ScheduleProblem {
   readonly tasks: readonly ScheduleTask[];
   readonly resources: readonly ScheduleResource[];
+  readonly holds: readonly ScheduleHold[];
   /** Nobody starts anything before this. */
   readonly openMin: number;
 }
@@ -100,6 +119,14 @@ export interface BrokenWait {
   readonly overMin: number;
 }
 
+/** So long a resource was asked for more than there is of it, in the worst minute by so much. */
+export interface Overfull {
+  readonly resourceId: string;
+  readonly fromMin: number;
+  readonly toMin: number;
+  readonly over: number;
+}
+
 export interface LateTask {
   readonly taskId: string;
   readonly dueMin: number;
@@ -108,7 +135,7 @@ export interface LateTask {
 
 /** What a schedule is judged by, in this order. */
 export interface ScheduleCost {
-  /** Minutes by which waits are longer than allowed, tasks begin before the day opens, or pins are missed. */
+  /** Minutes by which waits are longer than allowed, something is overfull, tasks begin before the day opens, or pins are missed. */
   readonly brokenMin: number;
   /** Minutes late, each weighted. */
   readonly latenessMin: number;
@@ -127,8 +154,14 @@ export interface Schedule {
   readonly endMin: number;
   readonly late: readonly LateTask[];
   readonly brokenWaits: readonly BrokenWait[];
+  /** Only where holds stand in each other's way. */
+  readonly overfull: readonly Overfull[];
   readonly cost: ScheduleCost;
 }
+
+/** The minute of an edge of a placed task. */
+export const edgeMin = ({ edge }: TaskEdge, { startMin, endMin }: PlacedTask): number =>
+  edge === "start" ? startMin : endMin;
 
 /** Whole minutes to bring a heater from one temperature to another. */
 export function computeChangeoverMin(heater: Heater, fromC: number, toC: number): number {

@@ -110,12 +110,19 @@ function findResourceFaults(problem: ScheduleProblem, resource: ScheduleResource
         to: own.startMin + toMin,
       }));
   });
-  const minutes = new Set(holds.flatMap(({ from }) => [from]));
+  const kept = problem.holds
+    .filter(({ resourceId }) => resourceId === resource.id)
+    .map(({ amount, from, until }) => ({
+      amount,
+      from: from.edge === "start" ? at.get(from.taskId)!.startMin : at.get(from.taskId)!.endMin,
+      to: until.edge === "start" ? at.get(until.taskId)!.startMin : at.get(until.taskId)!.endMin,
+    }));
+  const minutes = new Set([...holds, ...kept].flatMap(({ from }) => [from]));
   for (const minute of minutes) {
     const away = resource.away
       .filter(({ fromMin, toMin }) => fromMin <= minute && minute < toMin)
       .reduce((sum, { amount }) => sum + amount, 0);
-    const there = holds.filter(({ from, to }) => from <= minute && minute < to);
+    const there = [...holds, ...kept].filter(({ from, to }) => from <= minute && minute < to);
     const taken = there.reduce((sum, { amount }) => sum + amount, away);
     if (taken > resource.capacity) faults.push(`${resource.id} holds ${taken} at ${minute}`);
   }
