@@ -1,7 +1,7 @@
 "use server";
 
 import { redirect } from "next/navigation";
-import { firstBench, firstOven, starters } from "@/demo";
+import { findStarterKit, firstBench, firstOven, starters } from "@/demo";
 import { getStore } from "@/data/getStore";
 import type { RecordChange } from "@/schemas/recordKinds";
 import { readClock } from "./clock";
@@ -33,11 +33,20 @@ function listFirstChanges({ starterId, date, count, dueMin }: FirstDay): RecordC
       kind: "day",
       id: dayId,
       expectedVersion: 0,
-      record: { id: dayId, date, name: "First day", openMin: FIRST_OPEN_MIN, helper: null, laid: [] },
+      record: {
+        id: dayId,
+        date,
+        name: "First day",
+        openMin: FIRST_OPEN_MIN,
+        helper: null,
+        laid: [],
+        pinned: [],
+      },
     },
   ];
   if (!starter) return added;
   const { dough, filling, others, piece, cutter } = starter;
+  const { vessels, fryers } = findStarterKit(piece);
   const order = { id: "order-first", dayId, pieceId: piece.id, count, dueMin, customer: "" };
   return [
     { kind: "formula", id: dough.id, expectedVersion: 0, record: dough },
@@ -47,6 +56,8 @@ function listFirstChanges({ starterId, date, count, dueMin }: FirstDay): RecordC
       expectedVersion: 0,
       record: each,
     })),
+    ...vessels.map((record): RecordChange => ({ kind: "vessel", id: record.id, expectedVersion: 0, record })),
+    ...fryers.map((record): RecordChange => ({ kind: "fryer", id: record.id, expectedVersion: 0, record })),
     { kind: "piece", id: piece.id, expectedVersion: 0, record: piece },
     { kind: "cutter", id: cutter.id, expectedVersion: 0, record: cutter },
     ...added,

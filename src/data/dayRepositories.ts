@@ -13,15 +13,30 @@ type DayRow = {
 
 type LaidRow = { task_id: string; start_min: number; mode: number };
 
+/** Tasks of a day at their minutes. @param table - One of the two tables that hold such. */
+function createLaidTable(db: Database.Database, table: "day_laid" | "day_pin") {
+  const select = db.prepare<[string], LaidRow>(
+    `SELECT task_id, start_min, mode FROM ${table} WHERE day_id = ? ORDER BY rowid`,
+  );
+  const clear = db.prepare<[string]>(`DELETE FROM ${table} WHERE day_id = ?`);
+  const insert = db.prepare<[LaidRow & { day_id: string }]>(
+    `INSERT INTO ${table} (day_id, task_id, start_min, mode) VALUES (@day_id, @task_id, @start_min, @mode)`,
+  );
+  return {
+    list: (dayId: string) =>
+      select.all(dayId).map(({ task_id: taskId, start_min: startMin, mode }) => ({ taskId, startMin, mode })),
+    replace(dayId: string, tasks: Day["laid"]) {
+      clear.run(dayId);
+      for (const { taskId, startMin, mode } of tasks)
+        insert.run({ day_id: dayId, task_id: taskId, start_min: startMin, mode });
+    },
+  };
+}
+
 /** All SQL about days. */
 export function createDayRepository(db: Database.Database): Repository<Day> {
-  const selectLaid = db.prepare<[string], LaidRow>(
-    "SELECT task_id, start_min, mode FROM day_laid WHERE day_id = ? ORDER BY rowid",
-  );
-  const deleteLaid = db.prepare<[string]>("DELETE FROM day_laid WHERE day_id = ?");
-  const insertLaid = db.prepare<[LaidRow & { day_id: string }]>(
-    "INSERT INTO day_laid (day_id, task_id, start_min, mode) VALUES (@day_id, @task_id, @start_min, @mode)",
-  );
+  const laid = createLaidTable(db, "day_laid");
+  const pinned = createLaidTable(db, "day_pin");
   return createVersionedTable<Day, DayRow>(db, {
     table: "day",
     columns: ["id", "date", "name", "open_min", "helper_from_min", "helper_to_min"],
@@ -33,10 +48,9 @@ export function createDayRepository(db: Database.Database): Repository<Day> {
       helper_from_min: helper?.fromMin ?? null,
       helper_to_min: helper?.toMin ?? null,
     }),
-    afterPut({ id, laid }) {
-      deleteLaid.run(id);
-      for (const { taskId, startMin, mode } of laid)
-        insertLaid.run({ day_id: id, task_id: taskId, start_min: startMin, mode });
+    afterPut(day) {
+      laid.replace(day.id, day.laid);
+      pinned.replace(day.id, day.pinned);
     },
     fromRow: ({ id, date, name, open_min, helper_from_min: fromMin, helper_to_min: toMin }) => ({
       id,
@@ -44,9 +58,8 @@ export function createDayRepository(db: Database.Database): Repository<Day> {
       name,
       openMin: open_min,
       helper: fromMin !== null && toMin !== null ? { fromMin, toMin } : null,
-      laid: selectLaid
-        .all(id)
-        .map(({ task_id, start_min, mode }) => ({ taskId: task_id, startMin: start_min, mode })),
+      laid: laid.list(id),
+      pinned: pinned.list(id),
     }),
   });
 }

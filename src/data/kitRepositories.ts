@@ -1,5 +1,5 @@
 import type Database from "better-sqlite3";
-import type { Bench, Cutter, Oven } from "@/schemas/model";
+import type { Bench, Cutter, Fryer, Oven, Shelf, Vessel } from "@/schemas/model";
 import type { OutlineKind } from "@/core/shape";
 import { fromOutlineColumns, toOutlineColumns } from "./outlineColumns";
 import { createVersionedTable, type Repository } from "./versionedTable";
@@ -44,11 +44,17 @@ type OvenRow = {
   cool_down_c_per_min: number;
   max_c: number;
   kind: Oven["kind"];
-  offset_c: number;
 };
 
 /** All SQL about ovens. */
 export function createOvenRepository(db: Database.Database): Repository<Oven> {
+  const selectDecks = db.prepare<[string], { offset_c: number }>(
+    "SELECT offset_c FROM oven_deck WHERE oven_id = ? ORDER BY position",
+  );
+  const deleteDecks = db.prepare<[string]>("DELETE FROM oven_deck WHERE oven_id = ?");
+  const insertDeck = db.prepare<[string, number, number]>(
+    "INSERT INTO oven_deck (oven_id, position, offset_c) VALUES (?, ?, ?)",
+  );
   return createVersionedTable<Oven, OvenRow>(db, {
     table: "oven",
     columns: [
@@ -61,7 +67,6 @@ export function createOvenRepository(db: Database.Database): Repository<Oven> {
       "cool_down_c_per_min",
       "max_c",
       "kind",
-      "offset_c",
     ],
     toRow: (oven) => ({
       id: oven.id,
@@ -73,8 +78,11 @@ export function createOvenRepository(db: Database.Database): Repository<Oven> {
       cool_down_c_per_min: oven.coolDownCPerMin,
       max_c: oven.maxC,
       kind: oven.kind,
-      offset_c: oven.offsetC,
     }),
+    afterPut({ id, deckOffsetsC }) {
+      deleteDecks.run(id);
+      deckOffsetsC.forEach((offsetC, position) => insertDeck.run(id, position, offsetC));
+    },
     fromRow: (row) => ({
       id: row.id,
       name: row.name,
@@ -85,7 +93,7 @@ export function createOvenRepository(db: Database.Database): Repository<Oven> {
       coolDownCPerMin: row.cool_down_c_per_min,
       maxC: row.max_c,
       kind: row.kind,
-      offsetC: row.offset_c,
+      deckOffsetsC: selectDecks.all(row.id).map(({ offset_c: offsetC }) => offsetC),
     }),
   });
 }
@@ -124,6 +132,111 @@ export function createCutterRepository(db: Database.Database): Repository<Cutter
       name,
       outline: fromOutlineColumns({ kind, widthMm, heightMm, corners, path }),
       count,
+    }),
+  });
+}
+
+type VesselRow = { id: string; name: string; kind: Vessel["kind"]; count: number; holds: number };
+
+/** All SQL about moulds, pans and trays. */
+export function createVesselRepository(db: Database.Database): Repository<Vessel> {
+  return createVersionedTable<Vessel, VesselRow>(db, {
+    table: "vessel",
+    columns: ["id", "name", "kind", "count", "holds"],
+    toRow: ({ id, name, kind, count, holds }) => ({ id, name, kind, count, holds }),
+    fromRow: ({ id, name, kind, count, holds }) => ({ id, name, kind, count, holds }),
+  });
+}
+
+type ShelfRow = {
+  id: string;
+  name: string;
+  place: Shelf["place"];
+  count: number;
+  width_mm: number;
+  depth_mm: number;
+};
+
+/** All SQL about shelves and racks. */
+export function createShelfRepository(db: Database.Database): Repository<Shelf> {
+  return createVersionedTable<Shelf, ShelfRow>(db, {
+    table: "shelf",
+    columns: ["id", "name", "place", "count", "width_mm", "depth_mm"],
+    toRow: ({ id, name, place, count, widthMm, depthMm }) => ({
+      id,
+      name,
+      place,
+      count,
+      width_mm: widthMm,
+      depth_mm: depthMm,
+    }),
+    fromRow: ({ id, name, place, count, width_mm: widthMm, depth_mm: depthMm }) => ({
+      id,
+      name,
+      place,
+      count,
+      widthMm,
+      depthMm,
+    }),
+  });
+}
+
+type FryerRow = {
+  id: string;
+  name: string;
+  oil_kg: number;
+  heater_w: number;
+  max_c: number;
+  basket_width_mm: number;
+  basket_depth_mm: number;
+  pot_depth_mm: number;
+  fill_share: number;
+  used_loads: number;
+  change_after_loads: number;
+};
+
+/** All SQL about fryers. */
+export function createFryerRepository(db: Database.Database): Repository<Fryer> {
+  return createVersionedTable<Fryer, FryerRow>(db, {
+    table: "fryer",
+    columns: [
+      "id",
+      "name",
+      "oil_kg",
+      "heater_w",
+      "max_c",
+      "basket_width_mm",
+      "basket_depth_mm",
+      "pot_depth_mm",
+      "fill_share",
+      "used_loads",
+      "change_after_loads",
+    ],
+    toRow: (fryer) => ({
+      id: fryer.id,
+      name: fryer.name,
+      oil_kg: fryer.oilKg,
+      heater_w: fryer.heaterW,
+      max_c: fryer.maxC,
+      basket_width_mm: fryer.basketWidthMm,
+      basket_depth_mm: fryer.basketDepthMm,
+      pot_depth_mm: fryer.potDepthMm,
+      fill_share: fryer.fillShare,
+      used_loads: fryer.usedLoads,
+      change_after_loads: fryer.changeAfterLoads,
+    }),
+    fromRow: (row) => ({
+      id: row.id,
+      name: row.name,
+      oilKg: row.oil_kg,
+      heaterW: row.heater_w,
+      maxC: row.max_c,
+      basketWidthMm: row.basket_width_mm,
+      basketDepthMm: row.basket_depth_mm,
+      potDepthMm: row.pot_depth_mm,
+      fillShare: row.fill_share,
+      usedLoads: row.used_loads,
+      changeAfterLoads: row.change_after_loads,
     }),
   });
 }

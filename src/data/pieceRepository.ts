@@ -28,6 +28,15 @@ type PieceRow = FormColumns & {
   wash_coats: number;
   wash_sugar: Piece["wash"]["sugar"];
   tin: Piece["tin"];
+  heat_by: Piece["heatBy"];
+  vessel_id: string | null;
+  unmould_from_min: number | null;
+  unmould_until_min: number | null;
+  done_sign: Piece["doneness"]["sign"];
+  done_more_min: number;
+  done_at_most: number;
+  glaze: Piece["glaze"]["kind"];
+  glaze_dry_min: number;
   web_mm: number;
   ragged_mm: number;
   cut_aim: Piece["cutAim"];
@@ -106,6 +115,15 @@ export function createPieceRepository(db: Database.Database): Repository<Piece> 
       "wash_coats",
       "wash_sugar",
       "tin",
+      "heat_by",
+      "vessel_id",
+      "unmould_from_min",
+      "unmould_until_min",
+      "done_sign",
+      "done_more_min",
+      "done_at_most",
+      "glaze",
+      "glaze_dry_min",
       "web_mm",
       "ragged_mm",
       "cut_aim",
@@ -160,6 +178,15 @@ function toRow(piece: Piece): PieceRow {
     wash_coats: piece.wash.coats,
     wash_sugar: piece.wash.sugar,
     tin: piece.tin,
+    heat_by: piece.heatBy,
+    vessel_id: piece.vesselId,
+    unmould_from_min: piece.unmould?.fromMin ?? null,
+    unmould_until_min: piece.unmould?.untilMin ?? null,
+    done_sign: piece.doneness.sign,
+    done_more_min: piece.doneness.moreMin,
+    done_at_most: piece.doneness.atMost,
+    glaze: piece.glaze.kind,
+    glaze_dry_min: piece.glaze.dryMin,
     web_mm: piece.webMm,
     ragged_mm: piece.raggedMm,
     cut_aim: piece.cutAim,
@@ -198,6 +225,14 @@ function fromRow(row: PieceRow, stages: readonly BakeStage[], extras: readonly P
     vents: { kind: row.vent_kind, count: row.vent_count },
     wash: { kind: row.wash_kind, coats: row.wash_coats, sugar: row.wash_sugar },
     tin: row.tin,
+    heatBy: row.heat_by,
+    vesselId: row.vessel_id,
+    unmould:
+      row.unmould_from_min === null
+        ? null
+        : { fromMin: row.unmould_from_min, untilMin: row.unmould_until_min },
+    doneness: { sign: row.done_sign, moreMin: row.done_more_min, atMost: row.done_at_most },
+    glaze: { kind: row.glaze, dryMin: row.glaze_dry_min },
     webMm: row.web_mm,
     raggedMm: row.ragged_mm,
     cutAim: row.cut_aim,

@@ -162,6 +162,10 @@ test("a removed day takes its orders along", () => {
   expect(pickRecords(store.listRecords(), "order").filter(({ dayId }) => dayId === day!.id)).toEqual([]);
 });
 
+/** The version that this programme knows. */
+const LATEST = readdirSync(MIGRATIONS).length;
+const pad = (version: number) => String(version).padStart(4, "0");
+
 test("a file that needs a migration is copied first; one from a newer programme is refused", () => {
   const folder = mkdtempSync(path.join(tmpdir(), "tezgah-"));
   try {
@@ -170,19 +174,14 @@ test("a file that needs a migration is copied first; one from a newer programme 
     store.applyChanges(listDemoChanges(), NOON);
     store.close();
     const migrations = mkdtempSync(path.join(folder, "migrations-"));
-    for (const [name, sql] of [
-      ["0001_first.sql", "SELECT 1"],
-      ["0002_same.sql", "SELECT 1"],
-      ["0003_same.sql", "SELECT 1"],
-      ["0004_same.sql", "SELECT 1"],
-      ["0005_next.sql", "CREATE TABLE later (id TEXT PRIMARY KEY) STRICT"],
-    ] as const) {
-      writeFileSync(path.join(migrations, name), sql);
-    }
+    for (let n = 1; n <= LATEST; n++) writeFileSync(path.join(migrations, `${pad(n)}_same.sql`), "SELECT 1");
+    const next = "CREATE TABLE later (id TEXT PRIMARY KEY) STRICT";
+    writeFileSync(path.join(migrations, `${pad(LATEST + 1)}_next.sql`), next);
     openDatabase(file, migrations).close();
-    expect(readdirSync(folder)).toContain("baker.db.before-0005");
-    expect(open(`${file}.before-0005`).listRecords()).toHaveLength(listDemoChanges().length);
-    expect(() => open(file)).toThrow("version 5; this Tezgah knows 4");
+    const copy = `baker.db.before-${pad(LATEST + 1)}`;
+    expect(readdirSync(folder)).toContain(copy);
+    expect(open(path.join(folder, copy)).listRecords()).toHaveLength(listDemoChanges().length);
+    expect(() => open(file)).toThrow(`version ${LATEST + 1}; this Tezgah knows ${LATEST}`);
   } finally {
     rmSync(folder, { recursive: true });
   }
@@ -233,7 +232,7 @@ test("a file of the first version keeps its formulas, with a plain rubbed dough'
     );
     old.close();
     const store = open(file);
-    expect(readdirSync(folder)).toContain("old.db.before-0004");
+    expect(readdirSync(folder)).toContain(`old.db.before-${pad(LATEST)}`);
     const records = store.listRecords();
     const [stored] = records;
     const recordOf = (kind: string) => records.find((each) => each.kind === kind);

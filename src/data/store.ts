@@ -12,7 +12,15 @@ import { createCutRecordRepository } from "./cutRecordRepository";
 import { createDayRepository, createOrderRepository } from "./dayRepositories";
 import { createFormulaEditions, type FormulaEdition } from "./formulaEditions";
 import { createFormulaRepository } from "./formulaRepository";
-import { createBenchRepository, createCutterRepository, createOvenRepository } from "./kitRepositories";
+import {
+  createBenchRepository,
+  createCutterRepository,
+  createFryerRepository,
+  createOvenRepository,
+  createShelfRepository,
+  createVesselRepository,
+} from "./kitRepositories";
+import { createMakeAheadRepository } from "./makeAheadRepository";
 import {
   createIngredientRepository,
   createKitchenRepository,
@@ -64,11 +72,15 @@ export function createStore(db: Database.Database): Store {
     bench: createBenchRepository(db),
     oven: createOvenRepository(db),
     cutter: createCutterRepository(db),
+    vessel: createVesselRepository(db),
+    shelf: createShelfRepository(db),
+    fryer: createFryerRepository(db),
     day: createDayRepository(db),
     order: createOrderRepository(db),
     kitchen: createKitchenRepository(db),
     ingredient: createIngredientRepository(db),
     larder: createLarderRepository(db),
+    ahead: createMakeAheadRepository(db),
     weighing: createWeighingRepository(db),
     cutRecord: createCutRecordRepository(db),
     lotRecord: createLotRecordRepository(db),

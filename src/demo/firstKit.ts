@@ -19,5 +19,5 @@ export const firstOven: Oven = {
   coolDownCPerMin: 4,
   maxC: 250,
   kind: "still",
-  offsetC: 0,
+  deckOffsetsC: [0],
 };

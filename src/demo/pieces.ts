@@ -1,5 +1,6 @@
 import type { Mould } from "@/core/forming";
 import type { Piece } from "@/schemas/model";
+import { cups, pieMoulds, syrupPans, tartletRings } from "./kit";
 import { boughtPuff, lardCrust, roughPuff, shortcrust, sweetCreamed, yoghurtCrust } from "./doughs";
 import {
   blossomCurd,
@@ -37,6 +38,11 @@ export const halfMoon: Piece = {
   vents: { kind: "slits", count: 2 },
   wash: { kind: "eggMilk", coats: 1, sugar: "before" },
   tin: "papered",
+  heatBy: "oven",
+  vesselId: null,
+  unmould: null,
+  doneness: { sign: "golden", moreMin: 2, atMost: 1 },
+  glaze: { kind: "none", dryMin: 0 },
   webMm: 2,
   raggedMm: 8,
   cutAim: "leastDough",
@@ -84,8 +90,10 @@ export const crescent: Piece = {
   glue: "water",
   vents: { kind: "none", count: 0 },
   wash: { kind: "none", coats: 1, sugar: "after" },
+  heatBy: "oil",
+  glaze: { kind: "icing", dryMin: 10 },
   spares: 2,
-  stages: [{ ovenC: 210, minutes: 20, act: "none" }],
+  stages: [{ ovenC: 180, minutes: 5, act: "none" }],
   bakeLossShare: 0.1,
   coolMin: 15,
 };
@@ -158,6 +166,9 @@ export const rose: Piece = {
   vents: { kind: "none", count: 0 },
   wash: { kind: "none", coats: 1, sugar: "none" },
   tin: "buttered",
+  spares: 0,
+  vesselId: cups.id,
+  unmould: { fromMin: 5, untilMin: null },
   webMm: 0,
   raggedMm: 0,
   stages: [{ ovenC: 190, minutes: 32, act: "none" }],
@@ -183,6 +194,9 @@ export const pearCoat: Piece = {
   vents: { kind: "pricks", count: 4 },
   wash: { kind: "milk", coats: 1, sugar: "before" },
   tin: "buttered",
+  spares: 0,
+  vesselId: syrupPans.id,
+  doneness: { sign: "skewer", moreMin: 5, atMost: 1 },
   webMm: 0,
   stages: [
     { ovenC: 205, minutes: 15, act: "turn" },
@@ -232,6 +246,10 @@ export const custardCup: Piece = {
   vents: closedTop,
   wash: unwashed,
   tin: "buttered",
+  spares: 0,
+  vesselId: cups.id,
+  unmould: { fromMin: 12, untilMin: null },
+  doneness: { sign: "trembles", moreMin: 2, atMost: 2 },
   stages: [
     { ovenC: 230, minutes: 9, act: "none" },
     { ovenC: 180, minutes: 14, act: "none" },
@@ -269,6 +287,9 @@ export const tahiniTartlet: Piece = {
   vents: closedTop,
   wash: { kind: "egg", coats: 1, sugar: "none" },
   tin: "floured",
+  spares: 0,
+  vesselId: tartletRings.id,
+  unmould: { fromMin: 10, untilMin: 40 },
   stages: [
     { ovenC: 185, minutes: 14, act: "turn" },
     { ovenC: 170, minutes: 16, act: "none" },
@@ -303,6 +324,10 @@ export const chestnutPie: Piece = {
   vents: { kind: "slits", count: 2 },
   wash: { kind: "egg", coats: 1, sugar: "none" },
   tin: "buttered",
+  spares: 0,
+  vesselId: pieMoulds.id,
+  unmould: { fromMin: 10, untilMin: null },
+  doneness: { sign: "baseBrown", moreMin: 3, atMost: 1 },
   stages: [
     { ovenC: 200, minutes: 15, act: "none" },
     { ovenC: 180, minutes: 20, act: "none" },
@@ -324,6 +349,9 @@ export const lemonPuck: Piece = {
   vents: closedTop,
   wash: unwashed,
   tin: "buttered",
+  spares: 0,
+  vesselId: cups.id,
+  unmould: { fromMin: 5, untilMin: 25 },
   cutAim: "sliced",
   stages: [{ ovenC: 215, minutes: 22, act: "none" }],
   coolMin: 12,

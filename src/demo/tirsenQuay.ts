@@ -1,38 +1,11 @@
 import { firstKitchen } from "@/schemas/firstKitchen";
-import type { Bench, Cutter, Day, Kitchen, LarderItem, Order, Oven, Weighing } from "@/schemas/model";
+import type { Cutter, Day, Kitchen, LarderItem, MakeAhead, Order, Weighing } from "@/schemas/model";
 import type { RecordChange, RecordKind, RecordTypes, StoredRecord } from "@/schemas/recordKinds";
 import { furtherFormulas } from "./formulas";
+import { bench, fryer, shelves, smallFan, twoDeckOven, vessels } from "./kit";
 import { starters } from "./starters";
 
 /** The demo world: an invented hatch bakery on an invented pier. */
-const bench: Bench = { id: "bench", widthMm: 1400, depthMm: 700, sheetMaxWidthMm: 640, sheetMaxDepthMm: 430 };
-
-const twoDeckOven: Oven = {
-  id: "two-deck",
-  name: "Two-deck oven",
-  traysAtOnce: 2,
-  trayWidthMm: 600,
-  trayDepthMm: 400,
-  heatUpCPerMin: 6,
-  coolDownCPerMin: 3,
-  maxC: 300,
-  kind: "still",
-  offsetC: 0,
-};
-
-const smallFan: Oven = {
-  id: "small-fan",
-  name: "Small fan oven",
-  traysAtOnce: 1,
-  trayWidthMm: 600,
-  trayDepthMm: 400,
-  heatUpCPerMin: 12,
-  coolDownCPerMin: 5,
-  maxC: 250,
-  kind: "fan",
-  offsetC: 0,
-};
-
 const day: Day = {
   id: "day-2026-11-28",
   date: "2026-11-28",
@@ -40,6 +13,7 @@ const day: Day = {
   openMin: 4 * 60,
   helper: null,
   laid: [],
+  pinned: [],
 };
 
 const at = (hour: number, minute = 0) => hour * 60 + minute;
@@ -68,6 +42,7 @@ const friday: Day = {
   openMin: 5 * 60,
   helper: null,
   laid: [],
+  pinned: [],
 };
 const fridayOrder: Order = {
   id: "order-friday",
@@ -85,6 +60,7 @@ const sunday: Day = {
   openMin: 4 * 60 + 30,
   helper: null,
   laid: [],
+  pinned: [],
 };
 const sundayOrders: readonly Order[] = [
   { ...order("order-pops", "plum-pop", 40, at(11), "Lantern walk"), dayId: sunday.id },
@@ -100,6 +76,7 @@ const monday: Day = {
   openMin: 4 * 60,
   helper: null,
   laid: [],
+  pinned: [],
 };
 const mondayOrders: readonly Order[] = [
   { ...order("order-pears", "pear-coat", 12, at(16), "Pilot station"), dayId: monday.id },
@@ -111,6 +88,56 @@ const mondayOrders: readonly Order[] = [
   { ...order("order-envelopes", "apple-envelope", 12, at(13), "Ferry kiosk"), dayId: monday.id },
   { ...order("order-pressed", "leek-press", 20, at(13, 30), "Pilot station"), dayId: monday.id },
   { ...order("order-share", "harbour-fold", 2, at(17), "Net-menders’ table"), dayId: monday.id },
+];
+/** The day before the great market: dough and fillings that keep are made, and shells are baked empty. */
+const greatEve: Day = {
+  id: "day-2026-12-04",
+  date: "2026-12-04",
+  name: "Eve of the great market",
+  openMin: 8 * 60,
+  helper: null,
+  laid: [],
+  pinned: [],
+};
+const greatMarket: Day = {
+  id: "day-2026-12-05",
+  date: "2026-12-05",
+  name: "Great market Saturday",
+  openMin: 3 * 60,
+  helper: { fromMin: 5 * 60, toMin: 13 * 60 },
+  laid: [],
+  pinned: [],
+};
+const greatOrders: readonly Order[] = [
+  { ...order("great-moons", "quince-half-moon", 24, at(11), "The hatch"), dayId: greatMarket.id },
+  { ...order("great-triangles", "leek-triangle", 24, at(11, 30), "The hatch"), dayId: greatMarket.id },
+  { ...order("great-pops", "plum-pop", 20, at(12), "Lantern walk"), dayId: greatMarket.id },
+  { ...order("great-pears", "pear-coat", 12, at(13), "Pilot station"), dayId: greatMarket.id },
+  { ...order("great-dates", "date-round", 18, at(12), "Ferry kiosk"), dayId: greatMarket.id },
+  { ...order("great-cups", "custard-cup", 24, at(14), "The hatch"), dayId: greatMarket.id },
+  { ...order("great-tartlets", "tahini-tartlet", 12, at(13, 30), "Harbour office"), dayId: greatMarket.id },
+  { ...order("great-ovals", "chestnut-oval", 16, at(12, 30), "Harbour office"), dayId: greatMarket.id },
+  { ...order("great-cases", "blossom-case", 24, at(14), "Ferry kiosk"), dayId: greatMarket.id },
+  { ...order("great-roses", "courgette-rose", 12, at(14, 30), "The hatch"), dayId: greatMarket.id },
+  { ...order("great-pucks", "lemon-puck", 12, at(15), "The hatch"), dayId: greatMarket.id },
+  {
+    ...order("great-crescents", "rhubarb-crescent", 30, at(13), "Net-menders’ table"),
+    dayId: greatMarket.id,
+  },
+];
+const ahead = (id: string, kind: MakeAhead["kind"], refId: string, massG: number): MakeAhead => ({
+  id,
+  dayId: greatEve.id,
+  date: greatEve.date,
+  forDate: greatMarket.date,
+  kind,
+  refId,
+  massG,
+  count: 0,
+});
+const greatAhead: readonly MakeAhead[] = [
+  ahead("ahead-shortcrust", "dough", "bay-shortcrust", 3200),
+  ahead("ahead-quince", "filling", "stewed-quince", 900),
 ];
 /** Cutters beside those of the starters. */
 const furtherCutters: readonly Cutter[] = [
@@ -167,18 +194,26 @@ export function listDemoChanges(): RecordChange[] {
       add("formula", formula),
     ),
     ...furtherFormulas.map((formula) => add("formula", formula)),
+    ...vessels.map((vessel) => add("vessel", vessel)),
     ...starters.map(({ piece }) => add("piece", piece)),
     add("bench", bench),
     add("oven", twoDeckOven),
     add("oven", smallFan),
+    ...shelves.map((shelf) => add("shelf", shelf)),
+    add("fryer", fryer),
     ...[...starters.map(({ cutter }) => cutter), ...furtherCutters].map((cutter) => add("cutter", cutter)),
     add("day", day),
     add("day", friday),
     add("day", sunday),
     add("day", monday),
-    ...[...orders, fridayOrder, ...sundayOrders, ...mondayOrders].map((entry) => add("order", entry)),
+    add("day", greatEve),
+    add("day", greatMarket),
+    ...[...orders, fridayOrder, ...sundayOrders, ...mondayOrders, ...greatOrders].map((entry) =>
+      add("order", entry),
+    ),
     add("kitchen", kitchen),
     ...larder.map((item) => add("larder", item)),
+    ...greatAhead.map((each) => add("ahead", each)),
     add("weighing", fridayWeighing),
   ];
 }

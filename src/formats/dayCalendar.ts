@@ -1,5 +1,5 @@
 import { createEvents, type EventAttributes } from "ics";
-import type { Day, DayPlan, DayTask } from "@/core/plan";
+import { listLights, type Day, type DayPlan, type DayTask } from "@/core/plan";
 import { fail, ok, type Result } from "@/core/result";
 
 /** An alarm goes off so long before what it is for, min: enough to wash the flour off. */
@@ -12,21 +12,16 @@ const MAKER = "tezgah";
  * bakery's own wall clock (floating times, so that the file is right wherever the tablet thinks it is).
  */
 export function writeDayCalendar(day: Day, plan: DayPlan): Result<string, string> {
-  const lights = (plan.schedule?.heaterStarts ?? []).flatMap(({ resourceId, lightMin, heatC }) => {
-    const oven = plan.ovens.find(({ id }) => resourceId.endsWith(`:${id}`));
-    return oven
-      ? [
-          toEvent(
-            day,
-            `light-${oven.id}`,
-            `Light ${oven.name.toLowerCase()} to ${heatC} °C`,
-            lightMin,
-            lightMin + 1,
-            0,
-          ),
-        ]
-      : [];
-  });
+  const lights = listLights(plan).map(({ machineId, name, heatC, lightMin }) =>
+    toEvent(
+      day,
+      `light-${machineId}`,
+      `Light ${name.toLowerCase()} to ${heatC} °C`,
+      lightMin,
+      lightMin + 1,
+      0,
+    ),
+  );
   const jobs = plan.tasks.map(({ id, label, placed, person }: DayTask) =>
     toEvent(day, id, label, placed.startMin, placed.endMin, person),
   );

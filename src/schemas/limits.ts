@@ -36,6 +36,11 @@ export const pieceLimits = {
   bakeLossShare: limit("Lost in the oven", "", 0, 0.5, 0.01),
   spacingMm: limit("Gap on the tray", "mm", 5, 100, 5),
   coolMin: limit("Cool", "min", 0, 720, 5),
+  unmouldFromMin: limit("Out of the mould, not before", "min", 0, 720, 1),
+  unmouldUntilMin: limit("Out of the mould, not after", "min", 1, 1440, 1),
+  moreMin: limit("Not yet: more", "min", 1, 30, 1),
+  atMost: limit("At most so often", "", 0, 5, 1),
+  glazeDryMin: limit("Glaze dries", "min", 0, 240, 5),
   topOversizeMm: limit("Top larger by", "mm", -20, 100, 0.5),
   holeMm: limit("Centre", "mm", 10, 580, 1),
   sliceMm: limit("Slices across", "mm", 10, 120, 1),
@@ -127,6 +132,30 @@ export const ovenLimits = {
   coolDownCPerMin: limit("Cools down", "°C/min", 0.5, 60, 0.5),
   maxC: limit("Hottest", "°C", 100, 500, 5),
   offsetC: limit("Hotter than it says by", "°C", -40, 40, 1),
+  decks: limit("Decks or shelves", "", 1, 6, 1),
+} as const;
+
+export const vesselLimits = {
+  count: limit("How many", "", 1, 500, 1),
+  holds: limit("Pieces in each", "", 1, 60, 1),
+} as const;
+
+export const shelfLimits = {
+  count: limit("Shelves", "", 1, 60, 1),
+  widthMm: limit("Shelf, long side", "mm", 100, 2000, 10),
+  depthMm: limit("Shelf, short side", "mm", 100, 2000, 10),
+} as const;
+
+export const fryerLimits = {
+  oilKg: limit("Oil in it", "kg", 0.5, 60, 0.1),
+  heaterW: limit("Heater", "W", 300, 30_000, 100),
+  maxC: limit("Hottest", "°C", 120, 200, 5),
+  basketWidthMm: limit("Basket, long side", "mm", 80, 900, 5),
+  basketDepthMm: limit("Basket, short side", "mm", 80, 900, 5),
+  potDepthMm: limit("Pot, deep", "mm", 50, 600, 5),
+  fillShare: limit("Highest level, food in it", "", 0.2, 0.8, 0.05),
+  usedLoads: limit("Loads this oil has fried", "", 0, 500, 1),
+  changeAfterLoads: limit("Change the oil after loads", "", 1, 500, 1),
 } as const;
 
 export const kitchenLimits = {
@@ -202,4 +231,5 @@ export const MAX_LAID = 1000;
 /** Most fillings, layers and inclusions beside the main filling, stages of a bake, and parts of a filling. */
 export const MAX_EXTRAS = 6;
 export const MAX_STAGES = 6;
+export const MAX_DECKS = 6;
 export const MAX_PARTS = 6;

@@ -1,6 +1,5 @@
 import Joi from "joi";
 import { allergens, ingredientGroups, measureStates } from "@/core/formula";
-import { ovenKinds } from "@/core/heat";
 import { larderKinds } from "@/core/plan";
 import type {
   Bench,
@@ -8,17 +7,20 @@ import type {
   CutRecord,
   Day,
   Formula,
+  Fryer,
   Ingredient,
   Kitchen,
   LarderItem,
   LotRecord,
+  MakeAhead,
   Order,
   Oven,
   Piece,
+  Shelf,
+  Vessel,
   Weighing,
 } from "./model";
 import {
-  benchLimits,
   cutRecordLimits,
   dayLimits,
   ingredientLimits,
@@ -29,24 +31,26 @@ import {
   MAX_LAID,
   MAX_NAME_CHARACTERS,
   orderLimits,
-  outlineLimits,
-  ovenLimits,
   pieceLimits,
   weighingLimits,
-  type Limit,
 } from "./limits";
+import { kitSchemas } from "./kitRecords";
 import { formulaSchema } from "./formulaRecords";
 import { extrasSchema, finishParts } from "./pieceParts";
 import { quantity, whole } from "./quantity";
 import { calendarDate, id, name } from "./recordParts";
 import { formSchema, outlineSchema, sheetSchema } from "./shapes";
 
-const sheetWithinBench = (limit: Limit, ref: string) =>
-  quantity(limit)
-    .max(Joi.ref(ref))
-    .messages({
-      "number.max": `${limit.label} is larger than the bench itself. Make it smaller, or correct the bench.`,
-    });
+const laidSchema = Joi.array()
+  .items(
+    Joi.object({
+      taskId: Joi.string().min(1).max(200).required(),
+      startMin: Joi.number().integer().min(-10_080).max(10_080).required(),
+      mode: Joi.number().integer().min(0).max(20).required(),
+    }),
+  )
+  .max(MAX_LAID)
+  .default([]);
 
 const timedWorkSchema = Joi.object({
   style: Joi.string().trim().min(1).max(MAX_NAME_CHARACTERS).required(),
@@ -81,46 +85,14 @@ export const recordSchemas = {
     spacingMm: quantity(pieceLimits.spacingMm),
     coolMin: quantity(pieceLimits.coolMin),
   }),
-  bench: Joi.object<Bench>({
-    id,
-    widthMm: quantity(benchLimits.widthMm),
-    depthMm: quantity(benchLimits.depthMm),
-    sheetMaxWidthMm: sheetWithinBench(benchLimits.sheetMaxWidthMm, "widthMm"),
-    sheetMaxDepthMm: sheetWithinBench(benchLimits.sheetMaxDepthMm, "depthMm"),
-  }),
-  oven: Joi.object<Oven>({
-    id,
-    name: name("The oven"),
-    traysAtOnce: whole(ovenLimits.traysAtOnce),
-    trayWidthMm: quantity(ovenLimits.trayWidthMm),
-    trayDepthMm: quantity(ovenLimits.trayDepthMm),
-    heatUpCPerMin: quantity(ovenLimits.heatUpCPerMin),
-    coolDownCPerMin: quantity(ovenLimits.coolDownCPerMin),
-    maxC: quantity(ovenLimits.maxC),
-    kind: Joi.valid(...ovenKinds).default("still"),
-    offsetC: quantity(ovenLimits.offsetC).default(0).optional(),
-  }),
-  cutter: Joi.object<Cutter>({
-    id,
-    name: name("The cutter"),
-    outline: outlineSchema,
-    count: whole(outlineLimits.cutters).default(1).optional(),
-  }),
+  ...kitSchemas,
   day: Joi.object<Day>({
     id,
     date: calendarDate,
     name: name("The day"),
     openMin: whole(dayLimits.openMin),
-    laid: Joi.array()
-      .items(
-        Joi.object({
-          taskId: Joi.string().min(1).max(200).required(),
-          startMin: Joi.number().integer().min(-10_080).max(10_080).required(),
-          mode: Joi.number().integer().min(0).max(20).required(),
-        }),
-      )
-      .max(MAX_LAID)
-      .default([]),
+    laid: laidSchema,
+    pinned: laidSchema,
     helper: Joi.object({
       fromMin: whole(dayLimits.helperMin),
       toMin: whole(dayLimits.helperMin)
@@ -205,6 +177,22 @@ export const recordSchemas = {
         })
       : item,
   ),
+  ahead: Joi.object<MakeAhead>({
+    id,
+    dayId: id,
+    date: calendarDate,
+    forDate: calendarDate,
+    kind: Joi.valid(...larderKinds).required(),
+    refId: id,
+    massG: quantity(larderLimits.massG),
+    count: whole(larderLimits.count),
+  }).custom((ahead: MakeAhead, helpers) =>
+    ahead.forDate <= ahead.date
+      ? helpers.message({
+          custom: `It is made on ${ahead.date} for ${ahead.forDate}, which is not later. Choose a later day.`,
+        })
+      : ahead,
+  ),
   cutRecord: Joi.object<CutRecord>({
     id,
     dayId: id,
@@ -250,11 +238,15 @@ export interface RecordTypes {
   bench: Bench;
   oven: Oven;
   cutter: Cutter;
+  vessel: Vessel;
+  shelf: Shelf;
+  fryer: Fryer;
   day: Day;
   order: Order;
   kitchen: Kitchen;
   ingredient: Ingredient;
   larder: LarderItem;
+  ahead: MakeAhead;
   weighing: Weighing;
   cutRecord: CutRecord;
   lotRecord: LotRecord;

@@ -23,6 +23,7 @@ export {
 export { convertBake, ovenKindFacts, ovenKinds, type OvenKind } from "./ovenKind";
 export { coolPiece, type Cooling, type CoolingRequest } from "./cooling";
 export {
+  computeOilRates,
   findLargestLoad,
   fryLoad,
   LEAST_FRYING_C,

@@ -124,6 +124,21 @@ export function findLargestLoad(
   return low;
 }
 
+/**
+ * How fast a bath comes up to its setting and falls from it, °C/min: mean of the way from the room, and from the setting
+ * with the heater off.
+ */
+export function computeOilRates(bath: OilBath): { heatUpCPerMin: number; coolDownCPerMin: number } {
+  requirePositive("oilKg", bath.oilKg);
+  requirePositive("heaterW", bath.heaterW);
+  const { setC, roomC } = bath;
+  const backC = Math.min(setC - BACK_WITHIN_C, findSteadyC(bath) - BACK_WITHIN_C);
+  return {
+    heatUpCPerMin: (backC - roomC) / stretch(bath, 0).until(roomC, backC),
+    coolDownCPerMin: (lossWPerK(bath) * (setC - roomC) * 60) / capacityJPerK(bath),
+  };
+}
+
 const capacityJPerK = ({ oilKg }: OilBath) => oilKg * OIL_J_PER_KG_K;
 const lossWPerK = ({ oilKg }: OilBath) => oilKg * LOSS_W_PER_KG_K;
 const findSteadyC = (bath: OilBath) => bath.roomC + bath.heaterW / lossWPerK(bath);

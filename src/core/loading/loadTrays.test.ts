@@ -7,6 +7,7 @@ const request: TrayRequest = {
   spacingMm: 20,
   tray: { widthMm: 600, heightMm: 400 },
   traysPerLoad: 2,
+  mostPerLoad: null,
 };
 
 test("fifty pieces of 100 × 50 mm: 28 to a tray, two trays, one load", () => {

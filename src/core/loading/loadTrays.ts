@@ -12,6 +12,8 @@ export interface TrayRequest {
   readonly tray: BoxMm;
   /** Trays in the oven at once. */
   readonly traysPerLoad: number;
+  /** Moulds or pans there are for it, in pieces; null if it needs none. */
+  readonly mostPerLoad: number | null;
 }
 
 export interface OvenLoad {
@@ -35,19 +37,26 @@ export interface TrayFault {
 const RIM_SHARE_OF_SPACING = 0.5;
 
 /**
- * Pieces on trays and trays in oven loads, filled in order; the last of each may be part full.
+ * Pieces on trays and trays in oven loads, filled in order; the last of each may be part full. No pieces, no loads.
  * @returns The loading, or why not one piece fits.
- * @throws {RangeError} If a count is not a whole number ≥ 1.
+ * @throws {RangeError} If a count is not a whole number: ≥ 0 of pieces, ≥ 1 of trays and moulds.
  */
 export function loadTrays(request: TrayRequest): Result<TrayLoading, TrayFault> {
-  const { pieces, footprint, spacingMm, tray, traysPerLoad } = request;
-  requireThat("pieces", pieces, Number.isInteger(pieces) && pieces >= 1, "a whole number ≥ 1");
+  const { pieces, footprint, spacingMm, tray, traysPerLoad, mostPerLoad } = request;
+  requireThat("pieces", pieces, Number.isInteger(pieces) && pieces >= 0, "a whole number ≥ 0");
   requireThat(
     "traysPerLoad",
     traysPerLoad,
     Number.isInteger(traysPerLoad) && traysPerLoad >= 1,
     "a whole number ≥ 1",
   );
+  if (mostPerLoad !== null)
+    requireThat(
+      "mostPerLoad",
+      mostPerLoad,
+      Number.isInteger(mostPerLoad) && mostPerLoad >= 1,
+      "a whole number ≥ 1",
+    );
   const layout = layOutRows({
     outline: { kind: "rectangle", ...footprint },
     sheet: tray,
@@ -60,11 +69,10 @@ export function loadTrays(request: TrayRequest): Result<TrayLoading, TrayFault> 
     return fail({ kind: "tooLargeForTray", message });
   }
   const perTray = layout.value.count;
-  const trays = splitInto(pieces, perTray);
-  const loads = splitInto(trays.length, traysPerLoad).map((count, i) => {
-    const ofLoad = trays.slice(i * traysPerLoad, i * traysPerLoad + count);
-    return { pieces: ofLoad.reduce((sum, n) => sum + n, 0), trays: ofLoad };
-  });
+  const loads = splitInto(pieces, Math.min(perTray * traysPerLoad, mostPerLoad ?? Infinity)).map((count) => ({
+    pieces: count,
+    trays: splitInto(count, perTray),
+  }));
   return ok({ perTray, layout: layout.value, loads });
 }
 

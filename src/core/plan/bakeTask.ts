@@ -1,5 +1,5 @@
 import type { TaskMode, TaskWait } from "../schedule";
-import type { BakeStage, Oven } from "./book";
+import type { BakeStage, Doneness, Oven } from "./book";
 import { draft, HANDS, type DraftTask, type TaskFacts } from "./draftTask";
 import { setFor, toOvenId } from "./ovenSetting";
 
@@ -14,13 +14,15 @@ interface BakeFacts {
   readonly trays: number;
   readonly extraMin: number;
   readonly coatMin: number;
+  /** Null for a bake that is not the last: nothing is judged after it. */
+  readonly doneness: Doneness | null;
 }
 
 /** A bake in any of the ovens that are hot enough and take its trays. */
 export function bakeTask(
   id: string,
   stages: readonly BakeStage[],
-  { ovens, trays, extraMin, coatMin }: BakeFacts,
+  { ovens, trays, extraMin, coatMin, doneness }: BakeFacts,
   after: readonly TaskWait[],
   facts: TaskFacts,
 ): DraftTask {
@@ -31,7 +33,8 @@ export function bakeTask(
       takesTrays(oven, home, trays) &&
       stages.every((stage) => setFor(stage, oven).ovenC <= oven.maxC),
   );
-  const modes = able.map((oven) => bakeMode(oven, stages, trays, extraMin, coatMin));
+  const slackMin = doneness ? doneness.moreMin * doneness.atMost : 0;
+  const modes = able.map((oven) => bakeMode(oven, stages, trays, extraMin, coatMin, slackMin));
   const [first] = modes;
   if (!first) throw new RangeError(`bakeTask: no oven takes ${id}`);
   const handsMin = first.uses.reduce(
@@ -40,7 +43,8 @@ export function bakeTask(
   );
   return {
     ...draft("bake", facts, handsMin, { id, modes, after, dueMin: null }),
-    ovenIds: able.map((oven) => oven.id),
+    slackMin,
+    machineIds: able.map((oven) => oven.id),
   };
 }
 
@@ -59,7 +63,7 @@ function takesTrays(oven: Oven, { trayWidthMm, trayDepthMm }: Oven, trays: numbe
 
 /**
  * The oven is taken from the first tray in to the last tray out, stage after stage; hands only at either end and for
- * what is done between stages.
+ * what is done between stages. A bake that may want more minutes keeps the oven for them, and is looked at before.
  */
 function bakeMode(
   oven: Oven,
@@ -67,6 +71,7 @@ function bakeMode(
   trays: number,
   extraMin: number,
   coatMin: number,
+  slackMin: number,
 ): TaskMode {
   const settings = stages.map((stage) => ({ ...setFor(stage, oven), act: stage.act }));
   const [first, last] = [settings[0], settings.at(-1)];
@@ -79,11 +84,13 @@ function bakeMode(
     atMin += Math.max(Math.ceil(act === "secondCoat" ? coatMin : 0), ACT_MIN);
     return [{ resourceId: HANDS, fromMin, toMin: atMin, amount: 1 }];
   });
-  const durationMin = atMin + Math.ceil(last.minutes) + OVEN_HANDLING_MIN;
+  const lookMin = atMin + Math.ceil(last.minutes);
+  const durationMin = lookMin + slackMin + OVEN_HANDLING_MIN;
   const uses = [
     { resourceId: toOvenId(oven), fromMin: 0, toMin: durationMin, amount: trays },
     { resourceId: HANDS, fromMin: 0, toMin: OVEN_HANDLING_MIN, amount: 1 },
     ...acts,
+    ...(slackMin > 0 ? [{ resourceId: HANDS, fromMin: lookMin - ACT_MIN, toMin: lookMin, amount: 1 }] : []),
     { resourceId: HANDS, fromMin: durationMin - OVEN_HANDLING_MIN, toMin: durationMin, amount: 1 },
   ];
   return { durationMin, uses, heat: { startC: first.ovenC, endC: last.ovenC } };

@@ -5,13 +5,33 @@ import type { OvenKind } from "../heat";
 import type { LaidTask } from "../schedule";
 import type { CutOutcome, LotOutcome } from "../habits";
 import type { PieceExtra } from "../filling";
-import type { CrimpId, GlueId, Vents, Wash } from "../sealing";
+import type { CrimpId, Glaze, GlueId, Vents, Wash } from "../sealing";
 import type { Outline, SheetShape } from "../shape";
 import type { EggSize, MeasureSystem } from "../units";
 
 export const tins = ["bare", "buttered", "floured", "sprayed", "papered"] as const;
 /** What keeps a piece from sticking to what it is baked in or on. */
 export type Tin = (typeof tins)[number];
+
+export const doneSigns = ["golden", "baseBrown", "skewer", "set", "trembles"] as const;
+/** What is looked for before a piece is called done. */
+export type DoneSign = (typeof doneSigns)[number];
+
+/** How a piece is known to be done; if it is not yet, it gets so many minutes more, and again, at most so often. */
+export interface Doneness {
+  readonly sign: DoneSign;
+  readonly moreMin: number;
+  readonly atMost: number;
+}
+
+/** Out of its mould no sooner than this after the heat, min, and no later; null where it may stay in. */
+export interface UnmouldWindow {
+  readonly fromMin: number;
+  readonly untilMin: number | null;
+}
+
+export const heatWays = ["oven", "oil"] as const;
+export type HeatWay = (typeof heatWays)[number];
 
 export const stageActs = ["none", "turn", "secondCoat", "weightsOut", "pressDown", "fill"] as const;
 /** What is done at the end of a stage. */
@@ -44,6 +64,14 @@ export interface Piece {
   readonly vents: Vents;
   readonly wash: Wash;
   readonly tin: Tin;
+  /** In an oven, or in hot oil: then the heats of its stages are the oil's. */
+  readonly heatBy: HeatWay;
+  /** The mould or pan of the kit that it is baked in; null on a bare tray. */
+  readonly vesselId: string | null;
+  /** Null where it is not taken out of a mould. */
+  readonly unmould: UnmouldWindow | null;
+  readonly doneness: Doneness;
+  readonly glaze: Glaze;
   /** Least dough left between two cuts. */
   readonly webMm: number;
   /** Edge of the sheet lost all round. */
@@ -84,8 +112,48 @@ export interface Oven {
   readonly maxC: number;
   /** What a bake is set to and how long it takes follow from it: stages are written for still air. */
   readonly kind: OvenKind;
-  /** Its air is so much hotter than it says; below 0 it is colder. */
-  readonly offsetC: number;
+  /** Deck by deck from the top, at least one: the air is so much hotter than it says; below 0 it is colder. */
+  readonly deckOffsetsC: readonly number[];
+}
+
+export const vesselKinds = ["mould", "pan", "tray"] as const;
+/** Moulds of one kind, pans of one kind, or the trays that everything else lies on. */
+export interface Vessel {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: (typeof vesselKinds)[number];
+  readonly count: number;
+  /** Pieces in each: its cavities, or what a pan takes; 1 for a tray. */
+  readonly holds: number;
+}
+
+export const shelfPlaces = ["fridge", "freezer", "rack"] as const;
+/** Shelves of one size that trays stand on to chill or to cool. */
+export interface Shelf {
+  readonly id: string;
+  readonly name: string;
+  readonly place: (typeof shelfPlaces)[number];
+  readonly count: number;
+  readonly widthMm: number;
+  readonly depthMm: number;
+}
+
+/** A fryer, or a pan of oil on its own heat. */
+export interface Fryer {
+  readonly id: string;
+  readonly name: string;
+  readonly oilKg: number;
+  readonly heaterW: number;
+  /** Its thermostat goes no higher. */
+  readonly maxC: number;
+  readonly basketWidthMm: number;
+  readonly basketDepthMm: number;
+  readonly potDepthMm: number;
+  /** The oil with the food in it stands no higher than this share of the pot's depth. */
+  readonly fillShare: number;
+  /** Loads that this oil has fried before the day. */
+  readonly usedLoads: number;
+  readonly changeAfterLoads: number;
 }
 
 /** A cutter in the drawer. */
@@ -108,6 +176,8 @@ export interface Day {
   readonly helper: { readonly fromMin: number; readonly toMin: number } | null;
   /** The order of the day that a search has found and the baker has kept; empty to construct it anew. */
   readonly laid: readonly LaidTask[];
+  /** Jobs that the baker has pinned to a minute and a machine. */
+  readonly pinned: readonly LaidTask[];
 }
 
 export interface Order {
@@ -155,6 +225,19 @@ export interface LarderItem {
   readonly takenByDayId: string | null;
 }
 
+/** Something that one day makes for another: dough and filling by mass, shells and frozen pieces by count. */
+export interface MakeAhead {
+  readonly id: string;
+  /** The day that makes it, and its date. */
+  readonly dayId: string;
+  readonly date: string;
+  readonly forDate: string;
+  readonly kind: LarderKind;
+  readonly refId: string;
+  readonly massG: number;
+  readonly count: number;
+}
+
 /** What was done about one batch of a day: lines weighed, liquid taken, a size of the baker's own. */
 export interface Weighing {
   readonly id: string;
@@ -193,10 +276,15 @@ export interface DayBook {
   readonly bench: Bench;
   readonly ovens: readonly Oven[];
   readonly cutters: readonly Cutter[];
+  readonly vessels: readonly Vessel[];
+  readonly shelves: readonly Shelf[];
+  readonly fryers: readonly Fryer[];
   readonly kitchen: Kitchen;
   /** The baker's own entries; they stand before the ones that ship. */
   readonly ingredients: readonly Ingredient[];
   readonly larder: readonly LarderItem[];
+  /** Made on this day for another, or on another for this one. */
+  readonly ahead: readonly MakeAhead[];
   readonly weighings: readonly Weighing[];
   readonly cutRecords: readonly CutRecord[];
   readonly lotRecords: readonly LotRecord[];

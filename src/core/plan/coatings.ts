@@ -1,8 +1,10 @@
-import { glues, washFacts, washKinds } from "../sealing";
+import { glazeFacts, glazeKinds, glues, washFacts, washKinds } from "../sealing";
 import type { Coating, DayPlan, PiecePlan } from "./dayPlan";
 
-/** Glue, wash and sugar of the day by kind; of kinds that nothing needs, nothing. */
-export function listCoatings(lines: readonly PiecePlan[]): Pick<DayPlan, "glues" | "washes" | "sugarG"> {
+/** Glue, wash, glaze and sugar of the day by kind; of kinds that nothing needs, nothing. */
+export function listCoatings(
+  lines: readonly PiecePlan[],
+): Pick<DayPlan, "glues" | "washes" | "glazes" | "sugarG"> {
   const sum = (figure: (line: PiecePlan) => number) => lines.reduce((total, line) => total + figure(line), 0);
   const some = (coatings: readonly Coating[]) => coatings.filter(({ massG }) => massG > 0);
   return {
@@ -16,6 +18,12 @@ export function listCoatings(lines: readonly PiecePlan[]): Pick<DayPlan, "glues"
       washKinds.map((kind) => ({
         name: washFacts[kind].name,
         massG: sum(({ piece, coats }) => (piece.wash.kind === kind ? coats.washG : 0)),
+      })),
+    ),
+    glazes: some(
+      glazeKinds.map((kind) => ({
+        name: glazeFacts[kind].name,
+        massG: sum(({ piece, coats }) => (piece.glaze.kind === kind ? coats.glazeG : 0)),
       })),
     ),
     sugarG: sum(({ coats }) => coats.sugarG),

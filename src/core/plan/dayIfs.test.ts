@@ -51,9 +51,11 @@ test("a fan oven takes a load at its own setting, and one too small for the tray
   const [first, fan] = saturday.ovens;
   const settings = (ovens: DayBook["ovens"]) =>
     planDay({ ...saturday, ovens }).problem!.tasks.flatMap(({ modes }) =>
-      modes.flatMap(({ heat, uses }) => (heat ? [[uses[0]!.resourceId, heat.startC] as const] : [])),
+      modes.flatMap(({ heat, uses }) =>
+        heat && uses[0]!.resourceId.startsWith("oven:") ? [[uses[0]!.resourceId, heat.startC] as const] : [],
+      ),
     );
-  const inFan = settings([first!, { ...fan!, traysAtOnce: 2, offsetC: 10 }]).filter(([id]) =>
+  const inFan = settings([first!, { ...fan!, traysAtOnce: 2, deckOffsetsC: [10] }]).filter(([id]) =>
     id.includes("fan"),
   );
   const inFirst = settings([first!]);

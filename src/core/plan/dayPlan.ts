@@ -7,7 +7,8 @@ import type { TrayLoading } from "../loading";
 import type { PortionPart } from "../filling";
 import type { PlacedTask, Schedule, ScheduleProblem, TaskHeat } from "../schedule";
 import type { Outline } from "../shape";
-import type { LarderItem, LarderKind, Order, Oven, Piece } from "./book";
+import type { Fryer, LarderItem, LarderKind, Order, Oven, Piece } from "./book";
+import type { FryPlan } from "./planFrying";
 import type { ShapedPiece } from "./shapePiece";
 
 /** The stations of a day in working order. */
@@ -84,7 +85,9 @@ export interface PiecePlan extends ShapedPiece {
   readonly frozenTaken: number;
   /** Taken from the larder as cut blanks or baked shells; filled, not cut. */
   readonly blanksTaken: number;
-  /** What is filled and closed today: made less the frozen ones. */
+  /** Made today for another day: filled, closed and frozen unbaked; or lined, baked empty and kept. */
+  readonly ahead: Readonly<Record<"frozenPieces" | "shells", number>>;
+  /** What is filled and closed today: made less the frozen ones, and those that are frozen for another day. */
   readonly toFill: number;
   /** Where its blanks come from, with those of other pieces that share the dough. */
   readonly cut: DayCut;
@@ -102,6 +105,8 @@ export interface PiecePlan extends ShapedPiece {
   /** Minutes of hands over the day, by the baker's pace and by the craft's. */
   readonly handsMin: Readonly<Record<"fill" | "close" | "fillByCraft" | "closeByCraft", number>>;
   readonly loading: TrayLoading;
+  /** What each fryer would make of it, those that can; empty for what is baked. */
+  readonly fries: readonly FryPlan[];
   /** By order id: when the last of its pieces is set out, minutes after midnight; empty without a schedule. */
   readonly readyMin: Readonly<Record<string, number>>;
   readonly why: Readonly<Record<"portion" | "load", readonly WhyStep[]>>;
@@ -119,6 +124,7 @@ export interface PieceFill {
 /** What the pieces of a line take on their outside, and what comes off them, over the day, g. */
 export interface PieceCoats {
   readonly glueG: number;
+  readonly glazeG: number;
   readonly washG: number;
   readonly sugarG: number;
   readonly trimG: number;
@@ -150,6 +156,8 @@ export interface DayBatch {
   readonly formula: Formula;
   readonly pieceIds: readonly string[];
   readonly neededG: number;
+  /** Of the need, what is made for another day. */
+  readonly aheadG: number;
   readonly uses: readonly LarderUse[];
   readonly fromLarderG: number;
   /** What is mixed today; null if the larder holds enough. */
@@ -178,7 +186,22 @@ export interface Leftover {
   readonly keepsDays: number;
 }
 
-export type TaskKind = "mix" | "precook" | "make" | "roll" | "sugar" | "fill" | "seal" | "bake" | "finish";
+export const taskKinds = [
+  "mix",
+  "precook",
+  "make",
+  "roll",
+  "sugar",
+  "fill",
+  "seal",
+  "bake",
+  "fry",
+  "unmould",
+  "glaze",
+  "finish",
+  "store",
+] as const;
+export type TaskKind = (typeof taskKinds)[number];
 
 /** A caution with the pieces that it is for. */
 export interface DayCaution extends Caution {
@@ -200,8 +223,10 @@ export interface DayTask {
   readonly handsMin: number;
   /** Of a bake: what the oven is set to as it begins and as it ends. */
   readonly heat: TaskHeat | null;
-  /** Of a bake: the oven it is in. */
-  readonly ovenId: string | null;
+  /** Of a bake or a frying: the oven or fryer it is in. */
+  readonly machineId: string | null;
+  /** Of a bake: minutes at its end that are kept for "not yet". */
+  readonly slackMin: number;
   /** Who does it: 0 the baker, 1 the helper. */
   readonly person: number;
   readonly placed: PlacedTask;
@@ -257,6 +282,8 @@ export interface DayPlan {
   readonly glues: readonly Coating[];
   /** Wash for all tops of the day, by kind. */
   readonly washes: readonly Coating[];
+  /** Glaze of the day by kind. */
+  readonly glazes: readonly Coating[];
   readonly sugarG: number;
   readonly leftovers: readonly Leftover[];
   readonly larderUses: readonly LarderUse[];
@@ -267,6 +294,7 @@ export interface DayPlan {
   /** The oven that trays are laid for; null if there is none. */
   readonly oven: Oven | null;
   readonly ovens: readonly Oven[];
+  readonly fryers: readonly Fryer[];
   /** What is scheduled, for a search to begin from; null if there is nothing to do. */
   readonly problem: ScheduleProblem | null;
   readonly schedule: Schedule | null;

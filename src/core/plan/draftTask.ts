@@ -1,14 +1,16 @@
-import type { ScheduleTask, TaskWait } from "../schedule";
+import type { ScheduleHold, ScheduleTask, TaskWait } from "../schedule";
 import type { DayTask, TaskKind } from "./dayPlan";
 
 /** The schedule's resource of all hands. */
 export const HANDS = "hands";
 
 /** A task before it has a time. */
-export type DraftTask = Omit<DayTask, "placed" | "heat" | "ovenId" | "person"> & {
+export type DraftTask = Omit<DayTask, "placed" | "heat" | "machineId" | "person"> & {
   readonly schedule: ScheduleTask;
-  /** Of a bake: the oven of each of its modes. */
-  readonly ovenIds: readonly string[];
+  /** Of a bake or a frying: the oven or fryer of each of its modes. */
+  readonly machineIds: readonly string[];
+  /** What of the kit is taken from it on, to the end of another task. */
+  readonly holds: readonly ScheduleHold[];
 };
 
 /** The wait for another task, from its end to this one's start; no most where it may wait for ever. */
@@ -30,7 +32,11 @@ const stationOf: Record<TaskKind, DayTask["station"]> = {
   fill: "fill",
   seal: "seal",
   bake: "bake",
+  fry: "bake",
+  unmould: "cool",
+  glaze: "cool",
   finish: "cool",
+  store: "cool",
 };
 
 /** What a task says of itself beside its kind. */
@@ -57,7 +63,9 @@ export function draft(
     label: facts.label,
     handsMin,
     schedule: { ...free, ...schedule },
-    ovenIds: [],
+    slackMin: 0,
+    machineIds: [],
+    holds: [],
   };
 }
 

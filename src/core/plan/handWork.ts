@@ -29,6 +29,9 @@ export interface PieceWorks {
   readonly fill: HandWork;
   readonly close: HandWork;
   readonly finishS: number;
+  /** Out of its mould; 0 where it is in none. */
+  readonly unmouldS: number;
+  readonly glazeS: number;
   /** A second coat at half time, each piece. */
   readonly secondCoatS: number;
 }
@@ -69,6 +72,7 @@ const STICK_S = 4;
 const CUT_OUT_S = 3;
 const TRIM_S = 3;
 const SET_OUT_S = 4;
+const UNMOULD_S = 6;
 
 export interface HandWorkFacts {
   readonly piece: Piece;
@@ -76,6 +80,7 @@ export interface HandWorkFacts {
   readonly parts: readonly PortionPart[];
   readonly seal: Seal | null;
   readonly washed: WashedPiece;
+  readonly glazeS: number;
   readonly measureOf: (fillingId: string) => FillingMeasure;
   /** All that was timed, of any style. */
   readonly timed: { readonly fill: readonly TimedWork[]; readonly close: readonly TimedWork[] };
@@ -115,6 +120,8 @@ export function computeHandWork(facts: HandWorkFacts): PieceWorks {
       timed.fill,
     ),
     close: pace(`${form.kind}-${seal?.crimp.id ?? "open"}`, closing, timed.close),
+    unmouldS: piece.unmould ? UNMOULD_S : 0,
+    glazeS: facts.glazeS,
     finishS: SET_OUT_S + (wash.sugar === "after" ? washed.sugarSeconds : 0),
     secondCoatS: wash.coats > 1 ? washed.secondsPerCoat : 0,
   };

@@ -1,23 +1,35 @@
 export { planDay } from "./planDay";
 export {
+  doneSigns,
+  heatWays,
   larderKinds,
+  shelfPlaces,
   stageActs,
   tins,
+  vesselKinds,
   type BakeStage,
   type Bench,
   type Cutter,
   type CutRecord,
   type Day,
   type DayBook,
+  type Doneness,
+  type DoneSign,
+  type Fryer,
+  type HeatWay,
   type Kitchen,
   type LarderItem,
   type LarderKind,
   type LotRecord,
+  type MakeAhead,
   type Order,
   type Oven,
   type Piece,
+  type Shelf,
   type StageAct,
   type Tin,
+  type UnmouldWindow,
+  type Vessel,
   type Weighing,
 } from "./book";
 export { addDays } from "./calendar";
@@ -44,6 +56,7 @@ export {
   type Problem,
   type Station,
   type Tally,
+  taskKinds,
   type TaskKind,
   type WhyStep,
 } from "./dayPlan";
@@ -59,6 +72,9 @@ export {
   type VariantFigures,
 } from "./whatIf";
 export { findFilling } from "./shapePiece";
-export { findLight, setFor } from "./ovenSetting";
+export { listDecks, listLights, setFor, toFryerId, toOvenId, type DeckHeat, type Light } from "./ovenSetting";
+export { countOnShelf } from "./kitRoom";
+export { nameHeld } from "./kitDoubts";
+export type { FryPlan } from "./planFrying";
 export { answerDay, applyDayChange, type DayAnswers, type DayChange, type DayIf } from "./dayIfs";
 export { toBaked, toFryLoad, toKnownBake } from "./knownBake";

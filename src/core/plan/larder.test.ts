@@ -86,14 +86,14 @@ test("closing a day moves mass and never makes any, and closing it twice changes
     fc.property(fc.integer({ min: 25, max: 6000 }), (massG) => {
       const book = withLarder(item({ massG }));
       const plan = planDay(book);
-      const closed = closeLarder(plan, book.day);
+      const closed = closeLarder(plan, book);
       const sum = (items: readonly LarderItem[]) =>
         items.reduce((total, each) => total + (each.refId === "bay-shortcrust" ? each.massG : 0), 0);
       const leftG = plan.leftovers.find(({ refId }) => refId === "bay-shortcrust")?.massG ?? 0;
       expect(sum(closed)).toBeCloseTo(massG + leftG, 6);
       const again = planDay({ ...book, larder: closed });
       expect(dough(again).fromLarderG).toBeCloseTo(dough(plan).fromLarderG, 6);
-      expect(closeLarder(again, book.day)).toEqual(
+      expect(closeLarder(again, { ...book, larder: closed })).toEqual(
         closed.filter(({ fromDayId }) => fromDayId === book.day.id),
       );
       // The next day finds the leftovers.

@@ -1,14 +1,13 @@
 import type { Dough } from "../formula";
 import { addDays } from "./calendar";
-import type { Day, LarderItem } from "./book";
+import type { DayBook, Day, LarderItem } from "./book";
 import type { DayCut, DayPlan, LarderUse, Leftover } from "./dayPlan";
+import { BLANKS_DRY_DAYS, toLarderItem } from "./makeAhead";
 import type { Batches } from "./planBatches";
 import type { PieceWork } from "./pieceTasks";
 
 /** Less than this is wiped off the bench, g. */
 const LEAST_KEPT_G = 20;
-/** Cut blanks keep on their papers in the fridge as long as their dough, less a day for drying. */
-const BLANKS_DRY_DAYS = 1;
 
 /** Trim that is neither thrown out nor cut up is kept; without a cutter there is nothing to cut it up with. */
 const keepsTrim = ({ trimEnd, decorationCutterId }: Dough) =>
@@ -46,7 +45,7 @@ export function listLeftovers(
     refId: line.piece.id,
     label: `Blanks of ${line.piece.name}`,
     massG: 0,
-    count: Math.max(line.setsCut + line.blanksTaken - line.toFill, 0),
+    count: Math.max(line.setsCut + line.blanksTaken - line.toFill - line.ahead.shells, 0),
     keepsDays: Math.max(dough.keepsDays - BLANKS_DRY_DAYS, 1),
   }));
   return [...byMass.filter(({ massG }) => massG >= LEAST_KEPT_G), ...blanks.filter(({ count }) => count > 0)];
@@ -64,10 +63,12 @@ function takeUse({ item, massG, count }: LarderUse, day: Day): LarderItem[] {
 }
 
 /**
- * The larder after a day: what the plan used is taken out, what it leaves is put in with its use-by date.
+ * The larder after a day: what the plan used is taken out; what it leaves, and what it made for other days, is put in
+ * with its use-by date.
  * @returns The items to write; those with a known id take its place. Closing twice gives the same.
  */
-export function closeLarder(plan: DayPlan, day: Day): LarderItem[] {
+export function closeLarder(plan: DayPlan, book: DayBook): LarderItem[] {
+  const { day } = book;
   const used = plan.larderUses.filter(({ item }) => item.takenByDayId === null);
   const left = plan.leftovers.map(({ kind, refId, massG, count, keepsDays }): LarderItem => ({
     id: `left-${day.date}-${kind}-${refId}`.slice(0, 64),
@@ -80,5 +81,11 @@ export function closeLarder(plan: DayPlan, day: Day): LarderItem[] {
     fromDayId: day.id,
     takenByDayId: null,
   }));
-  return [...used.flatMap((use) => takeUse(use, day)), ...left];
+  const known = new Set(book.larder.map(({ id }) => id));
+  const made = book.ahead.filter(({ id, dayId }) => dayId === day.id && !known.has(id));
+  return [
+    ...used.flatMap((use) => takeUse(use, day)),
+    ...left,
+    ...made.map((each) => toLarderItem(each, book)),
+  ];
 }

@@ -1,11 +1,14 @@
-import { findSugarLeadMin } from "../filling";
 import type { Dough, Filling } from "../formula";
+import type { OvenLoad } from "../loading";
 import type { TaskWait } from "../schedule";
 import { bakeTask } from "./bakeTask";
-import type { BakeStage, Order, Oven } from "./book";
-import { findRolls, rollId } from "./cutTasks";
+import type { BakeStage, Doneness, Order, Piece } from "./book";
 import type { PiecePlan, TaskKind } from "./dayPlan";
 import { handTask, wait, type DraftTask } from "./draftTask";
+import { closeTask, fillTasks, findBlanks } from "./fillAndClose";
+import { fryTask } from "./fryTask";
+import { holdKit } from "./kitHolds";
+import { findVessel, type KitRoom } from "./kitRoom";
 
 /** A frozen piece first has to thaw in the oven. Craft's first guess; the baker's own bakes replace it. */
 const FROZEN_EXTRA_MIN = 5;
@@ -21,19 +24,19 @@ export interface PieceWork {
 }
 
 /** A blind-baked shell cools before it is filled: a hot one would cook or melt what goes in. */
-const BLIND_COOL_MIN = 10;
-/** Strewing sugar over one load's fruit and turning it. */
-const SUGAR_MIN = 2;
+export const BLIND_COOL_MIN = 10;
 
-/** Filling, closing, baking and setting out one piece, load after load. */
+/** Filling, closing, baking or frying, and setting out one piece, load after load. */
 export function listPieceTasks(
   { line, dough, filling }: PieceWork,
   afterFilling: readonly TaskWait[],
-  ovens: readonly Oven[],
+  kit: KitRoom,
 ): DraftTask[] {
-  const { piece, loading, works, formed } = line;
+  const { piece, loading, works, formed, fries } = line;
   const dues = spreadDues(line);
   const fillStage = piece.stages.findIndex(({ act }) => act === "fill");
+  const vessel = findVessel(kit, piece);
+  const vesselRoom = vessel ? vessel.count * vessel.holds : null;
   let before = 0;
   return loading.loads.flatMap((load, i) => {
     const index = i + 1;
@@ -45,70 +48,130 @@ export function listPieceTasks(
     // Frozen pieces are baked first: this load fills what is not among them.
     const fillFrom = Math.max(from, line.frozenTaken);
     const toFill = Math.max(to - fillFrom, 0);
-    const filled = { ...facts, pieces: toFill };
-    const cutBefore = line.frozenTaken + line.blanksTaken;
-    const blanksCut =
-      toFill === 0
-        ? []
-        : findRolls(line, Math.max(fillFrom - cutBefore, 0), to - cutBefore).map((rollTask) =>
-            wait(rollTask, 0, dough.benchLimitMin),
-          );
-    // Leaves and the like go on as the piece is closed.
-    const decorationsCut = line.cut.plan.sheets.flatMap(({ isDecoration }, sheet) =>
-      isDecoration ? [wait(rollId(line.cut, sheet))] : [],
+    const makings = { line, dough, filling, afterFilling, pieces: toFill, index, of };
+    // Blanks of a later round wait in the cold for its moulds.
+    const isLaterRound = vesselRoom !== null && to > vesselRoom;
+    const blanksCut = findBlanks(
+      line,
+      dough,
+      fillFrom - line.frozenTaken,
+      to - line.frozenTaken,
+      isLaterRound,
     );
-    const sugar = filling.fruit
-      ? handTask("sugar", id("sugar"), SUGAR_MIN, afterFilling, {
-          ...filled,
-          label: `Sugar the fruit for ${of}`,
-        })
-      : null;
-    const fruitReady =
-      sugar && filling.fruit ? [wait(sugar.id, 0, findSugarLeadMin(filling.fruit.varieties))] : afterFilling;
-    const fill = (after: readonly TaskWait[]) => [
-      ...(sugar ? [sugar] : []),
-      handTask("fill", id("fill"), (toFill * works.fill.seconds) / 60, [...after, ...fruitReady], {
-        ...filled,
-        label: `Fill ${of}`,
-      }),
-    ];
-    const close = (after: readonly TaskWait[]) =>
-      handTask("seal", id("seal"), (toFill * works.close.seconds) / 60, [...after, ...decorationsCut], {
-        ...filled,
-        label: `${line.seal ? "Close" : "Put together"} ${of}`,
-      });
+    const fill = (after: readonly TaskWait[]) => fillTasks(makings, id, after);
+    const close = (after: readonly TaskWait[]) => closeTask(makings, id, after);
     const extraMin = from < line.frozenTaken ? FROZEN_EXTRA_MIN : 0;
     const coatMin = (load.pieces * works.secondCoatS) / 60;
-    const bake = (bakeId: string, stages: readonly BakeStage[], after: readonly TaskWait[], label: string) =>
-      bakeTask(bakeId, stages, { ovens, trays: load.trays.length, extraMin, coatMin }, after, {
-        ...facts,
-        label,
-      });
-    const finish = (after: readonly TaskWait[]) =>
-      handTask(
-        "finish",
-        id("finish"),
-        (load.pieces * works.finishS) / 60,
+    const bake = (
+      bakeId: string,
+      stages: readonly BakeStage[],
+      doneness: Doneness | null,
+      after: readonly TaskWait[],
+      label: string,
+    ) =>
+      bakeTask(
+        bakeId,
+        stages,
+        { ovens: kit.ovens, trays: load.trays.length, extraMin, coatMin, doneness },
         after,
-        { ...facts, label: `Set out ${of}` },
+        {
+          ...facts,
+          label,
+        },
+      );
+    const heatId = id(piece.heatBy === "oil" ? "fry" : "bake");
+    const heat = (stages: readonly BakeStage[], after: readonly TaskWait[]) =>
+      piece.heatBy === "oil"
+        ? fryTask(heatId, load.pieces, fries, after, { ...facts, label: `Fry ${of}` })
+        : bake(heatId, stages, piece.doneness, after, `Bake ${of}`);
+    const hand = (
+      kind: TaskKind,
+      seconds: number,
+      after: readonly TaskWait[],
+      verb: string,
+      dueMin: number | null = null,
+    ) =>
+      handTask(
+        kind,
+        id(kind),
+        (load.pieces * seconds) / 60,
+        after,
+        { ...facts, label: `${verb} ${of}` },
+        dueMin,
+      );
+    const unmould =
+      piece.unmould && vessel
+        ? hand(
+            "unmould",
+            works.unmouldS,
+            [wait(heatId, piece.unmould.fromMin, piece.unmould.untilMin)],
+            "Take out of the moulds",
+          )
+        : null;
+    const out = unmould ? [wait(unmould.id)] : [];
+    const cooled = [wait(heatId, piece.coolMin), ...out];
+    const glaze =
+      piece.glaze.kind === "none"
+        ? null
+        : hand("glaze", works.glazeS, unmould ? out : [wait(heatId)], "Glaze");
+    const finish = (after: readonly TaskWait[]) =>
+      hand(
+        "finish",
+        works.finishS,
+        [...after, ...(glaze ? [wait(glaze.id, piece.glaze.dryMin)] : [])],
+        "Set out",
         dues[from] ?? null,
       );
-    const whole = (after: readonly TaskWait[]) => bake(id("bake"), piece.stages, after, `Bake ${of}`);
+    const afterHeat = [...(unmould ? [unmould] : []), ...(glaze ? [glaze] : [])];
     const chilled = [wait(id("seal"), piece.chillMin)];
-    const cooled = [wait(id("bake"), piece.coolMin)];
-    if (toFill === 0) return [whole([]), finish(cooled)];
-    if (formed.fillsBaked || fillStage === piece.stages.length - 1)
-      return [close(blanksCut), whole(chilled), ...fill(cooled), finish([wait(id("fill"))])];
-    if (fillStage < 0) return [...fill(blanksCut), close([wait(id("fill"))]), whole(chilled), finish(cooled)];
+    const whole = (after: readonly TaskWait[]) => [heat(piece.stages, after), ...afterHeat];
     const blindId = `${id("bake")}:blind`;
-    return [
-      close(blanksCut),
-      bake(blindId, piece.stages.slice(0, fillStage + 1), chilled, `Bake empty ${of}`),
-      ...fill([wait(blindId, BLIND_COOL_MIN)]),
-      bake(id("bake"), piece.stages.slice(fillStage + 1), [wait(id("fill"))], `Bake ${of}`),
-      finish(cooled),
-    ];
+    const tasks =
+      toFill === 0
+        ? [...whole([]), finish(cooled)]
+        : formed.fillsBaked || (piece.heatBy === "oven" && fillStage === piece.stages.length - 1)
+          ? [close(blanksCut), ...whole(chilled), ...fill(cooled), finish([wait(id("fill"))])]
+          : piece.heatBy === "oil" || fillStage < 0
+            ? [...fill(blanksCut), close([wait(id("fill"))]), ...whole(chilled), finish(cooled)]
+            : [
+                close(blanksCut),
+                bake(blindId, piece.stages.slice(0, fillStage + 1), null, chilled, `Bake empty ${of}`),
+                ...fill([wait(blindId, BLIND_COOL_MIN)]),
+                heat(piece.stages.slice(fillStage + 1), [wait(id("fill"))]),
+                ...afterHeat,
+                finish(cooled),
+              ];
+    return takeKit(tasks, {
+      kit,
+      piece,
+      load,
+      chilledUntilId: tasks.some((task) => task.id === blindId) ? blindId : heatId,
+      heatId,
+      unmouldId: unmould?.id ?? null,
+      finishId: id("finish"),
+    });
   });
+}
+
+interface KitNeeds {
+  readonly kit: KitRoom;
+  readonly piece: Piece;
+  readonly load: OvenLoad;
+  /** The first heat after it was closed. */
+  readonly chilledUntilId: string;
+  readonly heatId: string;
+  readonly unmouldId: string | null;
+  readonly finishId: string;
+}
+
+/** The tasks of a load, the first of them taking what the load needs of the kit. */
+function takeKit(tasks: readonly DraftTask[], needs: KitNeeds): DraftTask[] {
+  const { kit, piece, load, ...ids } = needs;
+  const first = tasks.find(({ kind }) => kind !== "sugar");
+  const closed = tasks.find(({ kind }) => kind === "seal") ?? null;
+  if (!first) return [...tasks];
+  const holds = holdKit(kit, piece, load, { ...ids, firstId: first.id, closeId: closed?.id ?? null });
+  return tasks.map((task) => (task === first ? { ...task, holds } : task));
 }
 
 /** The orders of one piece in the order in which they are made. */

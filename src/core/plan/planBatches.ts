@@ -36,12 +36,17 @@ const EVEN_G = 0.5;
  * and blanks leave no need for has no batch, unless the baker mixes it all the same.
  */
 export function planBatches(input: BatchInput): Batches {
-  const { works } = input;
+  const { works, book } = input;
+  const aheadOf = <K extends Formula["kind"]>(kind: K) =>
+    book.formulas.filter(
+      (formula): formula is Extract<Formula, { kind: K }> =>
+        formula.kind === kind && sumAheadG(book, formula) > 0,
+    );
   const isWanted = ({ neededG, batch }: DayBatch) => neededG > EVEN_G || batch !== null;
-  const doughs = unique(works.map(({ dough }) => dough))
+  const doughs = unique([...works.map(({ dough }) => dough), ...aheadOf("dough")])
     .map((dough) => planDough(input, dough))
     .filter(isWanted);
-  const fillings = unique(works.flatMap((work) => work.fillings))
+  const fillings = unique([...works.flatMap((work) => work.fillings), ...aheadOf("filling")])
     .map((filling) => {
       const needG = ({ fills }: PiecePlan) =>
         fills.reduce((sum, { part, totalG }) => sum + (part.fillingId === filling.id ? totalG : 0), 0);
@@ -63,6 +68,14 @@ const unique = <T extends Formula>(formulas: readonly T[]): T[] => [
   ...new Map(formulas.map((formula) => [formula.id, formula])).values(),
 ];
 
+/** What the day makes of a formula for another day, g. */
+function sumAheadG({ ahead, day }: DayBook, { kind, id }: Formula): number {
+  return ahead.reduce(
+    (sum, each) => sum + (each.dayId === day.id && each.kind === kind && each.refId === id ? each.massG : 0),
+    0,
+  );
+}
+
 function planDough(input: BatchInput, dough: Dough): DayBatch {
   const lines = input.works.filter((work) => work.dough.id === dough.id).map(({ line }) => line);
   const batch = planBatch(input, dough, lines, (line) => line.doughG);
@@ -75,7 +88,11 @@ function planDough(input: BatchInput, dough: Dough): DayBatch {
   const thicknessMm = Math.max(...cuts.map((cut) => cut.thicknessMm));
   return {
     ...batch,
-    divided: divideDough(piecesG, dough.dividedInto, dough.densityGPerMl),
+    divided: divideDough(
+      batch.aheadG > 0 ? [...piecesG, batch.aheadG] : piecesG,
+      dough.dividedInto,
+      dough.densityGPerMl,
+    ),
     rest:
       composition && piecesG.length > 0
         ? restDough(dough, Math.max(...piecesG), composition, input.book.kitchen, thicknessMm)
@@ -89,8 +106,11 @@ function planBatch(
   lines: readonly PiecePlan[],
   needG: (line: PiecePlan) => number,
 ): DayBatch {
-  const neededG = lines.reduce((sum, line) => sum + needG(line), 0);
-  const uses = larder.takeMass(formula.kind, formula.id, neededG);
+  const aheadG = sumAheadG(book, formula);
+  const todayG = lines.reduce((sum, line) => sum + needG(line), 0);
+  const neededG = todayG + aheadG;
+  // What is made for another day is made fresh.
+  const uses = larder.takeMass(formula.kind, formula.id, todayG);
   const fromLarderG = uses.reduce((sum, { massG }) => sum + massG, 0);
   const own = book.weighings.find(
     ({ dayId, formulaId }) => dayId === book.day.id && formulaId === formula.id,
@@ -104,6 +124,7 @@ function planBatch(
     formula,
     pieceIds: lines.map(({ piece }) => piece.id),
     neededG,
+    aheadG,
     uses,
     fromLarderG,
     batch,

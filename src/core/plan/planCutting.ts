@@ -111,8 +111,8 @@ function toCutRequest({ bench, cutters }: DayBook, group: readonly PieceDraft[])
   };
 }
 
-function listDemands({ piece, shaped, toFill, blanksTaken }: PieceDraft): BlankDemand[] {
-  const count = toFill - blanksTaken;
+function listDemands({ piece, shaped, toCut }: PieceDraft): BlankDemand[] {
+  const count = toCut;
   if (count <= 0) return [];
   const { blanks } = shaped.formed;
   return blanks.map(({ role, cut, isVisible, keepsCentre }) => ({
@@ -169,13 +169,16 @@ function explainCut(request: CutRequest, group: readonly PieceDraft[], plan: Cut
       .reduce((sum, { count }) => sum + count, 0);
   const first = plan.sheets.filter(({ pass, isDecoration }) => pass === 0 && !isDecoration);
   return [
-    ...group.flatMap(({ piece, ordered, made, frozenTaken, blanksTaken }) => [
+    ...group.flatMap(({ piece, ordered, made, frozenTaken, blanksTaken, ahead }) => [
       {
-        text: `${piece.name}: ${ordered} ordered and ${piece.spares} spare`,
+        text: `${piece.name}: ${ordered} ordered and ${made - ordered} spare`,
         figure: formatCount(made, "piece"),
       },
       ...(frozenTaken > 0 ? [{ text: "frozen pieces from the larder", figure: `− ${frozenTaken}` }] : []),
       ...(blanksTaken > 0 ? [{ text: "blanks from the larder", figure: `− ${blanksTaken}` }] : []),
+      ...(ahead.frozenPieces + ahead.shells > 0
+        ? [{ text: "made for another day", figure: `+ ${ahead.frozenPieces + ahead.shells}` }]
+        : []),
     ]),
     ...request.demands.map(({ id, outline, count }) => ({
       text: `${count} of ${describeOutline(outline)} at ${formatLength(request.thicknessMm)}, ${request.densityGPerMl} g/ml, each`,

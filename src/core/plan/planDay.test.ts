@@ -67,7 +67,8 @@ test("every task of a load comes after what it needs, and blanks are cut before 
   const at = (id: string) => tasks.find((task) => task.id === id)!.placed;
   for (const { piece, loading, cut, frozenTaken } of lines) {
     loading.loads.forEach((_, i) => {
-      const [fill, seal, bake, finish] = ["fill", "seal", "bake", "finish"].map((kind) =>
+      const heated = piece.heatBy === "oil" ? "fry" : "bake";
+      const [fill, seal, bake, finish] = ["fill", "seal", heated, "finish"].map((kind) =>
         at(`${kind}:${piece.id}:${i + 1}`),
       );
       expect(seal!.startMin).toBeGreaterThanOrEqual(fill!.endMin);

@@ -8,10 +8,11 @@ import {
 import { findYieldHabit } from "../habits";
 import { followSchedule, type Schedule } from "../schedule";
 import { formatClock, formatDuration, formatNumber } from "../units";
-import type { DayBook, Order, Oven, Piece } from "./book";
+import type { DayBook, Order, Piece } from "./book";
 import type { DayPlan, DayTask, PiecePlan, Problem, Tally } from "./dayPlan";
 import type { DraftTask } from "./draftTask";
 import { assignPeople } from "./assignPeople";
+import { findLateness } from "./lateness";
 import { listLeftovers } from "./leftovers";
 import { computeMassFlow } from "./massFlow";
 import { listTookLast, planBatches } from "./planBatches";
@@ -28,6 +29,9 @@ import {
   type ShapeContext,
   type ShapedPiece,
 } from "./shapePiece";
+import { findKitDoubts, findOldOil } from "./kitDoubts";
+import { openKit, type KitRoom } from "./kitRoom";
+import { pinTasks } from "./pinTasks";
 import { listTasks } from "./planTasks";
 import { toScheduleProblem } from "./scheduleProblem";
 import { openLarder } from "./takeFromLarder";
@@ -40,10 +44,15 @@ export function planDay(book: DayBook): DayPlan {
   const oven = book.ovens[0] ?? null;
   const problems: Problem[] = findPastPromises(book);
   const larder = openLarder(book);
+  const kit = openKit(book);
+  const ingredients = mergeIngredients(standardIngredients, book.ingredients);
+  const analyses = Object.fromEntries(
+    book.formulas.map((formula) => [formula.id, analyseFormula(formula, ingredients)]),
+  );
   const context = toShapeContext(book);
   const pieceDrafts: PieceDraft[] = [];
   for (const [piece, orders] of groupOrders(book)) {
-    const makings = findMakings(book, piece, oven);
+    const makings = findMakings(book, piece, kit, analyses);
     if (!makings.ok) {
       problems.push(makings.problem);
       continue;
@@ -64,18 +73,16 @@ export function planDay(book: DayBook): DayPlan {
   problems.push(...works.flatMap(findPieceDoubts));
 
   const lines = works.map(({ line }) => line);
-  const ingredients = mergeIngredients(standardIngredients, book.ingredients);
-  const analyses = Object.fromEntries(
-    book.formulas.map((formula) => [formula.id, analyseFormula(formula, ingredients)]),
-  );
   const batches = planBatches({ book, works, larder, ingredients, analyses });
   problems.push(...larder.problems, ...batches.problems);
-  const drafts = listTasks(works, [...batches.doughs, ...batches.fillings], book.ovens);
+  const drafts = pinTasks(listTasks(works, [...batches.doughs, ...batches.fillings], kit), book.day.pinned);
   const openMin = Math.max(book.day.openMin, book.nowMin ?? -Infinity);
   const problem =
-    oven && drafts.length > 0 ? toScheduleProblem(drafts, book.ovens, book.day.helper, openMin) : null;
+    drafts.length > 0 ? toScheduleProblem(drafts, kit, book.day, book.kitchen.roomC, openMin) : null;
   const schedule = problem && followSchedule(problem, book.day.laid);
-  if (schedule) problems.push(...findLateness(schedule, drafts, openMin));
+  problems.push(...kit.problems, ...findOldOil(lines));
+  if (schedule)
+    problems.push(...findLateness(schedule, drafts, openMin), ...findKitDoubts(schedule, drafts, kit));
   const tasks = schedule ? assignPeople(placeDrafts(drafts, schedule), book.day.helper) : [];
   return {
     shaped: shapeBook(book, context, problems),
@@ -101,6 +108,7 @@ export function planDay(book: DayBook): DayPlan {
     expired: larder.expired,
     oven,
     ovens: book.ovens,
+    fryers: book.fryers,
     problem,
     schedule,
     tasks,
@@ -151,13 +159,17 @@ function shapeBook(
   return Object.fromEntries(shapes);
 }
 
-/** Orders by piece, in the order in which the pieces are first asked for. */
-function groupOrders({ orders, pieces }: DayBook): Map<Piece, Order[]> {
+/** Orders by piece, in the order in which the pieces are first asked for; then what is only made for another day. */
+function groupOrders({ orders, pieces, ahead, day }: DayBook): Map<Piece, Order[]> {
   const groups = new Map<Piece, Order[]>();
   for (const order of orders) {
     const piece = pieces.find(({ id }) => id === order.pieceId);
     if (!piece) throw new RangeError(`planDay: order ${order.id} asks for unknown piece ${order.pieceId}`);
     groups.set(piece, [...(groups.get(piece) ?? []), order]);
+  }
+  for (const { dayId, refId, count } of ahead) {
+    const piece = pieces.find(({ id }) => id === refId);
+    if (dayId === day.id && count > 0 && piece && !groups.has(piece)) groups.set(piece, []);
   }
   return groups;
 }
@@ -165,7 +177,9 @@ function groupOrders({ orders, pieces }: DayBook): Map<Piece, Order[]> {
 type Makings =
   { readonly ok: true; readonly makings: PieceMakings } | { readonly ok: false; readonly problem: Problem };
 
-function findMakings({ formulas }: DayBook, piece: Piece, oven: Oven | null): Makings {
+function findMakings(book: DayBook, piece: Piece, kit: KitRoom, analyses: DayPlan["analyses"]): Makings {
+  const { formulas } = book;
+  const [oven] = kit.ovens;
   const stop = (station: Problem["station"], message: string): Makings => ({
     ok: false,
     problem: { station, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` },
@@ -181,7 +195,7 @@ function findMakings({ formulas }: DayBook, piece: Piece, oven: Oven | null): Ma
       return stop("mix", `${formula.name} has no ingredients yet. Add its lines in Formulas.`);
   }
   if (!oven) return stop("bake", "no oven is set up. Add one in Kit.");
-  return { ok: true, makings: { piece, dough, filling, oven } };
+  return { ok: true, makings: { piece, dough, filling, oven, kit, analyses, book } };
 }
 
 function findPastPromises({ orders, nowMin, pieces }: DayBook): Problem[] {
@@ -198,42 +212,12 @@ function findPastPromises({ orders, nowMin, pieces }: DayBook): Problem[] {
     }));
 }
 
-function findLateness(schedule: Schedule, drafts: readonly DraftTask[], openMin: number): Problem[] {
-  const byId = new Map(drafts.map((draft) => [draft.id, draft]));
-  const late = schedule.late.map(({ taskId, dueMin, lateMin }): Problem => {
-    const draft = byId.get(taskId);
-    return {
-      station: "bake",
-      pieceId: draft?.pieceId ?? null,
-      stops: false,
-      message:
-        `${draft?.label ?? taskId}: ready ${formatClock(dueMin + lateMin)}, ${formatDuration(lateMin)} after the promise of ` +
-        `${formatClock(dueMin)}. Open ${formatDuration(lateMin)} before ${formatClock(openMin)}, or move the promise.`,
-    };
-  });
-  const waits = schedule.brokenWaits.map(({ taskId, afterTaskId, overMin }): Problem => {
-    const [waiting, before] = [byId.get(taskId), byId.get(afterTaskId)];
-    return {
-      station: "fill",
-      pieceId: waiting?.pieceId ?? null,
-      stops: false,
-      message:
-        before?.kind === "sugar"
-          ? `${waiting?.label ?? taskId}: the fruit lies sugared ${formatDuration(overMin)} too long and draws juice. ` +
-            "Sugar it later, or fill in smaller lots."
-          : `${waiting?.label ?? taskId}: the blanks of “${before?.label ?? afterTaskId}” wait ${formatDuration(overMin)} longer than ` +
-            "this dough may lie on the bench. Chill them covered, or roll smaller sheets.",
-    };
-  });
-  return [...late, ...waits];
-}
-
 function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[] {
   const byId = new Map(drafts.map((draft) => [draft.id, draft]));
   return schedule.placed.flatMap((placed) => {
     const draft = byId.get(placed.taskId);
     if (!draft) return [];
-    const { id, kind, station, pieceId, formulaId, cutId, index, pieces, label, handsMin } = draft;
+    const { id, kind, station, pieceId, formulaId, cutId, index, pieces, label, handsMin, slackMin } = draft;
     const heat = draft.schedule.modes[placed.mode]?.heat ?? null;
     return [
       {
@@ -248,7 +232,8 @@ function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[
         label,
         handsMin,
         heat,
-        ovenId: draft.ovenIds[placed.mode] ?? null,
+        machineId: draft.machineIds[placed.mode] ?? null,
+        slackMin,
         person: 0,
         placed,
       },

@@ -1,13 +1,17 @@
-import type { Dough, Filling } from "../formula";
+import type { Dough, Filling, FormulaAnalysis } from "../formula";
 import type { FormedPiece } from "../forming";
 import type { Portion, PortionPart } from "../filling";
 import { loadTrays, type TrayLoading } from "../loading";
 import { fail, ok, type Result } from "../result";
 import { formatCount, formatMass, formatNumber } from "../units";
-import type { Order, Oven, Piece } from "./book";
+import type { DayBook, Order, Oven, Piece } from "./book";
 import type { BlankYield, DayCut, PieceFill, PiecePlan, Problem, WhyStep } from "./dayPlan";
 import { shapePiece, toDemandId, type ShapeContext, type ShapedPiece } from "./shapePiece";
 import { setFor } from "./ovenSetting";
+import { findTraysPerLoad, findVessel, type KitRoom } from "./kitRoom";
+import { toBaked } from "./knownBake";
+import { countAhead } from "./makeAhead";
+import { planFrying, type FryPlan } from "./planFrying";
 import type { TakenPieces } from "./takeFromLarder";
 
 /** A piece with what its names stand for. */
@@ -16,6 +20,9 @@ export interface PieceMakings {
   readonly dough: Dough;
   readonly filling: Filling;
   readonly oven: Oven;
+  readonly kit: KitRoom;
+  readonly analyses: Readonly<Record<string, FormulaAnalysis>>;
+  readonly book: DayBook;
 }
 
 /** A piece that is known to be possible, before its dough is rolled. */
@@ -26,8 +33,12 @@ export interface PieceDraft extends PieceMakings {
   readonly made: number;
   readonly frozenTaken: number;
   readonly blanksTaken: number;
+  readonly ahead: PiecePlan["ahead"];
   readonly toFill: number;
+  /** Sets of blanks to cut: what is filled and what is baked empty, less what the larder has. */
+  readonly toCut: number;
   readonly loading: TrayLoading;
+  readonly fries: readonly FryPlan[];
 }
 
 /**
@@ -40,30 +51,38 @@ export function draftPiece(
   takePieces: (pieceId: string, wanted: number) => TakenPieces,
   context: ShapeContext,
 ): Result<PieceDraft, Problem> {
-  const { piece, dough, filling, oven } = makings;
+  const { piece, dough, filling, oven, kit, book } = makings;
   const stop = (station: Problem["station"], message: string) =>
     fail({ station, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` });
   const ordered = orders.reduce((sum, { count }) => sum + count, 0);
-  const made = ordered + piece.spares;
+  // What is only made for another day is not baked, spares neither.
+  const made = orders.length > 0 ? ordered + piece.spares : 0;
   const shaped = shapePiece(piece, dough, filling, context);
   if (!shaped.ok) return shaped;
   const settings = piece.stages.map((stage) => setFor(stage, oven).ovenC);
   const hottestC = Math.max(...settings);
-  if (hottestC > oven.maxC) {
+  if (piece.heatBy === "oven" && hottestC > oven.maxC) {
     return stop(
       "bake",
       `${hottestC} °C is ${hottestC - oven.maxC} °C above what ${oven.name} reaches. Lower the heat or take another oven.`,
     );
   }
+  const fries = piece.heatBy === "oil" ? listFries(makings, shaped.value) : ok([]);
+  if (!fries.ok) return stop("bake", fries.failure);
+  const vessel = findVessel(kit, piece);
   const loading = loadTrays({
     pieces: made,
     footprint: shaped.value.formed.footprint,
     spacingMm: piece.spacingMm,
     tray: { widthMm: oven.trayWidthMm, heightMm: oven.trayDepthMm },
-    traysPerLoad: oven.traysAtOnce,
+    // What is fried lies on one tray until its turn.
+    traysPerLoad: piece.heatBy === "oil" ? 1 : findTraysPerLoad(kit, oven, piece),
+    mostPerLoad: vessel ? vessel.count * vessel.holds : null,
   });
   if (!loading.ok) return stop("bake", loading.failure.message);
   const { frozen, blanks } = takePieces(piece.id, made);
+  const ahead = countAhead(book, piece.id);
+  const toFill = made - frozen + ahead.frozenPieces;
   return ok({
     ...makings,
     shaped: shaped.value,
@@ -72,16 +91,33 @@ export function draftPiece(
     made,
     frozenTaken: frozen,
     blanksTaken: blanks,
-    toFill: made - frozen,
+    ahead,
+    toFill,
+    toCut: Math.max(toFill - blanks, 0) + ahead.shells,
     loading: loading.value,
+    fries: fries.value,
   });
+}
+
+/** What each fryer of the kit makes of a piece; those that cannot are left out, unless none can. */
+function listFries(
+  { piece, kit, book, analyses }: PieceMakings,
+  shaped: ShapedPiece,
+): Result<FryPlan[], string> {
+  const baked = toBaked(piece, shaped, book, analyses);
+  if (kit.fryers.length === 0) return fail("it is fried and there is no fryer. Add one in Kit, or bake it.");
+  if (!baked)
+    return fail("its dough has no composition to fry by. Choose its ingredients from the book in Formulas.");
+  const tried = kit.fryers.map((fryer) => planFrying(piece, shaped, baked, fryer, book.kitchen.roomC));
+  const able = tried.flatMap((each) => (each.ok ? [each.value] : []));
+  const refused = tried.flatMap((each) => (each.ok ? [] : [each.failure]));
+  return able.length > 0 ? ok(able) : fail(refused[0] ?? "no fryer takes it.");
 }
 
 /** The piece with its part of what is cut. */
 export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
-  const { piece, filling, oven, shaped, toFill, blanksTaken, made, loading } = draft;
+  const { piece, filling, shaped, toFill, toCut, made, loading } = draft;
   const { plan } = cut;
-  const needed = Math.max(toFill - blanksTaken, 0);
   const fills = countFills(shaped, toFill);
   const fillingG = fills.reduce((sum, { totalG }) => sum + totalG, 0);
   // Two fillings over one order come in whole pieces: their mean is that of the pieces there are.
@@ -92,7 +128,7 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
     return {
       role,
       outline,
-      needed,
+      needed: toCut,
       cut: found?.count ?? 0,
       fromFirstRolling: found?.firstCount ?? 0,
       eachG: found?.eachG ?? 0,
@@ -108,7 +144,8 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
     ordered: draft.ordered,
     made,
     frozenTaken: draft.frozenTaken,
-    blanksTaken,
+    blanksTaken: draft.blanksTaken,
+    ahead: draft.ahead,
     toFill,
     cut,
     blanks,
@@ -118,6 +155,7 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
     fillingG,
     coats: {
       glueG: (shaped.seal?.glueG ?? 0) * toFill,
+      glazeG: shaped.glazeG * made,
       washG: shaped.washed.washG * toFill,
       sugarG: shaped.washed.sugarG * toFill,
       trimG: shaped.trimG * toFill,
@@ -129,10 +167,11 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
       closeByCraft: (shaped.works.close.craftS * toFill) / 60,
     },
     loading,
+    fries: draft.fries,
     readyMin: {},
     why: {
       portion: explainPortion(piece, shaped.formed, shaped.portion, filling),
-      load: explainLoad(made, loading, oven),
+      load: explainLoad(draft),
     },
   };
 }
@@ -173,7 +212,10 @@ function explainPortion(piece: Piece, formed: FormedPiece, portion: Portion, fil
   ];
 }
 
-function explainLoad(made: number, loading: TrayLoading, oven: Oven): WhyStep[] {
+function explainLoad({ piece, made, loading, oven, kit, fries }: PieceDraft): WhyStep[] {
+  const [fry] = fries;
+  if (fry) return explainFrying(made, fry);
+  const vessel = findVessel(kit, piece);
   const trays = loading.loads.reduce((sum, load) => sum + load.trays.length, 0);
   return [
     {
@@ -185,5 +227,25 @@ function explainLoad(made: number, loading: TrayLoading, oven: Oven): WhyStep[] 
       text: `${oven.name} bakes ${formatCount(oven.traysAtOnce, "tray")} at once`,
       figure: formatCount(loading.loads.length, "load"),
     },
+    ...(vessel
+      ? [
+          {
+            text: `${vessel.count} of ${vessel.name}, ${vessel.holds} in each`,
+            figure: `${formatCount(vessel.count * vessel.holds, "piece")} at once`,
+          },
+        ]
+      : []),
+  ];
+}
+
+function explainFrying(made: number, { fryer, perBasket, most, recoveryMin, lowestC }: FryPlan): WhyStep[] {
+  return [
+    { text: `the oil of ${fryer.name} stays hot enough for`, figure: formatCount(most.oil, "piece") },
+    { text: "lie in its basket side by side", figure: formatCount(most.basket, "piece") },
+    { text: "keep the level under its mark", figure: formatCount(most.level, "piece") },
+    { text: "in one basket, the least of them", figure: formatCount(perBasket, "piece") },
+    { text: "the oil falls to", figure: `${formatNumber(lowestC)} °C` },
+    { text: "and is back after", figure: `${formatNumber(recoveryMin, 1)} min` },
+    { text: `${made} pieces`, figure: formatCount(Math.ceil(made / perBasket), "basket") },
   ];
 }

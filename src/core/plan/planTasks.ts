@@ -1,15 +1,16 @@
 import type { Filling, PrecookedPart } from "../formula";
-import type { Oven } from "./book";
+import { listAheadTasks } from "./aheadTasks";
 import { listCutTasks } from "./cutTasks";
 import type { DayBatch } from "./dayPlan";
 import { handTask, wait, type DraftTask } from "./draftTask";
+import type { KitRoom } from "./kitRoom";
 import { listPieceTasks, type PieceWork } from "./pieceTasks";
 
 /** Every operation of the day with what it uses and what it waits for. */
 export function listTasks(
   works: readonly PieceWork[],
   batches: readonly DayBatch[],
-  ovens: readonly Oven[],
+  kit: KitRoom,
 ): DraftTask[] {
   const mixes = batches
     .filter(({ batch }) => batch !== null)
@@ -46,13 +47,10 @@ export function listTasks(
     ...cuts.flatMap((cut) =>
       listCutTasks(cut, names, afterMix(`mix:${cut.dough.id}`, restOf.get(cut.dough.id) ?? 0)),
     ),
-    ...works.flatMap((work) =>
-      listPieceTasks(
-        work,
-        work.fillings.flatMap(({ id, coolMin }) => afterMix(`make:${id}`, coolMin)),
-        ovens,
-      ),
-    ),
+    ...works.flatMap((work) => {
+      const afterFilling = work.fillings.flatMap(({ id, coolMin }) => afterMix(`make:${id}`, coolMin));
+      return [...listPieceTasks(work, afterFilling, kit), ...listAheadTasks(work, afterFilling, kit)];
+    }),
   ];
 }
 

@@ -1,21 +1,22 @@
 import type { ScheduleProblem } from "../schedule";
-import type { Day, Oven } from "./book";
+import type { Day } from "./book";
 import { HANDS, type DraftTask } from "./draftTask";
+import { listFryerResources } from "./fryTask";
+import { listHeldResources } from "./kitHolds";
+import type { KitRoom } from "./kitRoom";
 import { toOvenId } from "./ovenSetting";
 
-/** A room's temperature, from which an oven starts: a mild kitchen before dawn. */
-const ROOM_C = 20;
-
 /** Loads whose heats differ by no more than this go into one oven together, °C: less than a dial holds to. */
-const SHARED_HEAT_C = 5;
+export const SHARED_HEAT_C = 5;
 /** Before and after every day. */
 const EVER_MIN = 7 * 24 * 60;
 
-/** The scheduling problem of these tasks: the baker, a helper for a while, and every oven. */
+/** The scheduling problem of these tasks: the baker, a helper for a while, every oven and fryer, and what is held. */
 export function toScheduleProblem(
   tasks: readonly DraftTask[],
-  ovens: readonly Oven[],
-  helper: Day["helper"],
+  kit: KitRoom,
+  { helper }: Day,
+  roomC: number,
   openMin: number,
 ): ScheduleProblem {
   return {
@@ -34,12 +35,12 @@ export function toScheduleProblem(
             ]
           : [],
       },
-      ...ovens.map((oven) => ({
+      ...kit.ovens.map((oven) => ({
         id: toOvenId(oven),
         capacity: oven.traysAtOnce,
         gapMin: 0,
         heater: {
-          restC: ROOM_C,
+          restC: roomC,
           heatUpCPerMin: oven.heatUpCPerMin,
           coolDownCPerMin: oven.coolDownCPerMin,
           toleranceC: SHARED_HEAT_C,
@@ -47,8 +48,10 @@ export function toScheduleProblem(
         isHands: false,
         away: [],
       })),
+      ...listFryerResources(kit, roomC),
+      ...listHeldResources(kit),
     ],
-    holds: [],
+    holds: tasks.flatMap(({ holds }) => holds),
     openMin,
   };
 }

@@ -10,6 +10,7 @@ import {
 import { findLeakHabit, type LotOutcome } from "../habits";
 import { fail, ok, type Result } from "../result";
 import {
+  computeGlaze,
   computeSeal,
   computeWash,
   scoreHold,
@@ -37,6 +38,8 @@ export interface ShapedPiece {
   /** Null where nothing is closed. */
   readonly hold: HoldRisk | null;
   readonly washed: WashedPiece;
+  /** What goes on once it is out of the heat, g. */
+  readonly glazeG: number;
   readonly plumpnessAdvice: PlumpnessAdvice;
   readonly works: PieceWorks;
   /** All blanks of one piece. */
@@ -114,6 +117,7 @@ export function shapePiece(
       ? computeSeal({ seamMm, marginMm: piece.marginMm, crimp: findCrimpId(piece), glue: piece.glue })
       : null;
   const washed = computeWash(piece.wash, washMm2);
+  const glazed = computeGlaze(piece.glaze, washMm2);
   return ok({
     formed: formed.value,
     portion: parts[0].portion,
@@ -122,6 +126,7 @@ export function shapePiece(
     seal,
     hold: seal && scoreSeam(piece, dough, filling, seal, formed.value, context),
     washed,
+    glazeG: glazed.massG,
     plumpnessAdvice: advisePlumpness({
       shrinkShare: filling.shrinkShare,
       wetness: filling.wetness,
@@ -133,6 +138,7 @@ export function shapePiece(
       parts,
       seal,
       washed,
+      glazeS: glazed.seconds,
       measureOf: (id) => findFilling(id, context.formulas)?.measure ?? "spoon",
       timed: {
         fill: context.lots.flatMap(({ fill }) => fill ?? []),

@@ -1,6 +1,7 @@
 import { formatMass } from "../units";
 import type { DayBook, LarderItem, LarderKind } from "./book";
 import type { LarderUse, Problem } from "./dayPlan";
+import { listComing } from "./makeAhead";
 
 /** Pieces of a kind found in the larder. */
 export interface TakenPieces {
@@ -25,8 +26,9 @@ export interface OpenLarder {
 const LEAST_TAKEN_G = 1;
 
 /** Opens the larder for the book's day: what was there that day and not used up by another. */
-export function openLarder({ day, larder, formulas, pieces }: DayBook): OpenLarder {
-  const present = larder.filter(
+export function openLarder(book: DayBook): OpenLarder {
+  const { day, larder, formulas, pieces } = book;
+  const present = [...larder, ...listComing(book)].filter(
     ({ takenByDayId, fromDayId, madeOn }) =>
       (takenByDayId === null || takenByDayId === day.id) && fromDayId !== day.id && madeOn <= day.date,
   );

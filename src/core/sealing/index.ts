@@ -21,4 +21,5 @@ export {
   type WashKind,
   type WashSugar,
 } from "./wash";
+export { computeGlaze, glazeFacts, glazeKinds, type Glaze, type GlazeKind } from "./glaze";
 export { scoreHold, type HoldCause, type HoldFacts, type HoldMend, type HoldRisk } from "./holdRisk";

@@ -2,7 +2,14 @@ export { findUnit, listUnits, type Dimension, type MeasureSystem, type Unit } fr
 export { parseNumber } from "./parseNumber";
 export { parseAmount, type Amount, type AmountRule } from "./parseAmount";
 export { findQuantity, formatQuantity, type FoundQuantity, type Quantity } from "./quantity";
-export { parseOvenSetting, toStillC, type OvenAir, type OvenSetting } from "./ovenTemperature";
+export {
+  findGasMark,
+  parseOvenSetting,
+  toFahrenheit,
+  toStillC,
+  type OvenAir,
+  type OvenSetting,
+} from "./ovenTemperature";
 export { computeEggG, type EggPart, type EggSize } from "./eggs";
 export { parseClock } from "./parseClock";
 export {

@@ -52,6 +52,21 @@ export function parseOvenSetting(text: string): Result<OvenSetting, string> {
   return amount.ok ? ok({ text: shown, setC: amount.value.value, air }) : amount;
 }
 
+/** A gas cooker is set by whole marks: one further off than this from a heat is none for it, °C. */
+const GAS_WITHIN_C = 6;
+
+/** The gas mark nearest to a heat; null where none is near. */
+export function findGasMark(ovenC: number): string | null {
+  const [nearest] = [...gasMarksC]
+    .map(([mark, markC]) => ({ mark, offC: Math.abs(markC - ovenC) }))
+    .filter(({ mark, offC }) => !mark.includes("/") && offC <= GAS_WITHIN_C)
+    .sort((a, b) => a.offC - b.offC);
+  return nearest?.mark ?? null;
+}
+
+/** Degrees Fahrenheit in whole fives, as dials there are marked. */
+export const toFahrenheit = (celsius: number): number => Math.round(((celsius * 9) / 5 + 32) / 5) * 5;
+
 /** How much lower a fan oven is set than a still one for the same bake, °C; a countertop hot-air oven lower again. */
 const BELOW_STILL_C: Record<OvenAir, number> = { still: 0, fan: 20, hotAir: 30 };
 

@@ -1,4 +1,4 @@
-import type { Cutter, Dough, Filling, Formula, Oven, Piece } from "@/schemas/model";
+import type { Cutter, Dough, Filling, Formula, Fryer, Oven, Piece, Shelf, Vessel } from "@/schemas/model";
 import { describeOutline, type Outline } from "@/core/shape";
 import { createId } from "../bench/createId";
 
@@ -75,6 +75,11 @@ export function newPiece(doughId: string, fillingId: string): Piece {
     vents: { kind: "pricks", count: 4 },
     wash: { kind: "egg", coats: 1, sugar: "none" },
     tin: "papered",
+    heatBy: "oven",
+    vesselId: null,
+    unmould: null,
+    doneness: { sign: "golden", moreMin: 2, atMost: 1 },
+    glaze: { kind: "none", dryMin: 0 },
     webMm: 1,
     raggedMm: 8,
     cutAim: "leastDough",
@@ -100,7 +105,7 @@ export function newOven(like: Oven | null): Oven {
     coolDownCPerMin: 4,
     maxC: 250,
     kind: "still",
-    offsetC: 0,
+    deckOffsetsC: [0],
   };
 }
 
@@ -108,4 +113,47 @@ export function newOven(like: Oven | null): Oven {
 export function newCutter(outline: Outline): Cutter {
   const words = describeOutline(outline);
   return { id: createId("cutter"), name: words.charAt(0).toUpperCase() + words.slice(1), outline, count: 1 };
+}
+
+const vesselNames: Record<Vessel["kind"], string> = { mould: "New moulds", pan: "New pans", tray: "Trays" };
+
+/** A dozen moulds, four pans of six, or eight trays: to be corrected. */
+export function newVessel(kind: Vessel["kind"]): Vessel {
+  const counts = { mould: 12, pan: 4, tray: 8 };
+  return {
+    id: createId(kind),
+    name: vesselNames[kind],
+    kind,
+    count: counts[kind],
+    holds: kind === "pan" ? 6 : 1,
+  };
+}
+
+/** Shelves that hold one tray each. */
+export function newShelf(place: Shelf["place"], name: string, like: Oven | null): Shelf {
+  return {
+    id: createId(place),
+    name,
+    place,
+    count: 4,
+    widthMm: like?.trayWidthMm ?? 450,
+    depthMm: like?.trayDepthMm ?? 350,
+  };
+}
+
+/** A table fryer of six litres. */
+export function newFryer(): Fryer {
+  return {
+    id: createId("fryer"),
+    name: "Fryer",
+    oilKg: 5,
+    heaterW: 3000,
+    maxC: 195,
+    basketWidthMm: 280,
+    basketDepthMm: 240,
+    potDepthMm: 190,
+    fillShare: 0.55,
+    usedLoads: 0,
+    changeAfterLoads: 60,
+  };
 }

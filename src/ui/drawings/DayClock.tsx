@@ -1,24 +1,20 @@
 "use client";
 
-import { findLight, type DayPlan, type DayTask, type Oven, type TaskKind } from "@/core/plan";
+import { useMemo } from "react";
+import type { DayPlan, DayTask, TaskKind } from "@/core/plan";
+import { explainStart, findCriticalChain } from "@/core/schedule";
 import { formatClock } from "@/core/units";
+import { DayBar } from "./DayBar";
+import { CLOCK_WIDTH, LANE, layLanes, layTrays, type DayLanes } from "./dayLanes";
+import { HeatLine } from "./HeatLine";
 
 interface Props {
   readonly plan: DayPlan;
+  readonly pinnedIds: ReadonlySet<string>;
   readonly selectedId: string | null;
   readonly onSelect: (taskId: string) => void;
+  readonly onPin: (task: DayTask, startMin: number) => void;
 }
-
-/** Drawing units are about a pixel on a tablet: the whole day across WIDTH, the lanes these high. */
-const WIDTH = 880;
-const LANE = { axis: 26, heat: 118, oven: 74, hands: 52, gap: 12 };
-const LEFT = 8;
-/** A bar this wide holds a letter; each letter of a note is so wide. */
-const LETTER_FROM = 11;
-const NOTE_LETTER = 7.6;
-
-const HANDS_LEGEND =
-  "Hands: M mix or make · R roll and cut · J sugar · F fill · S close the seam · C set out. Touch a bar for its figures.";
 
 const handLetters: Record<TaskKind, string> = {
   mix: "M",
@@ -29,109 +25,115 @@ const handLetters: Record<TaskKind, string> = {
   fill: "F",
   seal: "S",
   bake: "",
+  fry: "",
+  unmould: "U",
+  glaze: "G",
   finish: "C",
+  store: "B",
 };
 
-/** The day as lanes against the clock: every oven with its heat behind its loads, and every pair of hands. */
-export function DayClock({ plan, selectedId, onSelect }: Props) {
+/** The day as lanes against the clock: every oven and fryer with its heat behind its loads, and every pair of hands. */
+export function DayClock({ plan, pinnedIds, selectedId, onSelect, onPin }: Props) {
+  const lanes = useMemo(() => layLanes(plan), [plan]);
+  const chain = useMemo(
+    () =>
+      plan.problem && plan.schedule && selectedId !== null
+        ? findCriticalChain(plan.problem, plan.schedule, selectedId)
+        : [],
+    [plan, selectedId],
+  );
+  const freeOf = useMemo(() => findFreeMinutes(plan), [plan]);
   const { schedule, tasks } = plan;
-  if (!schedule) return null;
-  const ovens = plan.ovens.filter(({ id }) => tasks.some(({ ovenId }) => ovenId === id));
-  const people = Math.max(0, ...tasks.map(({ person }) => person)) + 1;
-  const fromMin = Math.floor((schedule.startMin - 5) / 30) * 30;
-  const toMin = Math.ceil((schedule.endMin + 5) / 30) * 30;
-  const span = toMin - fromMin;
-  const perMin = (WIDTH - 2 * LEFT) / span;
-  const x = (minute: number) => LEFT + (minute - fromMin) * perMin;
-  const ovenTop = (index: number) => LANE.axis + 4 + index * (LANE.heat + LANE.gap);
-  const handsTop = (person: number) => ovenTop(ovens.length) + person * (LANE.hands + 6);
-  const height = handsTop(people) + 22;
-  const loads = tasks.filter(({ kind }) => kind === "bake");
-  const handTasks = tasks.filter(({ kind }) => kind !== "bake");
-  const label = `Day from ${formatClock(schedule.startMin)} to ${formatClock(schedule.endMin)}: ${loads.length} oven loads, ${handTasks.length} jobs by hand`;
+  if (!schedule || !lanes) return null;
+  const { x, perMin, height, machines, handsTop, people } = lanes;
+  const handTasks = tasks.filter(({ machineId }) => machineId === null);
+  const loads = tasks.length - handTasks.length;
+  const label = `Day from ${formatClock(schedule.startMin)} to ${formatClock(schedule.endMin)}: ${loads} loads in the heat, ${handTasks.length} jobs by hand`;
+  const bar = (task: DayTask, y: number, barHeight: number, fill: string, text: string, note: string) => (
+    <DayBar
+      key={task.id}
+      task={task}
+      x={x(task.placed.startMin)}
+      y={y}
+      width={(task.placed.endMin - task.placed.startMin) * perMin}
+      height={barHeight}
+      perMin={perMin}
+      fill={fill}
+      text={text}
+      note={note}
+      isSelected={task.id === selectedId}
+      isPinned={pinnedIds.has(task.id)}
+      isCritical={chain.includes(task.id)}
+      freeMin={freeOf.get(task.id) ?? 0}
+      onSelect={onSelect}
+      onPin={onPin}
+    />
+  );
   return (
     <div className="overflow-x-auto">
       <svg
-        viewBox={`0 0 ${WIDTH} ${height}`}
+        viewBox={`0 0 ${CLOCK_WIDTH} ${height}`}
         className="min-w-[620px] w-full"
         role="group"
         aria-label={label}
       >
-        {Array.from({ length: span / 30 + 1 }, (_, i) => fromMin + i * 30).map((minute) => (
-          <g key={minute} aria-hidden>
-            <line
-              x1={x(minute)}
-              x2={x(minute)}
-              y1={LANE.axis - 6}
-              y2={height - 18}
-              stroke="var(--color-base-300)"
-              strokeWidth={minute % 60 === 0 ? 1 : 0.5}
-            />
-            {minute % 60 === 0 && (
-              <text
-                className="figure"
-                x={x(minute)}
-                y={LANE.axis - 11}
-                fontSize="14"
-                textAnchor={minute === fromMin ? "start" : minute === toMin ? "end" : "middle"}
-              >
-                {formatClock(minute)}
-              </text>
+        <defs>
+          <pattern id="not-yet" width="6" height="6" patternUnits="userSpaceOnUse">
+            <path d="M0,6 L6,0" stroke="var(--dough-line)" strokeWidth="1.5" />
+          </pattern>
+        </defs>
+        <HourLines lanes={lanes} />
+        {machines.map((machine) => (
+          <g key={machine.id}>
+            <HeatLine plan={plan} machine={machine} lanes={lanes} />
+            {layTrays(machine.loads).map(({ task, level, levels }) =>
+              bar(
+                task,
+                machine.top + LANE.heat - LANE.oven + (level * LANE.oven) / levels,
+                LANE.oven / levels - 4,
+                "var(--dough-deep)",
+                `${task.pieces}`,
+                levels > 1 ? "" : describeHeat(task),
+              ),
             )}
-          </g>
-        ))}
-        {ovens.map((oven, i) => (
-          <g key={oven.id}>
-            <HeatLine plan={plan} oven={oven} x={x} top={ovenTop(i)} floor={ovenTop(i) + LANE.heat} />
-            {layTrays(loads.filter(({ ovenId }) => ovenId === oven.id)).map(({ task, level, levels }) => (
-              <Bar
-                key={task.id}
-                task={task}
-                x={x(task.placed.startMin)}
-                width={(task.placed.endMin - task.placed.startMin) * perMin}
-                y={ovenTop(i) + LANE.heat - LANE.oven + (level * LANE.oven) / levels}
-                height={LANE.oven / levels - 4}
-                fill="var(--dough-deep)"
-                text={`${task.pieces}`}
-                note={levels > 1 ? "" : describeHeat(task)}
-                selected={task.id === selectedId}
-                onSelect={onSelect}
-              />
-            ))}
-            <text x={LEFT + 3} y={ovenTop(i) + 12} fontSize="14" fontWeight="700">
-              {oven.name}
+            <text x={x(lanes.fromMin) + 3} y={machine.top + 12} fontSize="14" fontWeight="700">
+              {machine.name}
             </text>
           </g>
         ))}
-        {handTasks.map((task) => (
-          <Bar
-            key={task.id}
-            task={task}
-            x={x(task.placed.startMin)}
-            width={(task.placed.endMin - task.placed.startMin) * perMin}
-            y={handsTop(task.person)}
-            height={LANE.hands}
-            fill={
-              task.station === "mix"
-                ? "var(--steel)"
-                : task.station === "roll"
-                  ? "var(--dough)"
-                  : task.station === "cool"
-                    ? "var(--color-base-100)"
-                    : "var(--filling-soft)"
-            }
-            text={handLetters[task.kind]}
-            note=""
-            selected={task.id === selectedId}
-            onSelect={onSelect}
-          />
-        ))}
-        <text x={LEFT} y={height - 5} fontSize="13">
-          {HANDS_LEGEND}
-          {people > 1 && " Below, the helper."}
+        {handTasks.map((task) =>
+          bar(task, handsTop(task.person), LANE.hands, findFill(task), handLetters[task.kind], ""),
+        )}
+        <ChainLine plan={plan} lanes={lanes} chain={chain} />
+        <text x={x(lanes.fromMin)} y={height - 22} fontSize="13">
+          Hands: M mix or make · R roll and cut · J sugar · F fill · S close · U unmould · G glaze · C set out
+          {people > 1 && " · below, the helper"}
+        </text>
+        <text x={x(lanes.fromMin)} y={height - 5} fontSize="13">
+          Teal: the chain that decides the chosen job. Dots: could be so much earlier. Hatched: kept for “not
+          yet”. Drag to pin.
         </text>
       </svg>
     </div>
+  );
+}
+
+const findFill = ({ station }: DayTask): string =>
+  station === "mix"
+    ? "var(--steel)"
+    : station === "roll"
+      ? "var(--dough)"
+      : station === "cool"
+        ? "var(--color-base-100)"
+        : "var(--filling-soft)";
+
+/** Minutes by which each load could be earlier. Of jobs by hand it is said when they are chosen. */
+function findFreeMinutes({ problem, schedule, tasks }: DayPlan): ReadonlyMap<string, number> {
+  if (!problem || !schedule) return new Map();
+  return new Map(
+    tasks.flatMap(({ id, machineId }) =>
+      machineId === null ? [] : [[id, explainStart(problem, schedule, id)?.freeMin ?? 0] as const],
+    ),
   );
 }
 
@@ -139,116 +141,66 @@ export function DayClock({ plan, selectedId, onSelect }: Props) {
 const describeHeat = ({ heat }: DayTask): string =>
   heat ? (heat.startC === heat.endC ? `${heat.startC} °C` : `${heat.startC}–${heat.endC} °C`) : "";
 
-interface BarProps {
-  readonly task: DayTask;
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-  readonly fill: string;
-  readonly text: string;
-  readonly note: string;
-  readonly selected: boolean;
-  readonly onSelect: (taskId: string) => void;
-}
-
-function Bar({ task, x, y, width, height, fill, text, note, selected, onSelect }: BarProps) {
-  const { startMin, endMin } = task.placed;
-  // A note that does not fit leaves its room to the figure.
-  const fits = note !== "" && width >= note.length * NOTE_LETTER;
-  return (
-    <g
-      role="button"
-      tabIndex={0}
-      aria-pressed={selected}
-      aria-label={`${task.label}, ${formatClock(startMin)} to ${formatClock(endMin)}`}
-      className="cursor-pointer"
-      onClick={() => onSelect(task.id)}
-      onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && onSelect(task.id)}
-    >
-      <rect
-        x={x + 0.5}
-        y={y}
-        width={Math.max(width - 1, 1.5)}
-        height={height}
-        rx="2.5"
-        fill={fill}
-        stroke={selected ? "var(--color-primary)" : "var(--dough-line)"}
-        strokeWidth={selected ? 3 : 1}
+function HourLines({ lanes: { fromMin, toMin, x, height } }: { readonly lanes: DayLanes }) {
+  const count = (toMin - fromMin) / 30 + 1;
+  // Over a long day every second hour is written.
+  const writtenMin = toMin - fromMin > 14 * 60 ? 120 : 60;
+  return Array.from({ length: count }, (_, i) => fromMin + i * 30).map((minute) => (
+    <g key={minute} aria-hidden>
+      <line
+        x1={x(minute)}
+        x2={x(minute)}
+        y1={LANE.axis - 6}
+        y2={height - 38}
+        stroke="var(--color-base-300)"
+        strokeWidth={minute % 60 === 0 ? 1 : 0.5}
       />
-      {width >= LETTER_FROM * Math.max(text.length, 1) && (
+      {minute % writtenMin === 0 && (
         <text
           className="figure"
-          x={x + width / 2}
-          y={y + height / 2 - (fits ? 8 : 0)}
-          fontSize={note ? 20 : 13}
-          textAnchor="middle"
-          dominantBaseline="central"
+          x={x(minute)}
+          y={LANE.axis - 11}
+          fontSize="14"
+          textAnchor={minute === fromMin ? "start" : minute === toMin ? "end" : "middle"}
         >
-          {text}
-        </text>
-      )}
-      {fits && (
-        <text x={x + width / 2} y={y + height / 2 + 15} fontSize="13" textAnchor="middle">
-          {note}
+          {formatClock(minute)}
         </text>
       )}
     </g>
-  );
+  ));
 }
 
-/** Loads that are in an oven together stand one over the other. */
-function layTrays(loads: readonly DayTask[]): { task: DayTask; level: number; levels: number }[] {
-  return loads.map((task) => {
-    const together = loads.filter(
-      ({ placed }) => placed.startMin < task.placed.endMin && task.placed.startMin < placed.endMin,
-    );
-    return { task, level: together.indexOf(task), levels: together.length };
-  });
-}
-
-interface HeatProps {
+interface ChainProps {
   readonly plan: DayPlan;
-  readonly oven: Oven;
-  readonly x: (minute: number) => number;
-  readonly top: number;
-  readonly floor: number;
+  readonly lanes: DayLanes;
+  readonly chain: readonly string[];
 }
 
-/** The oven's temperature behind its loads: lit, held, and brought to the next load's heat in time. */
-function HeatLine({ plan, oven, x, top, floor }: HeatProps) {
-  const light = findLight(plan, oven);
-  if (!light) return null;
-  const heatY = (heatC: number) => floor - (heatC / oven.maxC) * (floor - top);
-  const loads = plan.tasks.flatMap(({ heat, placed, ovenId }) =>
-    heat && ovenId === oven.id ? [{ ...placed, ...heat }] : [],
-  );
-  const points: (readonly [number, number])[] = [[light.lightMin, 0]];
-  let beforeC = 0;
-  for (const { startMin, endMin, startC, endC } of loads) {
-    const rate = startC > beforeC ? oven.heatUpCPerMin : oven.coolDownCPerMin;
-    if (points.length > 1) points.push([startMin - Math.abs(startC - beforeC) / rate, beforeC]);
-    points.push([startMin, startC], [endMin, endC]);
-    beforeC = endC;
-  }
-  const line = points.map(([minute, heatC]) => `${x(minute)},${heatY(heatC)}`).join(" L");
-  const end = points.at(-1)?.[0] ?? light.lightMin;
+/** From job to job of the critical chain, end to start. */
+function ChainLine({ plan, lanes: { x, machines, handsTop }, chain }: ChainProps) {
+  const placeOf = (id: string) => {
+    const task = plan.tasks.find((each) => each.id === id);
+    if (!task) return [];
+    const machine = machines.find((each) => each.id === task.machineId);
+    const y = machine ? machine.top + LANE.heat - LANE.oven / 2 : handsTop(task.person) + LANE.hands / 2;
+    return [{ y, from: x(task.placed.startMin), to: x(task.placed.endMin) }];
+  };
+  const places = chain.flatMap(placeOf);
+  const path = places
+    .slice(1)
+    .map((place, i) => {
+      const before = places[i] ?? place;
+      return `M${before.to},${before.y} L${place.from},${place.y}`;
+    })
+    .join(" ");
   return (
-    <g>
-      <path d={`M${line} L${x(end)},${floor} Z`} fill="var(--heat-soft)" opacity="0.55" />
-      <path d={`M${line}`} fill="none" stroke="var(--heat)" strokeWidth="2" />
-      <line
-        x1={x(light.lightMin)}
-        x2={x(light.lightMin)}
-        y1={floor - 88}
-        y2={floor}
-        stroke="var(--heat)"
-        strokeWidth="2"
-        strokeDasharray="4 3"
-      />
-      <text className="figure" x={x(light.lightMin) - 5} y={floor - 78} fontSize="14" textAnchor="end">
-        light {formatClock(light.lightMin)}
-      </text>
-    </g>
+    <path
+      d={path}
+      fill="none"
+      stroke="var(--color-primary)"
+      strokeWidth="1.5"
+      pointerEvents="none"
+      aria-hidden
+    />
   );
 }

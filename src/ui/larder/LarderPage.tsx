@@ -77,7 +77,7 @@ export function LarderPage() {
                 </li>
               ))}
             </ul>
-            <CloseDay onClose={() => edit(toEdits(closeLarder(plan, book.day)))} />
+            <CloseDay onClose={() => edit(toEdits(closeLarder(plan, book)))} />
           </section>
           <hr className="border-base-300" />
           <NewItem />

@@ -27,7 +27,7 @@ import { describeBlanks, describeFinished, describeStages, describeWash } from "
 import { ExtrasEditor } from "./ExtrasEditor";
 import { FormDials } from "./FormDials";
 import { MissingPiece } from "./MissingPiece";
-import { StageDials } from "./StageDials";
+import { HeatDials } from "../bake/HeatDials";
 import { toForm } from "./toForm";
 import { WashDials } from "./WashDials";
 import { formNames, tinNames } from "./words";
@@ -206,7 +206,7 @@ function PieceDials({ piece }: { readonly piece: Piece }) {
           options={toOptions(tinNames)}
           onChange={(tin) => editPiece({ tin })}
         />
-        <StageDials piece={piece} />
+        <HeatDials piece={piece} />
       </Section>
       <div className="flex flex-wrap gap-2">
         <button type="button" className="btn touch" onClick={duplicate}>

@@ -1,6 +1,8 @@
 "use client";
 
 import { Plus, Trash2 } from "lucide-react";
+import { convertBake } from "@/core/heat";
+import { findGasMark, toFahrenheit } from "@/core/units";
 import { stageActs, type BakeStage, type Piece } from "@/core/plan";
 import { MAX_STAGES, pieceLimits } from "@/schemas/limits";
 import { usePieceEdit } from "../bench/usePieceEdit";
@@ -8,10 +10,21 @@ import { Dial } from "../controls/Dial";
 import { Select, toOptions } from "../controls/Select";
 import { actNames } from "./words";
 
+/** The same bake elsewhere: `390 °F, gas 6 · fan 180 °C · hot air 175 °C, 21 min`. */
+function describeSettings(stage: BakeStage): string {
+  const [fan, hotAir] = [convertBake(stage, "still", "fan"), convertBake(stage, "still", "hotAir")];
+  const gas = findGasMark(stage.ovenC);
+  return (
+    `${toFahrenheit(stage.ovenC)} °F${gas === null ? "" : `, gas ${gas}`} · fan ${fan.ovenC} °C · ` +
+    `hot air ${hotAir.ovenC} °C, ${hotAir.minutes} min`
+  );
+}
+
 /** The bake, stage after stage: heat, minutes, and what is done at the end of each. */
 export function StageDials({ piece }: { readonly piece: Piece }) {
   const { editPiece } = usePieceEdit(piece);
   const { stages } = piece;
+  const isOil = piece.heatBy === "oil";
   const set = (index: number, fields: Partial<BakeStage>) =>
     editPiece({ stages: stages.map((stage, i) => (i === index ? { ...stage, ...fields } : stage)) });
   const last = stages.at(-1);
@@ -22,12 +35,13 @@ export function StageDials({ piece }: { readonly piece: Piece }) {
         return (
           <div key={i} className="flex flex-col gap-1 border-t border-base-300 pt-2 first:border-0">
             <Dial
-              limit={{ ...pieceLimits.ovenC, label: `${pieceLimits.ovenC.label}${name}` }}
+              limit={{ ...pieceLimits.ovenC, label: `${isOil ? "Oil" : pieceLimits.ovenC.label}${name}` }}
               value={stage.ovenC}
+              hint={isOil ? undefined : describeSettings(stage)}
               onChange={(ovenC) => set(i, { ovenC })}
             />
             <Dial
-              limit={{ ...pieceLimits.bakeMin, label: `${pieceLimits.bakeMin.label}${name}` }}
+              limit={{ ...pieceLimits.bakeMin, label: `${isOil ? "Fry" : pieceLimits.bakeMin.label}${name}` }}
               value={stage.minutes}
               sliderMax={60}
               onChange={(minutes) => set(i, { minutes })}

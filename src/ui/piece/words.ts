@@ -1,6 +1,6 @@
 import type { FormKind, MouldKind } from "@/core/forming";
-import type { StageAct, Tin } from "@/core/plan";
-import type { CrimpId, GlueId, VentKind, WashKind, WashSugar } from "@/core/sealing";
+import type { DoneSign, StageAct, Tin } from "@/core/plan";
+import type { CrimpId, GlazeKind, GlueId, VentKind, WashKind, WashSugar } from "@/core/sealing";
 
 /** The trade's words for what a piece distinguishes. */
 export const formNames: Record<FormKind, string> = {
@@ -55,6 +55,19 @@ export const tinNames: Record<Tin, string> = {
   floured: "buttered and floured",
   sprayed: "sprayed",
   papered: "parchment",
+};
+export const signNames: Record<DoneSign, string> = {
+  golden: "it is golden all over",
+  baseBrown: "the base is brown",
+  skewer: "a skewer meets no resistance",
+  set: "the custard no longer ripples",
+  trembles: "it barely trembles in the middle",
+};
+export const glazeNames: Record<GlazeKind, string> = {
+  none: "none",
+  icing: "thin icing",
+  syrup: "syrup",
+  jam: "thinned jam",
 };
 export const actNames: Record<StageAct, string> = {
   none: "go on",

@@ -1,4 +1,4 @@
-import { findLight, type DayBook, type DayPlan, type DayTask, type PiecePlan } from "@/core/plan";
+import { listLights, type DayBook, type DayPlan, type DayTask, type PiecePlan } from "@/core/plan";
 import { describeVents } from "@/core/sealing";
 import { describeOutline, describeSheet } from "@/core/shape";
 import {
@@ -184,20 +184,13 @@ function PieceBlock({
 }
 
 function Clock({ plan }: { readonly plan: DayPlan }) {
-  const lights = plan.ovens.flatMap((oven) => {
-    const light = findLight(plan, oven);
-    return light
-      ? [
-          {
-            id: `light-${oven.id}`,
-            startMin: light.lightMin,
-            endMin: null,
-            label: `Light ${oven.name.toLowerCase()} to ${light.heatC} °C`,
-            person: 0,
-          },
-        ]
-      : [];
-  });
+  const lights = listLights(plan).map(({ machineId, name, heatC, lightMin }) => ({
+    id: `light-${machineId}`,
+    startMin: lightMin,
+    endMin: null,
+    label: `Light ${name.toLowerCase()} to ${heatC} °C`,
+    person: 0,
+  }));
   const jobs = plan.tasks.map(({ id, placed, label, person }: DayTask) => ({
     id,
     person,

@@ -35,6 +35,7 @@ export function NewDayForm({ onDone }: { readonly onDone: (date: string) => void
       openMin: book.day.openMin,
       helper: book.day.helper,
       laid: [],
+      pinned: [],
     };
     const orders = repeat
       ? book.orders.map((order) => ({ ...order, id: createId("order"), dayId: day.id }))

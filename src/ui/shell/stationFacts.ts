@@ -1,4 +1,4 @@
-import type { DayPlan, Problem, Station } from "@/core/plan";
+import { listLights, type DayPlan, type Problem, type Station } from "@/core/plan";
 import { formatClock, formatCount, formatDuration, formatMass } from "@/core/units";
 
 /** What a station shows in the strip. */
@@ -88,11 +88,14 @@ function describeSeal({ lines }: DayPlan) {
   ] as const;
 }
 
-function describeBake({ schedule, lines }: DayPlan) {
-  const [light] = [...(schedule?.heaterStarts ?? [])].sort((a, b) => a.lightMin - b.lightMin);
+function describeBake(plan: DayPlan) {
+  const [light] = listLights(plan);
   if (!light) return NOTHING;
-  const loads = lines.reduce((sum, { loading }) => sum + loading.loads.length, 0);
-  return [formatClock(light.lightMin), `light oven · ${formatCount(loads, "load")}`] as const;
+  const loads = plan.tasks.filter(({ machineId }) => machineId !== null).length;
+  return [
+    formatClock(light.lightMin),
+    `light ${light.isFryer ? "fryer" : "oven"} · ${formatCount(loads, "load")}`,
+  ] as const;
 }
 
 function describeCool({ tally }: DayPlan) {

@@ -1,17 +1,18 @@
 "use client";
 
 import { useState } from "react";
-import { findLight, type DayPlan, type DayTask, type PiecePlan } from "@/core/plan";
-import { explainStart } from "@/core/schedule";
+import { listLights, type DayPlan, type PiecePlan } from "@/core/plan";
 import { formatClock, formatCount, formatDuration, formatMass } from "@/core/units";
 import { DayAnswersPanel } from "../bake/DayAnswersPanel";
 import { DaySearch } from "../bake/DaySearch";
+import { FryFacts } from "../bake/FryFacts";
+import { HeatDials } from "../bake/HeatDials";
+import { SelectedTask } from "../bake/SelectedTask";
+import { usePins } from "../bake/usePins";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { CautionList } from "../controls/CautionList";
 import { Dial } from "../controls/Dial";
-import { describeStages } from "../piece/describePiece";
-import { StageDials } from "../piece/StageDials";
 import { tinNames } from "../piece/words";
 import { EmptyDay } from "../controls/EmptyDay";
 import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
@@ -38,69 +39,48 @@ export function BakeStation() {
 
 function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PiecePlan }) {
   const [selectedId, setSelectedId] = useState<string | null>(null);
-  const loads = plan.tasks.filter(({ kind }) => kind === "bake");
-  const selected = plan.tasks.find(({ id }) => id === selectedId) ?? loads[0] ?? null;
+  const { pinnedIds, pin, unpin, unpinAll } = usePins();
+  const selected =
+    plan.tasks.find(({ id }) => id === selectedId) ??
+    plan.tasks.find(({ machineId }) => machineId !== null) ??
+    null;
   return (
     <div className="flex flex-col gap-3">
       <ProblemList station="bake" />
       <div className="flex flex-wrap items-baseline gap-x-6">
-        {plan.ovens.map((oven) => {
-          const light = findLight(plan, oven);
-          return (
-            light && (
-              <p key={oven.id}>
-                light {oven.name.toLowerCase()} at{" "}
-                <span className="figure text-4xl">{formatClock(light.lightMin)}</span>
-              </p>
-            )
-          );
-        })}
-        {selected && <SelectedTask task={selected} plan={plan} />}
+        {listLights(plan).map(({ machineId, name, lightMin }) => (
+          <p key={machineId}>
+            light {name.toLowerCase()} at <span className="figure text-4xl">{formatClock(lightMin)}</span>
+          </p>
+        ))}
       </div>
-      <DayClock plan={plan} selectedId={selected?.id ?? null} onSelect={setSelectedId} />
+      {selected && (
+        <SelectedTask
+          task={selected}
+          plan={plan}
+          isPinned={pinnedIds.has(selected.id)}
+          onPin={pin}
+          onUnpin={unpin}
+        />
+      )}
+      <DayClock
+        plan={plan}
+        pinnedIds={pinnedIds}
+        selectedId={selected?.id ?? null}
+        onSelect={setSelectedId}
+        onPin={pin}
+      />
+      {pinnedIds.size > 0 && (
+        <button type="button" className="btn touch self-start" onClick={unpinAll}>
+          Unpin {formatCount(pinnedIds.size, "job")}
+        </button>
+      )}
       <PieceTabs />
-      <Trays line={line} />
+      {line.piece.heatBy === "oil" ? <FryFacts line={line} /> : <Trays line={line} />}
       <DaySearch />
       <DayAnswersPanel />
     </div>
   );
-}
-
-function SelectedTask({ task, plan }: { readonly task: DayTask; readonly plan: DayPlan }) {
-  const line = plan.lines.find(({ piece }) => piece.id === task.pieceId);
-  const ovenOf = plan.ovens.find(({ id }) => id === task.ovenId);
-  const hold = describeHold(plan, task);
-  return (
-    <p className="min-w-0" aria-live="polite">
-      <strong>{task.label}</strong>: {formatClock(task.placed.startMin)} to {formatClock(task.placed.endMin)}
-      {task.kind === "bake" && line && (
-        <>
-          , {describeStages(line.piece)}, {formatCount(task.pieces, "piece")}
-          {ovenOf && `, ${ovenOf.name.toLowerCase()} set to ${task.heat?.startC ?? 0} °C`}
-        </>
-      )}
-      {hold && <span className="quiet block text-sm">{hold}</span>}
-    </p>
-  );
-}
-
-/** Why not earlier? What holds the task, with the minutes. */
-function describeHold(plan: DayPlan, task: DayTask): string | null {
-  const { problem, schedule } = plan;
-  const reason = problem && schedule ? explainStart(problem, schedule, task.id) : null;
-  if (!reason) return null;
-  const { hold, freeMin } = reason;
-  const other = plan.tasks.find(({ id }) => id === hold.taskId)?.label ?? "";
-  const oven = plan.ovens.find(({ id }) => hold.resourceId?.endsWith(`:${id}`));
-  const held =
-    hold.kind === "opening"
-      ? `nobody is there before ${formatClock(hold.notBeforeMin)}`
-      : hold.kind === "wait"
-        ? `it follows “${other}” and its wait`
-        : `${oven ? `${oven.name.toLowerCase()} has` : "the hands have"} “${other}” before it`;
-  return freeMin > 0
-    ? `It could be ${formatDuration(freeMin)} earlier (then ${held}); it is as late as its promise allows.`
-    : `Not earlier: ${held}.`;
 }
 
 function Trays({ line }: { readonly line: PiecePlan }) {
@@ -143,7 +123,7 @@ function BakeDials({ line }: { readonly line: PiecePlan }) {
           {formatMass(line.rawPieceG - line.bakedPieceG)} water out of each
         </p>
       </header>
-      <StageDials piece={piece} />
+      <HeatDials piece={piece} />
       <Dial
         limit={pieceLimits.spacingMm}
         value={piece.spacingMm}

@@ -10,7 +10,10 @@ import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
 import { pieceLimits } from "@/schemas/limits";
-import type { PiecePlan } from "@/core/plan";
+import type { Piece, PiecePlan } from "@/core/plan";
+import { glazeFacts } from "@/core/sealing";
+import { Select, toOptions } from "../controls/Select";
+import { glazeNames } from "../piece/words";
 
 /** When each load is cool, set out and ready against its promise. */
 export function CoolStation() {
@@ -50,7 +53,7 @@ export function CoolStation() {
                 {finishes.map((task) => {
                   const bake = plan.tasks.find(
                     ({ kind, pieceId, index }) =>
-                      kind === "bake" && pieceId === task.pieceId && index === task.index,
+                      (kind === "bake" || kind === "fry") && pieceId === task.pieceId && index === task.index,
                   );
                   const coolMin =
                     plan.lines.find(({ piece }) => piece.id === task.pieceId)?.piece.coolMin ?? 0;
@@ -102,7 +105,92 @@ function CoolDials({ line }: { readonly line: PiecePlan }) {
         This load stands {formatDuration(piece.coolMin)}
         {piece.wash.sugar === "after" && ", then is sugared"}.
       </p>
+      {piece.vesselId !== null && <UnmouldDials piece={piece} />}
+      <Select
+        label="Glaze"
+        value={piece.glaze.kind}
+        options={toOptions(glazeNames)}
+        hint={
+          piece.glaze.kind === "none"
+            ? undefined
+            : `${glazeFacts[piece.glaze.kind].goesOn}; ${formatMass(line.coats.glazeG)} in all`
+        }
+        onChange={(kind) => editPiece({ glaze: { ...piece.glaze, kind } })}
+      />
+      {piece.glaze.kind !== "none" && (
+        <Dial
+          limit={pieceLimits.glazeDryMin}
+          value={piece.glaze.dryMin}
+          sliderMax={60}
+          onChange={(dryMin) => editPiece({ glaze: { ...piece.glaze, dryMin } })}
+        />
+      )}
       <CautionList station="cool" pieceId={piece.id} />
     </>
   );
 }
+
+/** When a piece leaves its mould: set, and before its syrup holds it. */
+function UnmouldDials({ piece }: { readonly piece: Piece }) {
+  const { editPiece } = usePieceEdit(piece);
+  const { unmould } = piece;
+  const first = { fromMin: 10, untilMin: null };
+  return (
+    <>
+      <label className="touch flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="checkbox"
+          checked={unmould !== null}
+          onChange={(event) => editPiece({ unmould: event.target.checked ? first : null })}
+        />
+        Taken out of its mould
+      </label>
+      {unmould && (
+        <>
+          <Dial
+            limit={pieceLimits.unmouldFromMin}
+            value={unmould.fromMin}
+            sliderMax={60}
+            hint="set custards and sticky tarts stand first"
+            onChange={(fromMin) =>
+              editPiece({
+                unmould: {
+                  fromMin,
+                  untilMin: unmould.untilMin === null ? null : Math.max(unmould.untilMin, fromMin),
+                },
+              })
+            }
+          />
+          <label className="touch flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="checkbox"
+              checked={unmould.untilMin !== null}
+              onChange={(event) =>
+                editPiece({
+                  unmould: {
+                    ...unmould,
+                    untilMin: event.target.checked ? unmould.fromMin + LATEST_AFTER_MIN : null,
+                  },
+                })
+              }
+            />
+            Before syrup glues it
+          </label>
+          {unmould.untilMin !== null && (
+            <Dial
+              limit={{ ...pieceLimits.unmouldUntilMin, min: Math.max(unmould.fromMin, 1) }}
+              value={unmould.untilMin}
+              sliderMax={120}
+              onChange={(untilMin) => editPiece({ unmould: { ...unmould, untilMin } })}
+            />
+          )}
+        </>
+      )}
+    </>
+  );
+}
+
+/** A window of so long is a start, min. */
+const LATEST_AFTER_MIN = 15;

@@ -1,0 +1,69 @@
+import type { Schedule } from "../schedule";
+import { formatClock, formatCount, formatDuration } from "../units";
+import type { Vessel } from "./book";
+import type { PiecePlan, Problem } from "./dayPlan";
+import type { DraftTask } from "./draftTask";
+import { placeNames, type KitRoom } from "./kitRoom";
+
+/** Pins that could not be kept, and shelves, trays or moulds that are asked for more than there is. */
+export function findKitDoubts(schedule: Schedule, drafts: readonly DraftTask[], kit: KitRoom): Problem[] {
+  const startOf = new Map(schedule.placed.map(({ taskId, startMin }) => [taskId, startMin]));
+  const pins = drafts.flatMap(({ schedule: { pinnedMin }, id, label, pieceId }): Problem[] => {
+    const startMin = startOf.get(id) ?? 0;
+    return pinnedMin === null || startMin === pinnedMin
+      ? []
+      : [
+          {
+            station: "bake",
+            pieceId,
+            stops: false,
+            message:
+              `${label} is pinned to ${formatClock(pinnedMin)} and cannot start before ${formatClock(startMin)}, ` +
+              `${formatDuration(Math.abs(startMin - pinnedMin))} off. Unpin it, or pin it later.`,
+          },
+        ];
+  });
+  const overfull = schedule.overfull.map(({ resourceId, fromMin, toMin, over }): Problem => ({
+    station: "bake",
+    pieceId: null,
+    stops: false,
+    message:
+      `From ${formatClock(fromMin)} to ${formatClock(toMin)} ${over} too many want ${nameHeld(resourceId, kit.vessels)}. ` +
+      "Add room in Kit, or make smaller lots.",
+  }));
+  return [...pins, ...overfull];
+}
+
+/** The words for something that is held. */
+export function nameHeld(resourceId: string, vessels: readonly Vessel[]): string {
+  const id = resourceId.slice(resourceId.indexOf(":") + 1);
+  if (resourceId === "trays") return "the trays";
+  if (resourceId.startsWith("shelf:")) return id === "fridge" ? placeNames.fridge : placeNames.rack;
+  return vessels.find((vessel) => vessel.id === id)?.name ?? resourceId;
+}
+
+/** Oil that the day would take past its change. */
+export function findOldOil(lines: readonly PiecePlan[]): Problem[] {
+  const loads = new Map<string, { baskets: number; fry: PiecePlan["fries"][number] }>();
+  for (const { fries, made } of lines) {
+    const [fry] = fries;
+    if (!fry) continue;
+    const baskets = (loads.get(fry.fryer.id)?.baskets ?? 0) + Math.ceil(made / fry.perBasket);
+    loads.set(fry.fryer.id, { baskets, fry });
+  }
+  return [...loads.values()].flatMap(({ baskets, fry: { fryer } }): Problem[] => {
+    const overLoads = fryer.usedLoads + baskets - fryer.changeAfterLoads;
+    return overLoads <= 0
+      ? []
+      : [
+          {
+            station: "bake",
+            pieceId: null,
+            stops: false,
+            message:
+              `The oil of ${fryer.name} has fried ${formatCount(fryer.usedLoads, "load")} and today adds ${baskets}: ` +
+              `${overLoads} past its change after ${fryer.changeAfterLoads}. Change it before today, cold.`,
+          },
+        ];
+  });
+}

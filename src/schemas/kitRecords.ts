@@ -1,0 +1,81 @@
+import Joi from "joi";
+import { ovenKinds } from "@/core/heat";
+import { shelfPlaces, vesselKinds } from "@/core/plan";
+import {
+  benchLimits,
+  fryerLimits,
+  MAX_DECKS,
+  outlineLimits,
+  ovenLimits,
+  shelfLimits,
+  vesselLimits,
+  type Limit,
+} from "./limits";
+import type { Bench, Cutter, Fryer, Oven, Shelf, Vessel } from "./model";
+import { quantity, whole } from "./quantity";
+import { id, name } from "./recordParts";
+import { outlineSchema } from "./shapes";
+
+const sheetWithinBench = (limit: Limit, ref: string) =>
+  quantity(limit)
+    .max(Joi.ref(ref))
+    .messages({
+      "number.max": `${limit.label} is larger than the bench itself. Make it smaller, or correct the bench.`,
+    });
+
+/** What the bakery has. */
+export const kitSchemas = {
+  bench: Joi.object<Bench>({
+    id,
+    widthMm: quantity(benchLimits.widthMm),
+    depthMm: quantity(benchLimits.depthMm),
+    sheetMaxWidthMm: sheetWithinBench(benchLimits.sheetMaxWidthMm, "widthMm"),
+    sheetMaxDepthMm: sheetWithinBench(benchLimits.sheetMaxDepthMm, "depthMm"),
+  }),
+  oven: Joi.object<Oven>({
+    id,
+    name: name("The oven"),
+    traysAtOnce: whole(ovenLimits.traysAtOnce),
+    trayWidthMm: quantity(ovenLimits.trayWidthMm),
+    trayDepthMm: quantity(ovenLimits.trayDepthMm),
+    heatUpCPerMin: quantity(ovenLimits.heatUpCPerMin),
+    coolDownCPerMin: quantity(ovenLimits.coolDownCPerMin),
+    maxC: quantity(ovenLimits.maxC),
+    kind: Joi.valid(...ovenKinds).default("still"),
+    deckOffsetsC: Joi.array().items(quantity(ovenLimits.offsetC)).min(1).max(MAX_DECKS).default([0]),
+  }),
+  cutter: Joi.object<Cutter>({
+    id,
+    name: name("The cutter"),
+    outline: outlineSchema,
+    count: whole(outlineLimits.cutters).default(1).optional(),
+  }),
+  vessel: Joi.object<Vessel>({
+    id,
+    name: name("The mould or pan"),
+    kind: Joi.valid(...vesselKinds).required(),
+    count: whole(vesselLimits.count),
+    holds: whole(vesselLimits.holds),
+  }),
+  shelf: Joi.object<Shelf>({
+    id,
+    name: name("The shelf"),
+    place: Joi.valid(...shelfPlaces).required(),
+    count: whole(shelfLimits.count),
+    widthMm: quantity(shelfLimits.widthMm),
+    depthMm: quantity(shelfLimits.depthMm),
+  }),
+  fryer: Joi.object<Fryer>({
+    id,
+    name: name("The fryer"),
+    oilKg: quantity(fryerLimits.oilKg),
+    heaterW: quantity(fryerLimits.heaterW),
+    maxC: quantity(fryerLimits.maxC),
+    basketWidthMm: quantity(fryerLimits.basketWidthMm),
+    basketDepthMm: quantity(fryerLimits.basketDepthMm),
+    potDepthMm: quantity(fryerLimits.potDepthMm),
+    fillShare: quantity(fryerLimits.fillShare),
+    usedLoads: whole(fryerLimits.usedLoads),
+    changeAfterLoads: whole(fryerLimits.changeAfterLoads),
+  }),
+} as const;

@@ -1,0 +1,75 @@
+"use client";
+
+import type { Fryer } from "@/core/plan";
+import { fryerLimits } from "@/schemas/limits";
+import { useBench } from "../bench/BenchProvider";
+import { checkName } from "../controls/checks";
+import { Dial } from "../controls/Dial";
+import { TextField } from "../controls/TextField";
+import { newFryer } from "./newRecords";
+
+/** Figures of a fryer in the order in which they are asked for, with the slider's end. */
+const dials = [
+  ["oilKg", 15],
+  ["heaterW", 9000],
+  ["maxC", 200],
+  ["basketWidthMm", 500],
+  ["basketDepthMm", 500],
+  ["potDepthMm", 300],
+  ["fillShare", 0.8],
+  ["usedLoads", 80],
+  ["changeAfterLoads", 120],
+] as const satisfies readonly (readonly [keyof typeof fryerLimits, number])[];
+
+/** Fryers and pans of oil. */
+export function FryerCards() {
+  const { book, edit } = useBench((state) => state);
+  const save = (fryer: Fryer, fields: Partial<Fryer>) =>
+    edit([{ kind: "fryer", id: fryer.id, record: { ...fryer, ...fields } }]);
+  const add = () => {
+    const record = newFryer();
+    edit([{ kind: "fryer", id: record.id, record }]);
+  };
+  return (
+    <>
+      {book.fryers.map((fryer) => (
+        <section key={fryer.id} aria-labelledby={`fryer-${fryer.id}`} className="flex flex-col gap-3">
+          <h2 id={`fryer-${fryer.id}`} className="text-2xl">
+            {fryer.name}
+          </h2>
+          <TextField
+            label="Name"
+            value={fryer.name}
+            check={checkName}
+            onCommit={(name) => save(fryer, { name })}
+          />
+          {dials.map(([key, sliderMax]) => (
+            <Dial
+              key={key}
+              limit={fryerLimits[key]}
+              value={fryer[key]}
+              sliderMax={sliderMax}
+              hint={key === "fillShare" ? "half the pot, or the maker’s mark" : undefined}
+              onChange={(value) => save(fryer, { [key]: value })}
+            />
+          ))}
+          <div className="flex flex-wrap gap-2">
+            <button type="button" className="btn touch" onClick={() => save(fryer, { usedLoads: 0 })}>
+              The oil is new
+            </button>
+            <button
+              type="button"
+              className="btn touch text-error"
+              onClick={() => edit([{ kind: "fryer", id: fryer.id, record: null }])}
+            >
+              Take {fryer.name} out
+            </button>
+          </div>
+        </section>
+      ))}
+      <button type="button" className="btn touch" onClick={add}>
+        {book.fryers.length > 0 ? "Another fryer or pan" : "A fryer or pan of oil"}
+      </button>
+    </>
+  );
+}

@@ -1,0 +1,164 @@
+"use client";
+
+import { useRef, useState, type PointerEvent } from "react";
+import type { DayTask } from "@/core/plan";
+import { formatClock } from "@/core/units";
+
+/** A bar this wide holds a letter; each letter of a note is so wide. */
+const LETTER_FROM = 11;
+const NOTE_LETTER = 7.6;
+/** A job is dragged by whole steps of this, min. */
+export const PIN_STEP_MIN = 5;
+/** A finger that moves less than this only touches, drawing units. */
+const TOUCH_SLIP = 6;
+
+interface Props {
+  readonly task: DayTask;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly perMin: number;
+  readonly fill: string;
+  readonly text: string;
+  readonly note: string;
+  readonly isSelected: boolean;
+  readonly isPinned: boolean;
+  /** It decides when the chosen job is ready. */
+  readonly isCritical: boolean;
+  /** So many minutes earlier it could be. */
+  readonly freeMin: number;
+  readonly onSelect: (taskId: string) => void;
+  readonly onPin: (task: DayTask, startMin: number) => void;
+}
+
+/** One job in its lane: touch it for its figures, drag it to pin it to another minute. */
+export function DayBar(props: Props) {
+  const { task, x, y, width, height, perMin, fill, isSelected, isPinned, isCritical, freeMin } = props;
+  const { startMin, endMin } = task.placed;
+  const drag = useDrag(task, perMin, props.onSelect, props.onPin);
+  const moved = drag.byMin * perMin;
+  const slack = task.slackMin * perMin;
+  const keys = (event: React.KeyboardEvent) => {
+    if (event.key === "Enter" || event.key === " ") props.onSelect(task.id);
+    const step = event.key === "ArrowLeft" ? -PIN_STEP_MIN : event.key === "ArrowRight" ? PIN_STEP_MIN : 0;
+    if (step === 0) return;
+    event.preventDefault();
+    props.onSelect(task.id);
+    props.onPin(task, startMin + step);
+  };
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-pressed={isSelected}
+      aria-label={`${task.label}, ${formatClock(startMin)} to ${formatClock(endMin)}${isPinned ? ", pinned" : ""}`}
+      className="cursor-grab touch-none"
+      onKeyDown={keys}
+      {...drag.handlers}
+    >
+      {freeMin > 0 && (
+        <line
+          x1={x - freeMin * perMin}
+          x2={x}
+          y1={y + height - 3}
+          y2={y + height - 3}
+          stroke="var(--color-primary)"
+          strokeWidth="3"
+          strokeDasharray="2 3"
+        />
+      )}
+      <g transform={moved === 0 ? undefined : `translate(${moved} 0)`} opacity={moved === 0 ? 1 : 0.75}>
+        <rect
+          x={x + 0.5}
+          y={y}
+          width={Math.max(width - 1, 1.5)}
+          height={height}
+          rx="2.5"
+          fill={fill}
+          stroke={isSelected || isCritical ? "var(--color-primary)" : "var(--dough-line)"}
+          strokeWidth={isSelected ? 3 : isCritical ? 2.5 : 1}
+        />
+        {slack > 0 && (
+          <rect x={x + width - slack} y={y + 1} width={slack - 1} height={height - 2} fill="url(#not-yet)" />
+        )}
+        <BarText {...props} />
+        {isPinned && (
+          <circle
+            cx={x + Math.min(width / 2, 8)}
+            cy={y + 7}
+            r="5"
+            fill="var(--color-primary)"
+            stroke="none"
+          />
+        )}
+        {moved !== 0 && (
+          <text className="figure" x={x} y={y - 5} fontSize="16" fontWeight="700">
+            {formatClock(startMin + drag.byMin)}
+          </text>
+        )}
+      </g>
+    </g>
+  );
+}
+
+function BarText({ x, y, width, height, text, note }: Props) {
+  // A note that does not fit leaves its room to the figure.
+  const fits = note !== "" && width >= note.length * NOTE_LETTER;
+  return (
+    <>
+      {width >= LETTER_FROM * Math.max(text.length, 1) && (
+        <text
+          className="figure"
+          x={x + width / 2}
+          y={y + height / 2 - (fits ? 8 : 0)}
+          fontSize={note ? 20 : 13}
+          textAnchor="middle"
+          dominantBaseline="central"
+        >
+          {text}
+        </text>
+      )}
+      {fits && (
+        <text x={x + width / 2} y={y + height / 2 + 15} fontSize="13" textAnchor="middle">
+          {note}
+        </text>
+      )}
+    </>
+  );
+}
+
+/** Pointer dragging along the clock, in whole steps; a touch that hardly moves selects. */
+function useDrag(task: DayTask, perMin: number, onSelect: Props["onSelect"], onPin: Props["onPin"]) {
+  const from = useRef<{ readonly clientX: number; readonly unitsPerPixel: number } | null>(null);
+  const [byMin, setByMin] = useState(0);
+  const movedUnits = (event: PointerEvent) =>
+    from.current ? (event.clientX - from.current.clientX) * from.current.unitsPerPixel : 0;
+  const toStep = (units: number) =>
+    Math.abs(units) < TOUCH_SLIP ? 0 : Math.round(units / perMin / PIN_STEP_MIN) * PIN_STEP_MIN;
+  const end = () => {
+    from.current = null;
+    setByMin(0);
+  };
+  return {
+    byMin,
+    handlers: {
+      onPointerDown(event: PointerEvent<SVGGElement>) {
+        const scale = event.currentTarget.getScreenCTM()?.a ?? 1;
+        from.current = { clientX: event.clientX, unitsPerPixel: 1 / scale };
+        event.currentTarget.setPointerCapture(event.pointerId);
+      },
+      onPointerMove: (event: PointerEvent) => from.current && setByMin(toStep(movedUnits(event))),
+      onPointerUp(event: PointerEvent) {
+        const step = toStep(movedUnits(event));
+        if (!from.current) return;
+        end();
+        onSelect(task.id);
+        if (step !== 0) onPin(task, roundToStep(task.placed.startMin + step));
+      },
+      onPointerCancel: end,
+    },
+  };
+}
+
+const roundToStep = (minute: number) => Math.round(minute / PIN_STEP_MIN) * PIN_STEP_MIN;

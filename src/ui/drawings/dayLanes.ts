@@ -1,0 +1,72 @@
+import type { DayPlan, DayTask, Fryer, Oven } from "@/core/plan";
+
+/** Drawing units are about a pixel on a tablet: the whole day across WIDTH, the lanes these high. */
+export const CLOCK_WIDTH = 880;
+export const LANE = { axis: 26, heat: 118, oven: 74, hands: 52, gap: 12 } as const;
+const LEFT = 8;
+const HALF_HOUR = 30;
+/** Room left of the first and right of the last thing, min. */
+const ROOM_MIN = 5;
+
+/** Anything that heats: its name, how hot it gets, and what is in it. */
+export interface MachineLane {
+  readonly id: string;
+  readonly name: string;
+  readonly maxC: number;
+  readonly loads: readonly DayTask[];
+  readonly top: number;
+}
+
+/** Where everything of a day stands in its drawing. */
+export interface DayLanes {
+  readonly fromMin: number;
+  readonly toMin: number;
+  readonly perMin: number;
+  readonly height: number;
+  readonly machines: readonly MachineLane[];
+  readonly handsTop: (person: number) => number;
+  readonly people: number;
+  readonly x: (minute: number) => number;
+}
+
+/** A lane for each oven and fryer that is used, and for each pair of hands; null for a day without a schedule. */
+export function layLanes({ schedule, tasks, ovens, fryers }: DayPlan): DayLanes | null {
+  if (!schedule) return null;
+  const fromMin = Math.floor((schedule.startMin - ROOM_MIN) / HALF_HOUR) * HALF_HOUR;
+  const toMin = Math.ceil((schedule.endMin + ROOM_MIN) / HALF_HOUR) * HALF_HOUR;
+  const perMin = (CLOCK_WIDTH - 2 * LEFT) / (toMin - fromMin);
+  const machines = [...ovens, ...fryers]
+    .map((machine: Oven | Fryer) => ({
+      id: machine.id,
+      name: machine.name,
+      maxC: machine.maxC,
+      loads: tasks.filter(({ machineId }) => machineId === machine.id),
+    }))
+    .filter(({ loads }) => loads.length > 0)
+    .map((machine, i) => ({ ...machine, top: LANE.axis + 4 + i * (LANE.heat + LANE.gap) }));
+  const people = Math.max(0, ...tasks.map(({ person }) => person)) + 1;
+  const handsTop = (person: number) =>
+    LANE.axis + 4 + machines.length * (LANE.heat + LANE.gap) + person * (LANE.hands + 6);
+  return {
+    fromMin,
+    toMin,
+    perMin,
+    height: handsTop(people) + 40,
+    machines,
+    handsTop,
+    people,
+    x: (minute) => LEFT + (minute - fromMin) * perMin,
+  };
+}
+
+/** Loads that are in a machine together stand one over the other. */
+export function layTrays(
+  loads: readonly DayTask[],
+): { readonly task: DayTask; readonly level: number; readonly levels: number }[] {
+  return loads.map((task) => {
+    const together = loads.filter(
+      ({ placed }) => placed.startMin < task.placed.endMin && task.placed.startMin < placed.endMin,
+    );
+    return { task, level: together.indexOf(task), levels: together.length };
+  });
+}
