@@ -137,7 +137,7 @@ const ahead = (id: string, kind: MakeAhead["kind"], refId: string, massG: number
 });
 const greatAhead: readonly MakeAhead[] = [
   ahead("ahead-shortcrust", "dough", "bay-shortcrust", 3200),
-  ahead("ahead-quince", "filling", "stewed-quince", 900),
+  ahead("ahead-quince", "filling", "quince-and-bay", 900),
 ];
 /** Cutters beside those of the starters. */
 const furtherCutters: readonly Cutter[] = [

@@ -1,6 +1,8 @@
 export { type CutTemplate } from "./cutTemplate";
 export { toTemplateDxf } from "./templateDxf";
-export { toTemplatePdf, type Paper } from "./templatePdf";
+export { toTemplatePdf } from "./templatePdf";
+export type { Paper } from "./paper";
+export { toDayPdf } from "./dayPdf";
 export { toTemplateSvg } from "./templateSvg";
 export { toFormulaCsv } from "./formulaCsv";
 export { toRecipeJsonLd, type ReadFormula } from "./recipeJsonLd";

@@ -15,21 +15,14 @@ import {
   type PDFPage,
 } from "pdf-lib";
 import type { BoxMm, Polygon } from "@/core/shape";
+import { papers, PT_PER_MM, toLatin, type Paper } from "./paper";
 import { CHECK_BAR_MM, listCuts, type CutTemplate } from "./cutTemplate";
 
-export type Paper = "a4" | "letter";
-
-/** Paper upright, mm. */
-const papers: Record<Paper, BoxMm> = {
-  a4: { widthMm: 210, heightMm: 297 },
-  letter: { widthMm: 215.9, heightMm: 279.4 },
-};
 /** Kept free all round: what a kitchen printer cannot reach, and the foot with the check bar. */
 const EDGE_MM = 12;
 const FOOT_MM = 14;
 /** Pages overlap by so much, to be glued. */
 const OVERLAP_MM = 10;
-const PT_PER_MM = 72 / 25.4;
 const CROSS_MM = 5;
 const INK = rgb(0, 0, 0);
 
@@ -169,6 +162,3 @@ function drawFoot(page: PDFPage, font: PDFFont, text: string): void {
   page.drawText(`${CHECK_BAR_MM} mm: print at 100 %`, { x, y: y + 5, size: 9, font, color: INK });
   page.drawText(text.slice(0, 90), { x, y: y - 12, size: 9, font, color: INK });
 }
-
-/** The fonts every reader has know Latin letters only: others are written as a question mark. */
-const toLatin = (text: string) => text.replace(/[^\u0020-\u007e\u00a0-\u00ff]/g, "?");

@@ -1,11 +1,17 @@
 import { proxy, wrap } from "comlink";
-import type { DayAnswers, DayBook, DayFigures, DayPlan, VariantFigures } from "@/core/plan";
+import type { AheadAnswers, DayAnswers, DayBook, DayFigures, DayPlan, VariantFigures } from "@/core/plan";
 import type { Improvement } from "@/core/schedule";
 import { createLatestClient, type LatestClient } from "./createLatestClient";
-import type { ChoicesRequest, PlanWorkerApi, SearchRequest, VariantsRequest } from "./planWorker";
+import type {
+  AheadRequest,
+  ChoicesRequest,
+  PlanWorkerApi,
+  SearchRequest,
+  VariantsRequest,
+} from "./planWorker";
 
 export type PlanClient = LatestClient<DayBook, DayPlan>;
-export type { ChoicesRequest, VariantsRequest };
+export type { AheadRequest, ChoicesRequest, VariantsRequest };
 
 const startWorker = () => new Worker(new URL("./planWorker.ts", import.meta.url), { type: "module" });
 
@@ -35,6 +41,13 @@ export function createAnswersClient(): LatestClient<DayBook, DayAnswers> {
   const worker = startWorker();
   const remote = wrap<PlanWorkerApi>(worker);
   return createLatestClient(worker, remote, (book) => remote.answerDay(book));
+}
+
+/** What could be made the day before. */
+export function createAheadClient(): LatestClient<AheadRequest, AheadAnswers> {
+  const worker = startWorker();
+  const remote = wrap<PlanWorkerApi>(worker);
+  return createLatestClient(worker, remote, (request) => remote.answerAhead(request));
 }
 
 export interface SearchClient {

@@ -1,9 +1,11 @@
 import { expose } from "comlink";
 import {
+  answerAhead,
   answerDay,
   compareVariants,
   planDay,
   weighChoices,
+  type AheadAnswers,
   type Choice,
   type DayAnswers,
   type DayBook,
@@ -33,6 +35,12 @@ export interface VariantsRequest {
   readonly count: number;
 }
 
+export interface AheadRequest {
+  readonly book: DayBook;
+  /** The day before; null if there is none. */
+  readonly eve: DayBook | null;
+}
+
 /** Between two reports the search lets messages in, ms: a stop is heard as soon. */
 const REPORT_EVERY_MS = 120;
 /** The same search for the same day. */
@@ -47,6 +55,7 @@ const api = {
   compareVariants: ({ book, variants, count }: VariantsRequest): VariantFigures[] =>
     compareVariants(book, variants, count),
   answerDay: (book: DayBook): DayAnswers => answerDay(book),
+  answerAhead: ({ book, eve }: AheadRequest): AheadAnswers => answerAhead(book, eve),
   /** Searches a better order of the day until the budget is spent, it is proven best, or it is stopped. */
   async searchDay(
     { problem, budgetMs }: SearchRequest,

@@ -8,6 +8,8 @@ const plain: CautionFacts = {
   glue: "water",
   wash: "none",
   hasWeights: false,
+  oil: null,
+  isKept: false,
 };
 const stationsOf = (over: Partial<CautionFacts>) =>
   listCautions({ ...plain, ...over }).map(({ station, text }) => `${station}: ${text}`);
@@ -19,6 +21,9 @@ test.each([
   ["a wrapped fruit", { form: "wrapped" }, /^fill: Corer/],
   ["thin slices", { form: "rosette" }, /^fill: .*guard/],
   ["syrup poured around", { hasSauce: true }, /^fill: Hot syrup/],
+  ["hot oil", { oil: { levelMm: 87.2, mostMm: 110 } }, /^bake: Hot oil.*87 mm, never above 110/],
+  ["shared oil", { oil: { levelMm: 87, mostMm: 110 } }, /^bake: .*allergens/],
+  ["what is kept", { isKept: true }, /^cool: .*use-by.*75 °C/],
   ["blind-baking weights", { hasWeights: true }, /^bake: .*count/],
 ] as const)("%s has its caution at its step, and a plain piece does not", (_name, over, words) => {
   expect(stationsOf(over)).toContainEqual(expect.stringMatching(words));

@@ -21,6 +21,10 @@ export interface CautionFacts {
   readonly wash: Wash["kind"];
   /** Something heavy lies in it while it bakes empty. */
   readonly hasWeights: boolean;
+  /** Fried in oil that stands so high with the food in it, of what is allowed, mm; null if it is baked. */
+  readonly oil: { readonly levelMm: number; readonly mostMm: number } | null;
+  /** Some of it was made on another day, or is made today for another. */
+  readonly isKept: boolean;
 }
 
 const LOCAL = "Your local food code decides.";
@@ -29,7 +33,7 @@ const hasEgg = ({ lines }: Filling) =>
 
 /** Cautions of one piece, each at the step that it belongs to. They defer to local codes and licensed practice. */
 export function listCautions(facts: CautionFacts): Caution[] {
-  const { form, hasStick, fillings, hasSauce, glue, wash, hasWeights } = facts;
+  const { form, hasStick, fillings, hasSauce, glue, wash, hasWeights, oil, isKept } = facts;
   const custard = fillings.some(({ family }) => family === "custard");
   const syrup = fillings.some(({ family }) => family === "syrup");
   const wet = fillings.some(({ wetness }) => wetness === "wet");
@@ -80,7 +84,35 @@ export function listCautions(facts: CautionFacts): Caution[] {
       "bake",
       "Blind-baking weights are hot: lift them out in their paper, and count them.",
     ),
+    ...(oil
+      ? when(
+          true,
+          "bake",
+          `Hot oil: with the food in it it stands at ${Math.round(oil.levelMm)} mm, never above ${Math.round(oil.mostMm)}. ` +
+            "Dry pieces only, let down away from you. Never leave it; lid and fire blanket at hand; never water on burning oil.",
+        )
+      : []),
+    ...when(
+      oil !== null,
+      "bake",
+      `Oil is shared: it holds the allergens of what was fried in it before. ${LOCAL}`,
+    ),
     ...when(wet, "bake", "Boiling filling burns: lift trays level and let them stand before handling."),
+    ...when(
+      custard,
+      "bake",
+      `Egg custard: a probe in the middle of one piece, 72–74 °C at the core is a usual rule. ${LOCAL}`,
+    ),
+    ...when(
+      isKept,
+      "cool",
+      `Label what is kept with its date and use-by; reheat it hot right through, once only, 75 °C at the core is a usual rule. ${LOCAL}`,
+    ),
+    ...when(
+      wet || custard,
+      "cool",
+      `Held warm for sale: 60–63 °C and above, or cold at 5 °C and below; not between. ${LOCAL}`,
+    ),
     ...when(
       custard,
       "cool",

@@ -105,11 +105,18 @@ const fried = (over: Partial<FryLoad>, of = bath) => {
 function integrate(pieces: number, minutes: number): number {
   const stepS = 0.05;
   let oilC = bath.setC;
+  let isOn = false;
+  let lowestC = oilC;
   for (let s = 0; s < minutes * 60; s += stepS) {
-    const heatW = bath.heaterW - bath.oilKg * 0.6 * (oilC - bath.roomC) - pieces * 0.011 * 250 * (oilC - 100);
+    isOn ||= oilC <= bath.setC - 4;
+    const heatW =
+      (isOn ? bath.heaterW : 0) -
+      bath.oilKg * 0.6 * (oilC - bath.roomC) -
+      pieces * 0.011 * 250 * (oilC - 100);
     oilC = Math.min(oilC + (heatW * stepS) / (bath.oilKg * 2300), bath.setC);
+    lowestC = Math.min(lowestC, oilC);
   }
-  return oilC;
+  return lowestC;
 }
 
 test("the dip is that of a fine step by step balance, within 1 %", () => {
@@ -117,6 +124,12 @@ test("the dip is that of a fine step by step balance, within 1 %", () => {
     const { lowestC } = fried({ pieces, minutes: 3 });
     expect(Math.abs(lowestC - integrate(pieces, 3)) / (bath.setC - 100)).toBeLessThan(0.01);
   }
+});
+
+test("a small load costs no more than the thermostat's band, and the oil rises again under it", () => {
+  const { lowestC, moments } = fried({ pieces: 2 });
+  expect(lowestC).toBeCloseTo(bath.setC - 4, 6);
+  expect(moments.at(-1)!.oilC).toBe(bath.setC);
 });
 
 test("more pieces dip deeper and take longer to recover; no piece boils off more water than it has", () => {

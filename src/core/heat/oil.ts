@@ -53,6 +53,8 @@ const BOILING_C = 100;
 const EVAPORATION_J_PER_G = 2257;
 /** From the fridge to boiling, for each gram of water, J. */
 const WARMING_J_PER_G = 350;
+/** A small fryer's thermostat answers when the oil has fallen so far below its setting. */
+const THERMOSTAT_BAND_C = 4;
 /** Back within so much of the setting the next load may go in. */
 const BACK_WITHIN_C = 2;
 /** Below this crust takes up oil before it closes. */
@@ -63,8 +65,9 @@ const MOST_PIECES = 500;
 
 /**
  * One load and the recovery after it, from oil at its setting. While pieces fry, the oil obeys
- * m c dT/dt = P − U(T − room) − hA(T − 100): exponential, with its end where heater, losses and steam balance; then
- * the same without pieces. Uptake ends where a piece has no water left to boil.
+ * m c dT/dt = P − U(T − room) − hA(T − 100): exponential, with its end where heater, losses and steam balance; first
+ * with the heater off until the thermostat answers, then with it on, never above the setting; then the same without
+ * pieces. Uptake ends where a piece has no water left to boil.
  * @throws {RangeError} If a quantity is not above 0.
  */
 export function fryLoad(bath: OilBath, load: FryLoad): Result<Frying, OilFault> {
@@ -78,12 +81,14 @@ export function fryLoad(bath: OilBath, load: FryLoad): Result<Frying, OilFault> 
         `${Math.ceil(bath.setC - steadyC)} below ${bath.setC}. Fry in less oil, or at a stronger fire.`,
     });
   }
-  const frying = stretch(bath, load.pieces * load.pieceMm2);
+  const frying = fryPath(bath, load.pieces * load.pieceMm2);
   const mostWaterG = load.pieceG * load.waterShare;
-  const waterAt = (minutes: number) => waterOff(bath, load, minutes);
+  const waterAt = (minutes: number) =>
+    ((load.pieceMm2 / 1e6) * FRY_W_PER_M2K * frying.overBoilingKMin(minutes) * 60) /
+    (EVAPORATION_J_PER_G + WARMING_J_PER_G);
   const dryMin =
     waterAt(load.minutes) > mostWaterG ? findDryMin(waterAt, mostWaterG, load.minutes) : load.minutes;
-  const wetEndC = frying.at(bath.setC, dryMin);
+  const wetEndC = frying.at(dryMin);
   const bare = stretch(bath, 0);
   // Out of water it takes up nothing more worth counting.
   const endC = Math.min(bare.at(wetEndC, load.minutes - dryMin), bath.setC);
@@ -94,11 +99,11 @@ export function fryLoad(bath: OilBath, load: FryLoad): Result<Frying, OilFault> 
       return { atMin, oilC: Math.min(oilC(atMin - fromMin), bath.setC) };
     });
   return ok({
-    lowestC: Math.min(wetEndC, endC),
+    lowestC: Math.min(frying.at(Math.min(frying.offMin, dryMin)), wetEndC, endC),
     recoveryMin,
     waterG: Math.min(waterAt(load.minutes), mostWaterG),
     moments: [
-      ...along(0, dryMin, (minute) => frying.at(bath.setC, minute)),
+      ...along(0, dryMin, frying.at),
       ...(dryMin < load.minutes ? along(dryMin, load.minutes, (minute) => bare.at(wetEndC, minute)) : []),
       ...along(load.minutes, load.minutes + recoveryMin, (minute) => bare.at(endC, minute)),
     ],
@@ -153,19 +158,36 @@ function stretch(bath: OilBath, surfaceMm2: number) {
     endC,
     timeMin,
     at: (fromC: number, minutes: number) => endC + (fromC - endC) * Math.exp(-minutes / timeMin),
-    /** Minutes to rise to a temperature below its end. */
+    /** Minutes to a temperature on the way to its end; 0 where it has been passed. */
     until: (fromC: number, toC: number) =>
-      fromC >= toC ? 0 : timeMin * Math.log((endC - fromC) / (endC - toC)),
+      (toC - fromC) * (endC - fromC) <= 0 ? 0 : timeMin * Math.log((endC - fromC) / (endC - toC)),
+    overBoilingKMin: (fromC: number, minutes: number) =>
+      (endC - BOILING_C) * minutes + (fromC - endC) * timeMin * (1 - Math.exp(-minutes / timeMin)),
   };
 }
 
-/** Water one piece has boiled off after so long, g: the heat that it took, over what a gram takes. */
-function waterOff(bath: OilBath, load: FryLoad, minutes: number): number {
-  const { endC, timeMin } = stretch(bath, load.pieces * load.pieceMm2);
-  const overC = endC - BOILING_C;
-  const integralKMin = overC * minutes + (bath.setC - endC) * timeMin * (1 - Math.exp(-minutes / timeMin));
-  const takenJ = (load.pieceMm2 / 1e6) * FRY_W_PER_M2K * integralKMin * 60;
-  return Math.max(takenJ / (EVAPORATION_J_PER_G + WARMING_J_PER_G), 0);
+/** The oil while so much surface fries in it, from its setting on. */
+function fryPath(bath: OilBath, surfaceMm2: number) {
+  const { setC } = bath;
+  const off = stretch({ ...bath, heaterW: 0 }, surfaceMm2);
+  const on = stretch(bath, surfaceMm2);
+  const answersC = setC - THERMOSTAT_BAND_C;
+  const offMin = off.until(setC, answersC);
+  // A heater that is stronger than the load brings the oil back under it.
+  const backMin = on.endC > setC ? offMin + on.until(answersC, setC) : Infinity;
+  return {
+    /** The thermostat answers after so long. */
+    offMin,
+    at(minute: number): number {
+      if (minute <= offMin) return off.at(setC, minute);
+      return minute >= backMin ? setC : on.at(answersC, minute - offMin);
+    },
+    /** ∫ (T − boiling) dt from 0 to a minute, K min. */
+    overBoilingKMin: (minute: number): number =>
+      off.overBoilingKMin(setC, Math.min(minute, offMin)) +
+      on.overBoilingKMin(answersC, Math.max(Math.min(minute, backMin) - offMin, 0)) +
+      (setC - BOILING_C) * Math.max(minute - backMin, 0),
+  };
 }
 
 const HALVINGS = 40;

@@ -7,6 +7,7 @@ export function gatherCautions(works: readonly PieceWork[]): DayCaution[] {
   const gathered = new Map<string, DayCaution>();
   for (const { line, fillings } of works) {
     const { id, form, extras, glue, wash, stages } = line.piece;
+    const [fry] = line.fries;
     const cautions = listCautions({
       form: form.kind,
       hasStick: form.kind === "lidded" && form.stick !== null,
@@ -14,6 +15,8 @@ export function gatherCautions(works: readonly PieceWork[]): DayCaution[] {
       hasSauce: extras.some(({ kind }) => kind === "sauce"),
       glue: line.seal ? glue : "none",
       wash: wash.kind,
+      oil: fry ? { levelMm: fry.levelMm, mostMm: fry.levelMostMm } : null,
+      isKept: line.frozenTaken > 0 || line.ahead.frozenPieces > 0 || line.ahead.shells > 0,
       hasWeights: stages.some(({ act }) => act === "weightsOut" || act === "fill"),
     });
     for (const caution of cautions) {

@@ -1,7 +1,10 @@
 import { explainLateness } from "../schedule";
 import { formatCount, formatDuration } from "../units";
-import type { Day, DayBook, Order, Oven, Piece } from "./book";
+import type { Day, DayBook, Order, Oven, Piece, Vessel } from "./book";
 import type { DayPlan } from "./dayPlan";
+import { HANDS } from "./draftTask";
+import { nameHeld } from "./kitDoubts";
+import { toFryerId, toOvenId } from "./ovenSetting";
 import { planDay } from "./planDay";
 
 /** What of the book an answer would change; what is not named stays. */
@@ -10,22 +13,27 @@ export interface DayChange {
   readonly orders?: readonly Order[];
   readonly ovens?: readonly Oven[];
   readonly pieces?: readonly Piece[];
+  readonly vessels?: readonly Vessel[];
 }
 
-/** A question asked of the day, and the day that answers it. */
-export interface DayIf {
-  readonly id: string;
-  readonly title: string;
-  readonly change: DayChange;
+/** A day in the figures by which it is chosen. */
+export interface DayNow {
   readonly startMin: number | null;
   readonly readyMin: number | null;
   readonly lateMin: number;
   readonly dayMin: number;
 }
 
+/** A question asked of the day, and the day that answers it. */
+export interface DayIf extends DayNow {
+  readonly id: string;
+  readonly title: string;
+  readonly change: DayChange;
+}
+
 export interface DayAnswers {
   /** As it stands. */
-  readonly now: Omit<DayIf, "id" | "title" | "change">;
+  readonly now: DayNow;
   readonly ifs: readonly DayIf[];
   /** Why it is late, in words with minutes; empty if it is not. */
   readonly reasons: readonly string[];
@@ -61,11 +69,11 @@ export function answerDay(book: DayBook): DayAnswers {
     if (answered.lateMin === 0) mends.push(answered);
     if (mends.length === MOST_MENDS) break;
   }
-  return { now, ifs, reasons: explainDay(plan), mends };
+  return { now, ifs, reasons: explainDay(plan, book.vessels), mends };
 }
 
 /** The book with an answer taken. */
-export function applyDayChange(book: DayBook, { day, orders, ovens, pieces }: DayChange): DayBook {
+export function applyDayChange(book: DayBook, { day, orders, ovens, pieces, vessels }: DayChange): DayBook {
   const replace = <T extends { readonly id: string }>(all: readonly T[], changed: readonly T[] = []): T[] => {
     const byId = new Map(changed.map((each) => [each.id, each]));
     const known = new Set(all.map(({ id }) => id));
@@ -77,6 +85,7 @@ export function applyDayChange(book: DayBook, { day, orders, ovens, pieces }: Da
     orders: replace(book.orders, orders),
     ovens: replace(book.ovens, ovens),
     pieces: replace(book.pieces, pieces),
+    vessels: replace(book.vessels, vessels),
   };
 }
 
@@ -126,6 +135,20 @@ const secondOven = (first: Oven): Question => ({
   change: { ovens: [{ ...first, id: `${first.id}-2`.slice(0, 64), name: `${first.name}, second` }] },
 });
 
+/** Twice as many of the moulds that what is late is baked in. */
+function moreMoulds({ pieces, vessels }: DayBook, late: readonly Order[]): Question[] {
+  const lateIds = new Set(
+    late.map(({ pieceId }) => pieces.find(({ id }) => id === pieceId)?.vesselId ?? null),
+  );
+  return vessels
+    .filter(({ id }) => lateIds.has(id))
+    .map((vessel) => ({
+      id: `more-${vessel.id}`,
+      title: `${vessel.count} more of ${vessel.name.toLowerCase()}`,
+      change: { vessels: [{ ...vessel, count: vessel.count * 2 }] },
+    }));
+}
+
 /** What could mend a late day, the gentlest first. */
 function listMends(book: DayBook, { schedule, lines }: DayPlan): Question[] {
   const { day, orders, pieces, ovens } = book;
@@ -161,6 +184,7 @@ function listMends(book: DayBook, { schedule, lines }: DayPlan): Question[] {
       : []),
     ...(day.helper ? [] : [helperQuestion(book)]),
     ...(first ? [secondOven(first)] : []),
+    ...moreMoulds(book, late),
     {
       id: "half",
       title: "Half of every order",
@@ -169,7 +193,7 @@ function listMends(book: DayBook, { schedule, lines }: DayPlan): Question[] {
   ];
 }
 
-function readFigures({ schedule, tally }: DayPlan): DayAnswers["now"] {
+export function readFigures({ schedule, tally }: DayPlan): DayNow {
   return {
     startMin: tally.startMin,
     readyMin: tally.readyMin,
@@ -178,13 +202,18 @@ function readFigures({ schedule, tally }: DayPlan): DayAnswers["now"] {
   };
 }
 
-function explainDay({ problem, schedule, ovens }: DayPlan): string[] {
+function explainDay({ problem, schedule, ovens, fryers }: DayPlan, vessels: readonly Vessel[]): string[] {
   if (!problem || !schedule) return [];
   return explainLateness(problem, schedule).map(({ kind, resourceId, lessMin }) => {
     const less = `without it ${formatDuration(lessMin)} less of lateness, all promises together`;
     if (kind === "opening") return `There is too little time from opening to the promises: ${less}.`;
     if (kind === "longestWaits") return `Dough and fruit may not wait longer: ${less}.`;
-    const oven = ovens.find(({ id }) => resourceId?.endsWith(`:${id}`));
-    return oven ? `${oven.name} is full: ${less}.` : `There are too few hands: ${less}.`;
+    if (resourceId === null || resourceId === HANDS) return `There are too few hands: ${less}.`;
+    const machine =
+      ovens.find((oven) => toOvenId(oven) === resourceId) ??
+      fryers.find((fryer) => toFryerId(fryer) === resourceId);
+    if (machine) return `${machine.name} is full: ${less}.`;
+    const held = nameHeld(resourceId, vessels);
+    return `${held.charAt(0).toUpperCase()}${held.slice(1)}: there is not enough room: ${less}.`;
   });
 }

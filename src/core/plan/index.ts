@@ -32,6 +32,7 @@ export {
   type Vessel,
   type Weighing,
 } from "./book";
+export { listClockRows, type ClockRow } from "./clockRows";
 export { addDays } from "./calendar";
 export { toReadinessRequest } from "./restDough";
 export { closeLarder } from "./leftovers";
@@ -73,8 +74,17 @@ export {
 } from "./whatIf";
 export { findFilling } from "./shapePiece";
 export { listDecks, listLights, setFor, toFryerId, toOvenId, type DeckHeat, type Light } from "./ovenSetting";
+export { SHARED_HEAT_C } from "./scheduleProblem";
 export { countOnShelf } from "./kitRoom";
 export { nameHeld } from "./kitDoubts";
 export type { FryPlan } from "./planFrying";
-export { answerDay, applyDayChange, type DayAnswers, type DayChange, type DayIf } from "./dayIfs";
+export {
+  answerDay,
+  applyDayChange,
+  type DayAnswers,
+  type DayChange,
+  type DayIf,
+  type DayNow,
+} from "./dayIfs";
+export { answerAhead, type AheadAnswers, type AheadIf } from "./aheadIfs";
 export { toBaked, toFryLoad, toKnownBake } from "./knownBake";

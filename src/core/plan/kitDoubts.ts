@@ -42,6 +42,27 @@ export function nameHeld(resourceId: string, vessels: readonly Vessel[]): string
   return vessels.find((vessel) => vessel.id === id)?.name ?? resourceId;
 }
 
+/** More trays of raw pieces for the freezer than it has shelves for. */
+export function findFreezerDoubt(lines: readonly PiecePlan[], { standing }: KitRoom): Problem[] {
+  const room = standing.freezer;
+  const trays = lines.reduce(
+    (sum, { ahead, loading }) => sum + Math.ceil(ahead.frozenPieces / loading.perTray),
+    0,
+  );
+  return room === null || trays <= room
+    ? []
+    : [
+        {
+          station: "cool",
+          pieceId: null,
+          stops: false,
+          message:
+            `${formatCount(trays, "tray")} to freeze and room for ${room}: ${trays - room} too many. Freeze ` +
+            "in two goes and bag the first, or make fewer ahead.",
+        },
+      ];
+}
+
 /** Oil that the day would take past its change. */
 export function findOldOil(lines: readonly PiecePlan[]): Problem[] {
   const loads = new Map<string, { baskets: number; fry: PiecePlan["fries"][number] }>();

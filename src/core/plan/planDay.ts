@@ -29,7 +29,7 @@ import {
   type ShapeContext,
   type ShapedPiece,
 } from "./shapePiece";
-import { findKitDoubts, findOldOil } from "./kitDoubts";
+import { findFreezerDoubt, findKitDoubts, findOldOil } from "./kitDoubts";
 import { openKit, type KitRoom } from "./kitRoom";
 import { pinTasks } from "./pinTasks";
 import { listTasks } from "./planTasks";
@@ -80,7 +80,7 @@ export function planDay(book: DayBook): DayPlan {
   const problem =
     drafts.length > 0 ? toScheduleProblem(drafts, kit, book.day, book.kitchen.roomC, openMin) : null;
   const schedule = problem && followSchedule(problem, book.day.laid);
-  problems.push(...kit.problems, ...findOldOil(lines));
+  problems.push(...kit.problems, ...findOldOil(lines), ...findFreezerDoubt(lines, kit));
   if (schedule)
     problems.push(...findLateness(schedule, drafts, openMin), ...findKitDoubts(schedule, drafts, kit));
   const tasks = schedule ? assignPeople(placeDrafts(drafts, schedule), book.day.helper) : [];

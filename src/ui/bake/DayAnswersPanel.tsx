@@ -1,10 +1,10 @@
 "use client";
 
 import type { DayAnswers, DayBook, DayChange, DayIf } from "@/core/plan";
-import { formatClock, formatDuration } from "@/core/units";
 import { createAnswersClient } from "@/workers/createPlanClient";
 import { useBench } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
+import { AnswerCard } from "./AnswerCard";
 import type { Edit } from "../bench/benchStore";
 
 /** What if? Each answer is a whole day planned; for a day that is late, why, and what was found to mend it. */
@@ -62,46 +62,20 @@ function Answers({ ifs, now, label, onTake }: AnswersProps) {
     <ul aria-label={label} className="grid gap-2 sm:grid-cols-2">
       {ifs.map((each) => (
         <li key={each.id}>
-          <button
-            type="button"
-            className="flex h-full min-h-16 w-full cursor-pointer flex-col rounded-lg border-2 border-base-300 bg-base-100 px-3 py-2 text-left hover:border-primary"
-            onClick={() => onTake(each.change)}
-          >
-            <strong>{each.title}</strong>
-            <span className="figure">{describeIf(each, now)}</span>
-          </button>
+          <AnswerCard title={each.title} then={each} now={now} onTake={() => onTake(each.change)} />
         </li>
       ))}
     </ul>
   );
 }
 
-/** `start 05:10, 40 min later · 6 h 10 of work, 55 min less`. */
-function describeIf(then: DayIf, now: DayAnswers["now"]): string {
-  const parts = [
-    then.startMin === null
-      ? null
-      : `start ${formatClock(then.startMin)}${
-          now.startMin === null || now.startMin === then.startMin
-            ? ""
-            : `, ${formatDuration(Math.abs(then.startMin - now.startMin))} ${then.startMin > now.startMin ? "later" : "sooner"}`
-        }`,
-    `day ${formatDuration(then.dayMin)}${
-      then.dayMin === now.dayMin
-        ? ""
-        : `, ${formatDuration(Math.abs(then.dayMin - now.dayMin))} ${then.dayMin < now.dayMin ? "less" : "more"}`
-    }`,
-    then.lateMin > 0 ? `${formatDuration(then.lateMin)} late` : now.lateMin > 0 ? "nothing late" : null,
-  ];
-  return parts.filter((part) => part !== null).join(" · ");
-}
-
 /** An answer taken is edits like any other: undo takes it back. */
-function toEdits({ day, orders = [], ovens = [], pieces = [] }: DayChange): Edit[] {
+function toEdits({ day, orders = [], ovens = [], pieces = [], vessels = [] }: DayChange): Edit[] {
   return [
     ...(day ? [{ kind: "day" as const, id: day.id, record: day }] : []),
     ...orders.map((record) => ({ kind: "order" as const, id: record.id, record })),
     ...ovens.map((record) => ({ kind: "oven" as const, id: record.id, record })),
     ...pieces.map((record) => ({ kind: "piece" as const, id: record.id, record })),
+    ...vessels.map((record) => ({ kind: "vessel" as const, id: record.id, record })),
   ];
 }

@@ -24,7 +24,7 @@ export function FryFacts({ line }: { readonly line: PiecePlan }) {
       <Fact label="the oil falls to" value={`${formatNumber(fry.lowestC)} °C`} note={fry.fryer.name} />
       <Fact
         label="back after"
-        value={formatDuration(Math.ceil(fry.recoveryMin))}
+        value={fry.recoveryMin > 0 ? formatDuration(Math.ceil(fry.recoveryMin)) : "at once"}
         note="before the next basket"
       />
       <Fact

@@ -1,7 +1,7 @@
 "use client";
 
 import { ovenKindFacts, ovenKinds } from "@/core/heat";
-import type { Oven } from "@/core/plan";
+import { SHARED_HEAT_C, type Oven } from "@/core/plan";
 import { ovenLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { checkName } from "../controls/checks";
@@ -39,7 +39,7 @@ export function OvenCard({ oven, canRemove }: { readonly oven: Oven; readonly ca
         limit={ovenLimits.traysAtOnce}
         value={oven.traysAtOnce}
         sliderMax={12}
-        hint="over all decks or shelves"
+        hint={`over all decks or shelves; loads within ${SHARED_HEAT_C} °C of each other bake together`}
         onChange={(traysAtOnce) => save({ traysAtOnce })}
       />
       <Dial

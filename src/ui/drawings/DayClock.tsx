@@ -45,7 +45,7 @@ export function DayClock({ plan, pinnedIds, selectedId, onSelect, onPin }: Props
   const freeOf = useMemo(() => findFreeMinutes(plan), [plan]);
   const { schedule, tasks } = plan;
   if (!schedule || !lanes) return null;
-  const { x, perMin, height, machines, handsTop, people } = lanes;
+  const { x, perMin, height, machines, heatHeight, loadHeight, handsTop, people } = lanes;
   const handTasks = tasks.filter(({ machineId }) => machineId === null);
   const loads = tasks.length - handTasks.length;
   const label = `Day from ${formatClock(schedule.startMin)} to ${formatClock(schedule.endMin)}: ${loads} loads in the heat, ${handTasks.length} jobs by hand`;
@@ -89,8 +89,8 @@ export function DayClock({ plan, pinnedIds, selectedId, onSelect, onPin }: Props
             {layTrays(machine.loads).map(({ task, level, levels }) =>
               bar(
                 task,
-                machine.top + LANE.heat - LANE.oven + (level * LANE.oven) / levels,
-                LANE.oven / levels - 4,
+                machine.top + heatHeight - loadHeight + (level * loadHeight) / levels,
+                loadHeight / levels - 4,
                 "var(--dough-deep)",
                 `${task.pieces}`,
                 levels > 1 ? "" : describeHeat(task),
@@ -177,12 +177,12 @@ interface ChainProps {
 }
 
 /** From job to job of the critical chain, end to start. */
-function ChainLine({ plan, lanes: { x, machines, handsTop }, chain }: ChainProps) {
+function ChainLine({ plan, lanes: { x, machines, heatHeight, loadHeight, handsTop }, chain }: ChainProps) {
   const placeOf = (id: string) => {
     const task = plan.tasks.find((each) => each.id === id);
     if (!task) return [];
     const machine = machines.find((each) => each.id === task.machineId);
-    const y = machine ? machine.top + LANE.heat - LANE.oven / 2 : handsTop(task.person) + LANE.hands / 2;
+    const y = machine ? machine.top + heatHeight - loadHeight / 2 : handsTop(task.person) + LANE.hands / 2;
     return [{ y, from: x(task.placed.startMin), to: x(task.placed.endMin) }];
   };
   const places = chain.flatMap(placeOf);

@@ -2,7 +2,10 @@ import type { DayPlan } from "@/core/plan";
 import { listLights } from "@/core/plan";
 import { computeChangeoverMin } from "@/core/schedule";
 import { formatClock } from "@/core/units";
-import { LANE, type DayLanes, type MachineLane } from "./dayLanes";
+import { type DayLanes, type MachineLane } from "./dayLanes";
+
+/** The mark of lighting stands so high in its lane. */
+const LIGHT_SHARE = 0.75;
 
 interface Props {
   readonly plan: DayPlan;
@@ -15,9 +18,9 @@ export function HeatLine({ plan, machine, lanes }: Props) {
   const light = listLights(plan).find(({ machineId }) => machineId === machine.id);
   const heater = plan.problem?.resources.find(({ id }) => id === light?.resourceId)?.heater;
   if (!light || !heater) return null;
-  const { x } = lanes;
-  const floor = machine.top + LANE.heat;
-  const heatY = (heatC: number) => floor - (heatC / machine.maxC) * LANE.heat;
+  const { x, heatHeight } = lanes;
+  const floor = machine.top + heatHeight;
+  const heatY = (heatC: number) => floor - (heatC / machine.maxC) * heatHeight;
   const loads = machine.loads.flatMap(({ heat, placed }) => (heat ? [{ ...placed, ...heat }] : []));
   const points: (readonly [number, number])[] = [[light.lightMin, heater.restC]];
   let beforeC = heater.restC;
@@ -41,7 +44,7 @@ export function HeatLine({ plan, machine, lanes }: Props) {
       <line
         x1={x(light.lightMin)}
         x2={x(light.lightMin)}
-        y1={floor - 88}
+        y1={floor - heatHeight * LIGHT_SHARE}
         y2={floor}
         stroke="var(--heat)"
         strokeWidth="2"
@@ -50,7 +53,7 @@ export function HeatLine({ plan, machine, lanes }: Props) {
       <text
         className="figure"
         x={x(light.lightMin) + (isNear ? 5 : -5)}
-        y={floor - 78}
+        y={floor - heatHeight * LIGHT_SHARE + 10}
         fontSize="14"
         textAnchor={isNear ? "start" : "end"}
       >

@@ -2,7 +2,11 @@ import type { DayPlan, DayTask, Fryer, Oven } from "@/core/plan";
 
 /** Drawing units are about a pixel on a tablet: the whole day across WIDTH, the lanes these high. */
 export const CLOCK_WIDTH = 880;
-export const LANE = { axis: 26, heat: 118, oven: 74, hands: 52, gap: 12 } as const;
+export const LANE = { axis: 26, hands: 52, gap: 12 } as const;
+/** How high a machine's temperature and its loads are drawn; lower where there are many, so that the hands stay in view. */
+const HIGH = { heat: 118, load: 74 } as const;
+const LOW = { heat: 84, load: 56 } as const;
+const MANY_MACHINES = 3;
 const LEFT = 8;
 const HALF_HOUR = 30;
 /** Room left of the first and right of the last thing, min. */
@@ -24,6 +28,8 @@ export interface DayLanes {
   readonly perMin: number;
   readonly height: number;
   readonly machines: readonly MachineLane[];
+  readonly heatHeight: number;
+  readonly loadHeight: number;
   readonly handsTop: (person: number) => number;
   readonly people: number;
   readonly x: (minute: number) => number;
@@ -35,24 +41,27 @@ export function layLanes({ schedule, tasks, ovens, fryers }: DayPlan): DayLanes 
   const fromMin = Math.floor((schedule.startMin - ROOM_MIN) / HALF_HOUR) * HALF_HOUR;
   const toMin = Math.ceil((schedule.endMin + ROOM_MIN) / HALF_HOUR) * HALF_HOUR;
   const perMin = (CLOCK_WIDTH - 2 * LEFT) / (toMin - fromMin);
-  const machines = [...ovens, ...fryers]
+  const used = [...ovens, ...fryers]
     .map((machine: Oven | Fryer) => ({
       id: machine.id,
       name: machine.name,
       maxC: machine.maxC,
       loads: tasks.filter(({ machineId }) => machineId === machine.id),
     }))
-    .filter(({ loads }) => loads.length > 0)
-    .map((machine, i) => ({ ...machine, top: LANE.axis + 4 + i * (LANE.heat + LANE.gap) }));
+    .filter(({ loads }) => loads.length > 0);
+  const { heat, load } = used.length < MANY_MACHINES ? HIGH : LOW;
+  const machines = used.map((machine, i) => ({ ...machine, top: LANE.axis + 4 + i * (heat + LANE.gap) }));
   const people = Math.max(0, ...tasks.map(({ person }) => person)) + 1;
   const handsTop = (person: number) =>
-    LANE.axis + 4 + machines.length * (LANE.heat + LANE.gap) + person * (LANE.hands + 6);
+    LANE.axis + 4 + machines.length * (heat + LANE.gap) + person * (LANE.hands + 6);
   return {
     fromMin,
     toMin,
     perMin,
     height: handsTop(people) + 40,
     machines,
+    heatHeight: heat,
+    loadHeight: load,
     handsTop,
     people,
     x: (minute) => LEFT + (minute - fromMin) * perMin,

@@ -223,13 +223,22 @@ const oilLimits = {
   pieces: { label: "In at once", unit: "", min: 1, max: 100, step: 1 },
   minutes: { label: "Fry", unit: "min", min: 1, max: 20, step: 0.5 },
 } satisfies Record<string, Limit>;
-/** Oil of six litres. */
-const FIRST_BATH = { oilKg: 5.4, heaterW: 3000, setC: 180 };
-const FIRST_FRY = { pieces: 20, minutes: 5 };
+/** A table fryer, for a kit that has none, and what it fries. */
+const FIRST_BATH = { oilKg: 5.4, heaterW: 3000 };
+const FIRST_FRY = { setC: 180, pieces: 20, minutes: 5 };
 
 function FryFace({ piece, shaped, baked, book, tabs }: FaceProps) {
-  const [bath, setBath] = useState(FIRST_BATH);
-  const [fry, setFry] = useState(FIRST_FRY);
+  const [fryer] = book.fryers;
+  const isFried = piece.heatBy === "oil";
+  const [bath, setBath] = useState({
+    oilKg: fryer?.oilKg ?? FIRST_BATH.oilKg,
+    heaterW: fryer?.heaterW ?? FIRST_BATH.heaterW,
+    setC: (isFried ? piece.stages[0]?.ovenC : null) ?? FIRST_FRY.setC,
+  });
+  const [fry, setFry] = useState({
+    pieces: FIRST_FRY.pieces,
+    minutes: isFried ? piece.stages.reduce((sum, { minutes }) => sum + minutes, 0) : FIRST_FRY.minutes,
+  });
   const oil = { ...bath, roomC: book.kitchen.roomC };
   const load = toFryLoad(shaped, baked, fry.pieces, fry.minutes);
   const fried = fryLoad(oil, load);
@@ -255,7 +264,11 @@ function FryFace({ piece, shaped, baked, book, tabs }: FaceProps) {
                 />
                 <Fact
                   label="next load after"
-                  value={formatDuration(Math.ceil(fried.value.recoveryMin))}
+                  value={
+                    fried.value.recoveryMin > 0
+                      ? formatDuration(Math.ceil(fried.value.recoveryMin))
+                      : "at once"
+                  }
                   note="back at its heat"
                 />
                 <Fact label="water out of each" value={formatMass(fried.value.waterG)} note="boiled off" />

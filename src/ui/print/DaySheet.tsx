@@ -1,4 +1,4 @@
-import { listLights, type DayBook, type DayPlan, type DayTask, type PiecePlan } from "@/core/plan";
+import { listClockRows, type DayBook, type DayPlan, type PiecePlan } from "@/core/plan";
 import { describeVents } from "@/core/sealing";
 import { describeOutline, describeSheet } from "@/core/shape";
 import {
@@ -11,7 +11,7 @@ import {
 } from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
 import { describeStages, describeWash } from "../piece/describePiece";
-import { tinNames } from "../piece/words";
+import { glazeNames, signNames, tinNames } from "../piece/words";
 import { toDrawnParts } from "../drawings/drawnParts";
 import { SheetDrawing } from "../drawings/SheetDrawing";
 import { namePass } from "../drawings/SheetThumb";
@@ -89,13 +89,14 @@ function PieceBlock({
   const nameFilling = (id: string) => formulas.find((formula) => formula.id === id)?.name ?? "";
   const { piece, cut, portion, seal, loading, formed } = line;
   const { sheets, portioning } = cut.plan;
+  const [fry] = line.fries;
   const [largest] = sheets;
   return (
     <section className="mt-4 break-inside-avoid border-t-2 border-black pt-1">
       <h2 className="flex justify-between text-lg">
         {piece.name}
         <span className="figure">
-          {line.made} = {line.ordered} ordered + {piece.spares} spare
+          {line.made} = {line.ordered} ordered + {line.made - line.ordered} spare
           {line.frozenTaken + line.blanksTaken > 0 &&
             `, ${line.frozenTaken + line.blanksTaken} from the larder`}
         </span>
@@ -160,9 +161,13 @@ function PieceBlock({
           <p>
             {seal && `Glue: ${seal.glue.name.toLowerCase()}. `}
             {describeVents(piece.vents)}; {describeWash(piece)}. Tin {tinNames[piece.tin]}. Chill{" "}
-            {formatDuration(piece.chillMin)}. Bake {describeStages(piece)},{" "}
-            {formatCount(loading.loads.length, "load")} of up to {loading.loads[0]?.pieces}, {loading.perTray}{" "}
-            to a tray. Cool {formatDuration(piece.coolMin)}.
+            {formatDuration(piece.chillMin)}. {piece.heatBy === "oil" ? "Fry" : "Bake"}{" "}
+            {describeStages(piece)},{" "}
+            {fry
+              ? `${fry.perBasket} in a basket`
+              : `${formatCount(loading.loads.length, "load")} of up to ${loading.loads[0]?.pieces ?? 0}, ${loading.perTray} to a tray`}
+            ; done when {signNames[piece.doneness.sign]}. Cool {formatDuration(piece.coolMin)}.
+            {piece.glaze.kind !== "none" && ` Glaze: ${glazeNames[piece.glaze.kind]}.`}
           </p>
         </div>
         {largest && (
@@ -184,50 +189,42 @@ function PieceBlock({
 }
 
 function Clock({ plan }: { readonly plan: DayPlan }) {
-  const lights = listLights(plan).map(({ machineId, name, heatC, lightMin }) => ({
-    id: `light-${machineId}`,
-    startMin: lightMin,
-    endMin: null,
-    label: `Light ${name.toLowerCase()} to ${heatC} °C`,
-    person: 0,
-  }));
-  const jobs = plan.tasks.map(({ id, placed, label, person }: DayTask) => ({
-    id,
-    person,
-    startMin: placed.startMin,
-    endMin: placed.endMin,
-    label,
-  }));
-  const rows = [...lights, ...jobs].sort((a, b) => a.startMin - b.startMin);
+  const rows = listClockRows(plan);
+  const people = [...new Set(rows.map(({ person }) => person))].sort();
   return (
-    <section className="mt-4 border-t-2 border-black pt-1">
-      <h2 className="text-lg">By the clock</h2>
-      <table className="w-full">
-        <thead className="sr-only">
-          <tr>
-            <th scope="col">From</th>
-            <th scope="col">To</th>
-            <th scope="col">What</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ id, startMin, endMin, label, person }) => (
-            <tr key={id} className="break-inside-avoid border-b border-dotted border-black">
-              <td className="figure w-16 py-px">{formatClock(startMin)}</td>
-              <td className="figure w-16">{endMin === null ? "" : formatClock(endMin)}</td>
-              <td>
-                ☐ {person > 0 && <strong>Helper: </strong>}
-                {label}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+    <>
+      {people.map((person) => (
+        <section key={person} className="mt-4 border-t-2 border-black pt-1">
+          <h2 className="text-lg">
+            By the clock{people.length > 1 && (person === 0 ? ", the baker" : ", the helper")}
+          </h2>
+          <table className="w-full">
+            <thead className="sr-only">
+              <tr>
+                <th scope="col">From</th>
+                <th scope="col">To</th>
+                <th scope="col">What</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows
+                .filter((row) => row.person === person)
+                .map(({ id, startMin, endMin, label }) => (
+                  <tr key={id} className="break-inside-avoid border-b border-dotted border-black">
+                    <td className="figure w-16 py-px">{formatClock(startMin)}</td>
+                    <td className="figure w-16">{endMin === null ? "" : formatClock(endMin)}</td>
+                    <td>☐ {label}</td>
+                  </tr>
+                ))}
+            </tbody>
+          </table>
+        </section>
+      ))}
       <ul className="mt-2">
         {plan.cautions.map(({ station, text }) => (
           <li key={`${station}-${text}`}>⚠ {text}</li>
         ))}
       </ul>
-    </section>
+    </>
   );
 }

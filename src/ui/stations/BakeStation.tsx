@@ -3,6 +3,7 @@
 import { useState } from "react";
 import { listLights, type DayPlan, type PiecePlan } from "@/core/plan";
 import { formatClock, formatCount, formatDuration, formatMass } from "@/core/units";
+import { AheadPanel } from "../bake/AheadPanel";
 import { DayAnswersPanel } from "../bake/DayAnswersPanel";
 import { DaySearch } from "../bake/DaySearch";
 import { FryFacts } from "../bake/FryFacts";
@@ -79,6 +80,7 @@ function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PieceP
       {line.piece.heatBy === "oil" ? <FryFacts line={line} /> : <Trays line={line} />}
       <DaySearch />
       <DayAnswersPanel />
+      <AheadPanel />
     </div>
   );
 }

@@ -137,7 +137,10 @@ function ColdNote({ day: { divided, formula } }: { readonly day: DayBatch }) {
   );
 }
 
-function describeMaking({ formula, batch, overG, boughtSheets }: DayBatch, startMin: number | null): string {
+function describeMaking(
+  { formula, batch, overG, aheadG, boughtSheets }: DayBatch,
+  startMin: number | null,
+): string {
   return [
     startMin === null ? "" : `${formula.kind === "dough" ? "mix" : "make"} at ${formatClock(startMin)}`,
     batch ? `${formatNumber(batch.scale, 2)} × the formula` : "nothing to mix: the larder has it",
@@ -147,6 +150,7 @@ function describeMaking({ formula, batch, overG, boughtSheets }: DayBatch, start
       : "",
     formula.kind === "filling" ? `cools ${formatDuration(formula.coolMin)}` : "",
     batch && batch.weighedG - batch.usableG > 0.5 ? `gives ${formatMass(batch.usableG)}` : "",
+    aheadG > 0 ? `${formatMass(aheadG)} of it for another day` : "",
     overG > 0 ? `${formatMass(overG)} over` : overG < 0 ? `${formatMass(-overG)} short` : "",
   ]
     .filter(Boolean)

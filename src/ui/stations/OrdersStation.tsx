@@ -57,7 +57,10 @@ export function OrdersStation() {
           <Link href={`/print/${book.day.date}`} className="btn touch">
             Day sheet to print
           </Link>
-          <div className="grid grid-cols-2 gap-2">
+          <div className="grid grid-cols-3 gap-2">
+            <a href={`/api/day/${book.day.date}/pdf`} className="btn touch" download>
+              By the clock, PDF
+            </a>
             <a href={`/api/day/${book.day.date}/ics`} className="btn touch" download>
               Calendar with alarms
             </a>
