@@ -1,8 +1,9 @@
 import Papa from "papaparse";
-import { planDay } from "@/core/plan";
+import { listClockRows, planDay } from "@/core/plan";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
-import { toDayCsv, writeDayCalendar } from ".";
+import { toDayCsv, toDayPdf, writeDayCalendar } from ".";
+import { readPdfTexts } from "./testPdf";
 
 const records = listDemoRecords();
 const book = toDayBook(records, "2026-11-28", null)!;
@@ -27,4 +28,31 @@ test("the table of jobs has one row a job, in the order of the clock", () => {
   expect(data.map(({ what }) => what)).toEqual(plan.tasks.map(({ label }) => label));
   const starts = data.map(({ from }) => from!);
   expect(starts).toEqual(starts.toSorted());
+});
+
+test("the sheet as PDF has every job of each person in the order of the clock, on pages of their own", async () => {
+  const market = toDayBook(records, "2026-12-05", null)!;
+  const busy = planDay(market);
+  const pages = readPdfTexts(Buffer.from(await toDayPdf(market.day, busy, "a4")));
+  const rows = listClockRows(busy);
+  for (const [person, who] of [
+    [0, "the baker"],
+    [1, "the helper"],
+  ] as const) {
+    const words = pages
+      .filter((page) => page[0]!.endsWith(who))
+      .map((page) =>
+        page
+          .filter((each) => !/^\d\d:\d\d$/.test(each))
+          .slice(1)
+          .join(" "),
+      );
+    const text = words.join(" ");
+    let from = 0;
+    for (const { label } of rows.filter((row) => row.person === person)) {
+      const at = text.indexOf(label.replace(/[’‘]/g, "'"), from);
+      expect([label, at >= 0]).toEqual([label, true]);
+      from = at;
+    }
+  }
 });

@@ -1,4 +1,3 @@
-import { inflateSync } from "node:zlib";
 import fc from "fast-check";
 import { layOutRows } from "@/core/cutting";
 import { standardIngredients } from "@/core/formula";
@@ -15,6 +14,7 @@ import {
   toTemplateSvg,
   type CutTemplate,
 } from ".";
+import { readPdfStreams } from "./testPdf";
 
 const rule = { ...firstKitchen, ingredients: standardIngredients };
 
@@ -147,14 +147,7 @@ describe("a template at true size", () => {
     async (paper, widthMm, heightMm, columns, rows) => {
       const bytes = Buffer.from(await toTemplatePdf(template, paper));
       const text = bytes.toString("latin1");
-      const streams = [...text.matchAll(/stream\r?\n/g)].flatMap(({ index, 0: mark }) => {
-        const from = index + mark.length;
-        try {
-          return [inflateSync(bytes.subarray(from, text.indexOf("endstream", from))).toString("latin1")];
-        } catch {
-          return [];
-        }
-      });
+      const streams = readPdfStreams(bytes);
       const pages = streams.filter((stream) => stream.includes(" l"));
       expect(pages).toHaveLength(columns * rows);
       const objects = streams.join("\n") + text;

@@ -30,3 +30,32 @@ test("what is left out is filled in", () => {
     },
   });
 });
+
+test.each([
+  ["a hold of nothing", { resourceId: "shelf" }, "no resource “shelf”"],
+  ["a hold of a heater", { resourceId: "oven" }, "heated"],
+  ["more than there is", { amount: 3 }, "2 more than there is"],
+  ["a hold for nobody", { until: { taskId: "ghost", edge: "end" } }, "no task “ghost”"],
+  [
+    "a hold that ends before it begins",
+    { from: { taskId: "b", edge: "start" }, until: { taskId: "a", edge: "end" } },
+    "“a” does not wait for “b”",
+  ],
+  ["a hold of no length", { until: { taskId: "a", edge: "start" } }, "“a” does not wait"],
+])("%s is refused and named", (_name, over, words) => {
+  const hold = {
+    resourceId: "mould",
+    from: { taskId: "a", edge: "end" },
+    until: { taskId: "b", edge: "start" },
+    ...over,
+  };
+  const heater = { restC: 20, heatUpCPerMin: 5, coolDownCPerMin: 5 };
+  const document = {
+    openMin: 0,
+    resources: [{ id: "hands", isHands: true }, { id: "mould" }, { id: "oven", heater }],
+    tasks: [task("a"), task("b", ["a"])],
+    holds: [hold],
+  };
+  const refused = validateSchedule(document);
+  expect(refused.ok ? "" : refused.failure.map(({ message }) => message).join()).toContain(words);
+});
