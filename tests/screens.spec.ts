@@ -32,6 +32,8 @@ const screens = [
     "piece/custard-cup/heat",
     "formula/two-apple",
   ].map((path) => `/day/2026-11-30/${path}`),
+  "/day/2026-12-05/bake?piece=rhubarb-crescent",
+  "/day/2026-12-05/cool?piece=custard-cup",
   "/print/2026-11-28",
   "/print/2026-11-28/weigh",
 ];

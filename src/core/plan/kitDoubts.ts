@@ -5,33 +5,49 @@ import type { PiecePlan, Problem } from "./dayPlan";
 import type { DraftTask } from "./draftTask";
 import { placeNames, type KitRoom } from "./kitRoom";
 
-/** Pins that could not be kept, and shelves, trays or moulds that are asked for more than there is. */
-export function findKitDoubts(schedule: Schedule, drafts: readonly DraftTask[], kit: KitRoom): Problem[] {
+/** Pins that could not be kept, jobs before anybody is there, and shelves, trays or moulds that are asked for twice. */
+export function findKitDoubts(
+  schedule: Schedule,
+  drafts: readonly DraftTask[],
+  kit: KitRoom,
+  openMin: number,
+): Problem[] {
   const startOf = new Map(schedule.placed.map(({ taskId, startMin }) => [taskId, startMin]));
-  const pins = drafts.flatMap(({ schedule: { pinnedMin }, id, label, pieceId }): Problem[] => {
-    const startMin = startOf.get(id) ?? 0;
-    return pinnedMin === null || startMin === pinnedMin
-      ? []
-      : [
-          {
-            station: "bake",
-            pieceId,
-            stops: false,
-            message:
-              `${label} is pinned to ${formatClock(pinnedMin)} and cannot start before ${formatClock(startMin)}, ` +
-              `${formatDuration(Math.abs(startMin - pinnedMin))} off. Unpin it, or pin it later.`,
-          },
-        ];
-  });
-  const overfull = schedule.overfull.map(({ resourceId, fromMin, toMin, over }): Problem => ({
+  const doubt = (pieceId: string | null, message: string): Problem => ({
     station: "bake",
-    pieceId: null,
+    pieceId,
     stops: false,
-    message:
+    message,
+  });
+  const jobs = drafts.flatMap(({ schedule: { pinnedMin }, id, label, pieceId }): Problem[] => {
+    const startMin = startOf.get(id) ?? openMin;
+    const isOff = pinnedMin !== null && startMin !== pinnedMin;
+    if (isOff)
+      return [
+        doubt(
+          pieceId,
+          `${label} is pinned to ${formatClock(pinnedMin)} and cannot start before ${formatClock(startMin)}, ` +
+            `${formatDuration(Math.abs(startMin - pinnedMin))} off. Unpin it, or pin it later.`,
+        ),
+      ];
+    if (startMin >= openMin) return [];
+    const how = pinnedMin === null ? "has to start at" : "is pinned to";
+    return [
+      doubt(
+        pieceId,
+        `${label} ${how} ${formatClock(startMin)}, ${formatDuration(openMin - startMin)} before anybody is there. ` +
+          `${pinnedMin === null ? "Unpin what follows it" : "Unpin it"}, or open at ${formatClock(startMin)}.`,
+      ),
+    ];
+  });
+  const overfull = schedule.overfull.map(({ resourceId, fromMin, toMin, over }) =>
+    doubt(
+      null,
       `From ${formatClock(fromMin)} to ${formatClock(toMin)} ${over} too many want ${nameHeld(resourceId, kit.vessels)}. ` +
-      "Add room in Kit, or make smaller lots.",
-  }));
-  return [...pins, ...overfull];
+        "Add room in Kit, or make smaller lots.",
+    ),
+  );
+  return [...jobs, ...overfull];
 }
 
 /** The words for something that is held. */

@@ -82,7 +82,10 @@ export function planDay(book: DayBook): DayPlan {
   const schedule = problem && followSchedule(problem, book.day.laid);
   problems.push(...kit.problems, ...findOldOil(lines), ...findFreezerDoubt(lines, kit));
   if (schedule)
-    problems.push(...findLateness(schedule, drafts, openMin), ...findKitDoubts(schedule, drafts, kit));
+    problems.push(
+      ...findLateness(schedule, drafts, openMin),
+      ...findKitDoubts(schedule, drafts, kit, openMin),
+    );
   const tasks = schedule ? assignPeople(placeDrafts(drafts, schedule), book.day.helper) : [];
   return {
     shaped: shapeBook(book, context, problems),
