@@ -6,6 +6,7 @@ type KitchenRow = {
   id: string;
   measure_system: Kitchen["system"];
   egg_size: Kitchen["eggSize"];
+  oven_scale: Kitchen["ovenScale"];
   room_c: number;
   fridge_c: number;
   freezer_c: number;
@@ -16,11 +17,12 @@ type KitchenRow = {
 export function createKitchenRepository(db: Database.Database): Repository<Kitchen> {
   return createVersionedTable<Kitchen, KitchenRow>(db, {
     table: "kitchen",
-    columns: ["id", "measure_system", "egg_size", "room_c", "fridge_c", "freezer_c", "mixed_c"],
-    toRow: ({ id, system, eggSize, roomC, fridgeC, freezerC, mixedC }) => ({
+    columns: ["id", "measure_system", "egg_size", "oven_scale", "room_c", "fridge_c", "freezer_c", "mixed_c"],
+    toRow: ({ id, system, eggSize, ovenScale, roomC, fridgeC, freezerC, mixedC }) => ({
       id,
       measure_system: system,
       egg_size: eggSize,
+      oven_scale: ovenScale,
       room_c: roomC,
       fridge_c: fridgeC,
       freezer_c: freezerC,
@@ -30,6 +32,7 @@ export function createKitchenRepository(db: Database.Database): Repository<Kitch
       id: row.id,
       system: row.measure_system,
       eggSize: row.egg_size,
+      ovenScale: row.oven_scale,
       roomC: row.room_c,
       fridgeC: row.fridge_c,
       freezerC: row.freezer_c,

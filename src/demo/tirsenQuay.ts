@@ -110,7 +110,7 @@ const greatMarket: Day = {
 };
 const greatOrders: readonly Order[] = [
   { ...order("great-moons", "quince-half-moon", 24, at(11), "The hatch"), dayId: greatMarket.id },
-  { ...order("great-triangles", "leek-triangle", 24, at(11, 30), "The hatch"), dayId: greatMarket.id },
+  { ...order("great-triangles", "leek-triangle", 22, at(11, 30), "The hatch"), dayId: greatMarket.id },
   { ...order("great-pops", "plum-pop", 20, at(12), "Lantern walk"), dayId: greatMarket.id },
   { ...order("great-pears", "pear-coat", 12, at(13), "Pilot station"), dayId: greatMarket.id },
   { ...order("great-dates", "date-round", 18, at(12), "Ferry kiosk"), dayId: greatMarket.id },

@@ -1,5 +1,6 @@
 import { createEvents, type EventAttributes } from "ics";
 import { listLights, type Day, type DayPlan, type DayTask } from "@/core/plan";
+import { formatHeat } from "@/core/units";
 import { fail, ok, type Result } from "@/core/result";
 
 /** An alarm goes off so long before what it is for, min: enough to wash the flour off. */
@@ -16,7 +17,7 @@ export function writeDayCalendar(day: Day, plan: DayPlan): Result<string, string
     toEvent(
       day,
       `light-${machineId}`,
-      `Light ${name.toLowerCase()} to ${heatC} °C`,
+      `Light ${name.toLowerCase()} to ${formatHeat(heatC, plan.ovenScale)}`,
       lightMin,
       lightMin + 1,
       0,

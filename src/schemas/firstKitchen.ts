@@ -5,6 +5,7 @@ export const firstKitchen: Kitchen = {
   id: "kitchen",
   system: "metric",
   eggSize: "medium",
+  ovenScale: "celsius",
   roomC: 21,
   fridgeC: 4,
   freezerC: -18,

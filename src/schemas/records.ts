@@ -1,6 +1,7 @@
 import Joi from "joi";
 import { allergens, ingredientGroups, measureStates } from "@/core/formula";
 import { larderKinds } from "@/core/plan";
+import { ovenScales } from "@/core/units";
 import type {
   Bench,
   Cutter,
@@ -114,6 +115,7 @@ export const recordSchemas = {
     id,
     system: Joi.valid("metric", "us", "imperial").required(),
     eggSize: Joi.valid("small", "medium", "large", "extraLarge").required(),
+    ovenScale: Joi.valid(...ovenScales).default("celsius"),
     roomC: quantity(kitchenLimits.roomC),
     fridgeC: quantity(kitchenLimits.fridgeC),
     freezerC: quantity(kitchenLimits.freezerC),

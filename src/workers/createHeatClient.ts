@@ -4,6 +4,8 @@ import type {
   BakeScaleFault,
   Cooling,
   CoolingRequest,
+  PieceChill,
+  PieceChillRequest,
   Readiness,
   ReadinessRequest,
 } from "@/core/heat";
@@ -34,4 +36,11 @@ export function createCoolingClient(): LatestClient<CoolingRequest, Cooling> {
   const worker = startWorker();
   const remote = wrap<HeatWorkerApi>(worker);
   return createLatestClient(worker, remote, (request) => remote.coolPiece(request));
+}
+
+/** A finished piece in the cold, likewise. */
+export function createChillClient(): LatestClient<PieceChillRequest, PieceChill> {
+  const worker = startWorker();
+  const remote = wrap<HeatWorkerApi>(worker);
+  return createLatestClient(worker, remote, (request) => remote.chillPiece(request));
 }

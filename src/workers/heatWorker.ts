@@ -1,5 +1,6 @@
 import { expose } from "comlink";
 import {
+  chillPiece,
   computeReadiness,
   coolPiece,
   scaleBake,
@@ -10,6 +11,8 @@ import {
   type Cooling,
   type CoolingRequest,
   type KnownBake,
+  type PieceChill,
+  type PieceChillRequest,
   type Readiness,
   type ReadinessRequest,
 } from "@/core/heat";
@@ -24,6 +27,7 @@ export interface BakeRequest {
 const api = {
   computeReadiness: (request: ReadinessRequest): Readiness => computeReadiness(request),
   scaleBake: ({ known, other }: BakeRequest): Result<BakeScale, BakeScaleFault> => scaleBake(known, other),
+  chillPiece: (request: PieceChillRequest): PieceChill => chillPiece(request),
   coolPiece: (request: CoolingRequest): Cooling => coolPiece(request),
 };
 

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import {
+  chillPiece,
   convertBake,
   coolPiece,
   findLargestLoad,
@@ -91,6 +92,23 @@ test("a thin custard leaves the warm zone in time, a deep one is flagged with th
   const deep = cool(60);
   expect(deep.faults[0]).toMatch(/From 60 to 21 °C within 2 h: it takes \d+ min too long/);
   expect(deep.to60Min!).toBeLessThan(deep.to21Min!);
+});
+
+test("a piece is hard later the thicker it is, sooner the colder its place, at once if it is cold already", () => {
+  const hard = (thicknessMm: number, airC: number, startC = 14) =>
+    chillPiece({
+      body: { kind: "slab", thicknessMm },
+      composition,
+      densityGPerMl: 1.1,
+      startC,
+      place: "fridge",
+      airC,
+      hardC: 10,
+    }).hardMin;
+  expect(hard(30, 4)!).toBeGreaterThan(hard(15, 4)!);
+  expect(hard(15, 2)!).toBeLessThan(hard(15, 4)!);
+  expect(hard(15, 4, 9)).toBe(0);
+  expect(hard(15, 12)).toBeNull();
 });
 
 const bath: OilBath = { oilKg: 5.4, heaterW: 3000, setC: 180, roomC: 20 };

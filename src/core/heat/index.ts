@@ -21,6 +21,7 @@ export {
   type KnownBake,
 } from "./bakeScale";
 export { convertBake, ovenKindFacts, ovenKinds, type OvenKind } from "./ovenKind";
+export { chillPiece, type PieceChill, type PieceChillRequest } from "./chillPiece";
 export { coolPiece, type Cooling, type CoolingRequest } from "./cooling";
 export {
   computeOilRates,

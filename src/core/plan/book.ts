@@ -7,7 +7,7 @@ import type { CutOutcome, LotOutcome } from "../habits";
 import type { PieceExtra } from "../filling";
 import type { CrimpId, Glaze, GlueId, Vents, Wash } from "../sealing";
 import type { Outline, SheetShape } from "../shape";
-import type { EggSize, MeasureSystem } from "../units";
+import type { EggSize, MeasureSystem, OvenScale } from "../units";
 
 export const tins = ["bare", "buttered", "floured", "sprayed", "papered"] as const;
 /** What keeps a piece from sticking to what it is baked in or on. */
@@ -195,6 +195,7 @@ export interface Kitchen {
   readonly id: string;
   readonly system: MeasureSystem;
   readonly eggSize: EggSize;
+  readonly ovenScale: OvenScale;
   readonly roomC: number;
   readonly fridgeC: number;
   readonly freezerC: number;

@@ -1,3 +1,4 @@
+import { formatHeat } from "../units";
 import type { DayPlan } from "./dayPlan";
 import { listLights } from "./ovenSetting";
 
@@ -18,7 +19,7 @@ export function listClockRows(plan: DayPlan): ClockRow[] {
     id: `light-${machineId}`,
     startMin: lightMin,
     endMin: null,
-    label: `Light ${name.toLowerCase()} to ${heatC} °C`,
+    label: `Light ${name.toLowerCase()} to ${formatHeat(heatC, plan.ovenScale)}`,
     person: 0,
   }));
   const jobs = plan.tasks.map(({ id, placed, label, person }) => ({

@@ -7,6 +7,7 @@ import type { TrayLoading } from "../loading";
 import type { PortionPart } from "../filling";
 import type { PlacedTask, Schedule, ScheduleProblem, TaskHeat } from "../schedule";
 import type { Outline } from "../shape";
+import type { OvenScale } from "../units";
 import type { Fryer, LarderItem, LarderKind, Order, Oven, Piece } from "./book";
 import type { FryPlan } from "./planFrying";
 import type { ShapedPiece } from "./shapePiece";
@@ -293,6 +294,8 @@ export interface DayPlan {
   readonly fillings: readonly DayBatch[];
   /** The oven that trays are laid for; null if there is none. */
   readonly oven: Oven | null;
+  /** How the kitchen reads its ovens. */
+  readonly ovenScale: OvenScale;
   readonly ovens: readonly Oven[];
   readonly fryers: readonly Fryer[];
   /** What is scheduled, for a search to begin from; null if there is nothing to do. */

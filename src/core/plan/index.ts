@@ -87,4 +87,4 @@ export {
   type DayNow,
 } from "./dayIfs";
 export { answerAhead, type AheadAnswers, type AheadIf } from "./aheadIfs";
-export { toBaked, toFryLoad, toKnownBake } from "./knownBake";
+export { toBaked, toChillPiece, toFryLoad, toKnownBake } from "./knownBake";

@@ -1,5 +1,5 @@
 import type { FormulaAnalysis } from "../formula";
-import type { Baked, Composition, FryLoad, KnownBake } from "../heat";
+import type { Baked, Composition, FryLoad, KnownBake, PieceChillRequest } from "../heat";
 import type { DayBook, Piece } from "./book";
 import type { ShapedPiece } from "./shapePiece";
 import { findFilling, findFormulas } from "./shapePiece";
@@ -43,6 +43,30 @@ export function toBaked(
     },
     densityGPerMl: totalG / masses.reduce((sum, { massG, densityGPerMl }) => sum + massG / densityGPerMl, 0),
     startC: kitchen.fridgeC,
+  };
+}
+
+/**
+ * A piece closed and set into the cold: its fat is hard at the lower end of its dough's working window.
+ * @returns null where it has no dough.
+ */
+export function toChillPiece(
+  piece: Piece,
+  { body, composition, densityGPerMl }: Baked,
+  { formulas, kitchen }: DayBook,
+  place: "fridge" | "freezer",
+): PieceChillRequest | null {
+  const { dough } = findFormulas(piece, formulas);
+  if (!dough) return null;
+  return {
+    body,
+    composition,
+    densityGPerMl,
+    place,
+    airC: place === "fridge" ? kitchen.fridgeC : kitchen.freezerC,
+    // As it is closed it has come half way to the room.
+    startC: Math.round((kitchen.fridgeC + kitchen.roomC) / 2),
+    hardC: dough.window.lowC,
   };
 }
 

@@ -7,7 +7,7 @@ import {
 } from "../formula";
 import { findYieldHabit } from "../habits";
 import { followSchedule, type Schedule } from "../schedule";
-import { formatClock, formatDuration, formatNumber } from "../units";
+import { formatClock, formatCount, formatDuration, formatNumber } from "../units";
 import type { DayBook, Order, Piece } from "./book";
 import type { DayPlan, DayTask, PiecePlan, Problem, Tally } from "./dayPlan";
 import type { DraftTask } from "./draftTask";
@@ -110,6 +110,7 @@ export function planDay(book: DayBook): DayPlan {
     larderUses: larder.listUses(),
     expired: larder.expired,
     oven,
+    ovenScale: book.kitchen.ovenScale,
     ovens: book.ovens,
     fryers: book.fryers,
     problem,
@@ -131,7 +132,9 @@ function findPieceDoubts({ line, dough }: PieceWork): Problem[] {
     stops: false,
     message: `${piece.name}: ${message}`,
   });
+  const spareLoad = findSpareLoad(line);
   return [
+    ...(spareLoad ? [doubt("bake", spareLoad)] : []),
     ...(seal?.fault ? [doubt("seal", seal.fault.message)] : []),
     ...(cut.thicknessMm < piece.thicknessMm
       ? [
@@ -143,6 +146,17 @@ function findPieceDoubts({ line, dough }: PieceWork): Problem[] {
         ]
       : []),
   ];
+}
+
+/** Spare pieces that need a load of their own; null where they go with the ordered ones. */
+function findSpareLoad({ loading, made, ordered }: PiecePlan): string | null {
+  const perLoad = loading.loads[0]?.pieces ?? 0;
+  const loads = loading.loads.length;
+  if (made === ordered || perLoad === 0 || Math.ceil(ordered / perLoad) === loads) return null;
+  return (
+    `${formatCount(made - ordered, "spare piece")} need a load of their own: the ${ordered} ordered fit ` +
+    `${formatCount(loads - 1, "load")}. Make none, or fill that load with ${perLoad * loads - made} more.`
+  );
 }
 
 /** Every piece of the book by itself; those that cannot be made and were not ordered are reported here. */

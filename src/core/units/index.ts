@@ -4,10 +4,14 @@ export { parseAmount, type Amount, type AmountRule } from "./parseAmount";
 export { findQuantity, formatQuantity, type FoundQuantity, type Quantity } from "./quantity";
 export {
   findGasMark,
+  formatHeat,
+  ovenScales,
   parseOvenSetting,
+  toCelsius,
   toFahrenheit,
   toStillC,
   type OvenAir,
+  type OvenScale,
   type OvenSetting,
 } from "./ovenTemperature";
 export { computeEggG, type EggPart, type EggSize } from "./eggs";

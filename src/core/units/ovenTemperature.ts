@@ -64,8 +64,22 @@ export function findGasMark(ovenC: number): string | null {
   return nearest?.mark ?? null;
 }
 
+export const ovenScales = ["celsius", "fahrenheit", "gas"] as const;
+/** What a kitchen's ovens are marked in. */
+export type OvenScale = (typeof ovenScales)[number];
+
+/** A setting as this kitchen reads it: `200 °C`, `390 °F`, `gas 6`; in °C where no mark is near. */
+export function formatHeat(ovenC: number, scale: OvenScale): string {
+  if (scale === "fahrenheit") return `${toFahrenheit(ovenC)} °F`;
+  const mark = scale === "gas" ? findGasMark(ovenC) : null;
+  return mark === null ? `${Math.round(ovenC)} °C` : `gas ${mark}`;
+}
+
 /** Degrees Fahrenheit in whole fives, as dials there are marked. */
 export const toFahrenheit = (celsius: number): number => Math.round(((celsius * 9) / 5 + 32) / 5) * 5;
+
+/** To a tenth of a degree, so that a five of Fahrenheit comes back as itself. */
+export const toCelsius = (fahrenheit: number): number => Math.round(((fahrenheit - 32) * 50) / 9) / 10;
 
 /** How much lower a fan oven is set than a still one for the same bake, °C; a countertop hot-air oven lower again. */
 const BELOW_STILL_C: Record<OvenAir, number> = { still: 0, fan: 20, hotAir: 30 };

@@ -3,6 +3,7 @@ import {
   findQuantity,
   formatClock,
   formatDuration,
+  formatHeat,
   formatMass,
   formatMoney,
   formatQuantity,
@@ -12,7 +13,10 @@ import {
   parseClock,
   parseNumber,
   parseOvenSetting,
+  toCelsius,
+  toFahrenheit,
   toStillC,
+  type OvenScale,
   type Quantity,
 } from ".";
 
@@ -172,4 +176,19 @@ test("what is no amount is refused with a reason", () => {
   const fan = parseOvenSetting("180 fan");
   expect(fan.ok && toStillC(fan.value)).toBe(200);
   expect(parseOvenSetting("gas 12")).toEqual({ ok: false, failure: expect.stringContaining("from ¼ to 9") });
+});
+
+test("an oven is read in the kitchen's own marks, and a five of Fahrenheit comes back as itself", () => {
+  expect(["celsius", "fahrenheit", "gas"].map((scale) => formatHeat(200, scale as OvenScale))).toEqual([
+    "200 °C",
+    "390 °F",
+    "gas 6",
+  ]);
+  // No mark is near: it is said in degrees.
+  expect(formatHeat(280, "gas")).toBe("280 °C");
+  fc.assert(
+    fc.property(fc.integer({ min: 42, max: 114 }), (fives) => {
+      expect(toFahrenheit(toCelsius(fives * 5))).toBe(fives * 5);
+    }),
+  );
 });

@@ -57,6 +57,10 @@ ALTER TABLE piece ADD COLUMN done_at_most INTEGER NOT NULL DEFAULT 0;
 ALTER TABLE piece ADD COLUMN glaze TEXT NOT NULL DEFAULT 'none';
 ALTER TABLE piece ADD COLUMN glaze_dry_min INTEGER NOT NULL DEFAULT 0;
 
+-- How this kitchen reads an oven.
+ALTER TABLE kitchen ADD COLUMN oven_scale TEXT NOT NULL DEFAULT 'celsius'
+  CHECK (oven_scale IN ('celsius', 'fahrenheit', 'gas'));
+
 -- Jobs that the baker has pinned to a minute.
 CREATE TABLE day_pin (
   day_id TEXT NOT NULL REFERENCES day (id) ON DELETE CASCADE,

@@ -2,7 +2,7 @@
 
 import { listDecks, nameHeld, type DayPlan, type DayTask, type PiecePlan, type Vessel } from "@/core/plan";
 import { explainStart } from "@/core/schedule";
-import { formatClock, formatCount, formatDuration, formatNumber } from "@/core/units";
+import { formatClock, formatCount, formatDuration, formatHeat, formatNumber } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
 import { PIN_STEP_MIN } from "../drawings/DayBar";
 import { describeStages } from "../piece/describePiece";
@@ -30,8 +30,8 @@ export function SelectedTask({ task, plan, isPinned, onPin, onUnpin }: Props) {
         {machine && line && (
           <>
             , {formatCount(task.pieces, "piece")}, {machine.name.toLowerCase()} set to{" "}
-            {task.heat?.startC ?? 0} °C
-            {task.kind === "bake" && ` (${describeStages(line.piece)})`}
+            {formatHeat(task.heat?.startC ?? 0, task.kind === "fry" ? "celsius" : plan.ovenScale)}
+            {task.kind === "bake" && ` (${describeStages(line.piece, plan.ovenScale)})`}
           </>
         )}
         {line && task.kind === "bake" && task.slackMin > 0 && (

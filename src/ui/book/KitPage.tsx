@@ -113,6 +113,13 @@ function KitchenCard({ kitchen }: { readonly kitchen: Kitchen }) {
         }))}
         onChange={(eggSize) => save({ eggSize })}
       />
+      <Select<Kitchen["ovenScale"]>
+        label="Ovens are marked in"
+        value={kitchen.ovenScale}
+        options={toOptions({ celsius: "°C", fahrenheit: "°F", gas: "gas marks" })}
+        hint="a dial takes any of them, typed with its unit"
+        onChange={(ovenScale) => save({ ovenScale })}
+      />
       <Dial
         limit={kitchenLimits.roomC}
         value={kitchen.roomC}

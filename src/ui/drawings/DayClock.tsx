@@ -3,7 +3,7 @@
 import { useMemo } from "react";
 import type { DayPlan, DayTask, TaskKind } from "@/core/plan";
 import { explainStart, findCriticalChain } from "@/core/schedule";
-import { formatClock } from "@/core/units";
+import { formatClock, formatHeat, type OvenScale } from "@/core/units";
 import { DayBar } from "./DayBar";
 import { CLOCK_WIDTH, LANE, layLanes, layTrays, type DayLanes } from "./dayLanes";
 import { HeatLine } from "./HeatLine";
@@ -93,7 +93,7 @@ export function DayClock({ plan, pinnedIds, selectedId, onSelect, onPin }: Props
                 loadHeight / levels - 4,
                 "var(--dough-deep)",
                 `${task.pieces}`,
-                levels > 1 ? "" : describeHeat(task),
+                levels > 1 ? "" : describeHeat(task, plan.ovenScale),
               ),
             )}
             <text x={x(lanes.fromMin) + 3} y={machine.top + 12} fontSize="14" fontWeight="700">
@@ -138,8 +138,13 @@ function findFreeMinutes({ problem, schedule, tasks }: DayPlan): ReadonlyMap<str
 }
 
 /** `205 °C`, or `205–175 °C` where the heat is lowered on the way. */
-const describeHeat = ({ heat }: DayTask): string =>
-  heat ? (heat.startC === heat.endC ? `${heat.startC} °C` : `${heat.startC}–${heat.endC} °C`) : "";
+function describeHeat({ heat }: DayTask, scale: OvenScale): string {
+  if (!heat) return "";
+  if (heat.startC === heat.endC) return formatHeat(heat.startC, scale);
+  return scale === "celsius"
+    ? `${heat.startC}–${heat.endC} °C`
+    : `${formatHeat(heat.startC, scale)}–${formatHeat(heat.endC, scale)}`;
+}
 
 function HourLines({ lanes: { fromMin, toMin, x, height } }: { readonly lanes: DayLanes }) {
   const count = (toMin - fromMin) / 30 + 1;

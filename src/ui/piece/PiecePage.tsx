@@ -199,7 +199,7 @@ function PieceDials({ piece }: { readonly piece: Piece }) {
       <Section title="Wash and sugar" note={describeWash(piece)}>
         <WashDials piece={piece} />
       </Section>
-      <Section title="Bake" note={describeStages(piece)}>
+      <Section title="Bake" note={describeStages(piece, book.kitchen.ovenScale)}>
         <Select
           label="The tin is"
           value={piece.tin}

@@ -2,9 +2,10 @@
 
 import { Plus, Trash2 } from "lucide-react";
 import { convertBake } from "@/core/heat";
-import { findGasMark, toFahrenheit } from "@/core/units";
+import { findGasMark, toCelsius, toFahrenheit } from "@/core/units";
 import { stageActs, type BakeStage, type Piece } from "@/core/plan";
 import { MAX_STAGES, pieceLimits } from "@/schemas/limits";
+import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { Dial } from "../controls/Dial";
 import { Select, toOptions } from "../controls/Select";
@@ -15,8 +16,31 @@ function describeSettings(stage: BakeStage): string {
   const [fan, hotAir] = [convertBake(stage, "still", "fan"), convertBake(stage, "still", "hotAir")];
   const gas = findGasMark(stage.ovenC);
   return (
-    `${toFahrenheit(stage.ovenC)} °F${gas === null ? "" : `, gas ${gas}`} · fan ${fan.ovenC} °C · ` +
+    `${Math.round(stage.ovenC)} °C, ${toFahrenheit(stage.ovenC)} °F${gas === null ? "" : `, gas ${gas}`} · fan ${fan.ovenC} °C · ` +
     `hot air ${hotAir.ovenC} °C, ${hotAir.minutes} min`
+  );
+}
+
+interface HeatProps {
+  readonly label: string;
+  readonly ovenC: number;
+  readonly hint: string | undefined;
+  readonly onChange: (ovenC: number) => void;
+}
+
+/** A heat in the degrees this kitchen reads; gas marks are typed. */
+function HeatDial({ label, ovenC, hint, onChange }: HeatProps) {
+  const isFahrenheit = useBench((state) => state.book.kitchen.ovenScale) === "fahrenheit";
+  const { min, max } = pieceLimits.ovenC;
+  return isFahrenheit ? (
+    <Dial
+      limit={{ label, unit: "°F", min: toFahrenheit(min), max: toFahrenheit(max), step: 5 }}
+      value={toFahrenheit(ovenC)}
+      hint={hint}
+      onChange={(ovenF) => onChange(toCelsius(ovenF))}
+    />
+  ) : (
+    <Dial limit={{ ...pieceLimits.ovenC, label }} value={ovenC} hint={hint} onChange={onChange} />
   );
 }
 
@@ -34,9 +58,9 @@ export function StageDials({ piece }: { readonly piece: Piece }) {
         const name = stages.length > 1 ? ` ${i + 1}` : "";
         return (
           <div key={i} className="flex flex-col gap-1 border-t border-base-300 pt-2 first:border-0">
-            <Dial
-              limit={{ ...pieceLimits.ovenC, label: `${isOil ? "Oil" : pieceLimits.ovenC.label}${name}` }}
-              value={stage.ovenC}
+            <HeatDial
+              label={`${isOil ? "Oil" : pieceLimits.ovenC.label}${name}`}
+              ovenC={stage.ovenC}
               hint={isOil ? undefined : describeSettings(stage)}
               onChange={(ovenC) => set(i, { ovenC })}
             />

@@ -1,6 +1,6 @@
 import type { Piece, ShapedPiece } from "@/core/plan";
 import { describeOutline } from "@/core/shape";
-import { formatNumber } from "@/core/units";
+import { formatHeat, formatNumber, type OvenScale } from "@/core/units";
 import { sugarNames, washNames } from "./words";
 
 /** `ring 78 mm, base 78 mm round`. */
@@ -21,6 +21,11 @@ export function describeWash({ wash }: Piece): string {
   return wash.sugar === "none" ? coats : `${coats}, ${sugarNames[wash.sugar]}`;
 }
 
-/** `205 °C 15 min, then 175 °C 30 min`. */
-export const describeStages = ({ stages }: Piece): string =>
-  stages.map(({ ovenC, minutes }) => `${ovenC} °C ${minutes} min`).join(", then ");
+/** `205 °C 15 min, then 175 °C 30 min`, as the kitchen reads its ovens; oil is always in degrees. */
+export const describeStages = ({ stages, heatBy }: Piece, scale: OvenScale): string =>
+  stages
+    .map(
+      ({ ovenC, minutes }) =>
+        `${formatHeat(ovenC, heatBy === "oil" && scale === "gas" ? "celsius" : scale)} ${minutes} min`,
+    )
+    .join(", then ");

@@ -72,7 +72,7 @@ export function DaySheet({ book, plan }: Props) {
         ))}
       </div>
       {plan.lines.map((line) => (
-        <PieceBlock key={line.piece.id} line={line} formulas={book.formulas} />
+        <PieceBlock scale={plan.ovenScale} key={line.piece.id} line={line} formulas={book.formulas} />
       ))}
       {plan.tasks.length > 0 && <Clock plan={plan} />}
     </article>
@@ -82,8 +82,10 @@ export function DaySheet({ book, plan }: Props) {
 function PieceBlock({
   line,
   formulas,
+  scale,
 }: {
   readonly line: PiecePlan;
+  readonly scale: DayPlan["ovenScale"];
   readonly formulas: DayBook["formulas"];
 }) {
   const nameFilling = (id: string) => formulas.find((formula) => formula.id === id)?.name ?? "";
@@ -162,7 +164,7 @@ function PieceBlock({
             {seal && `Glue: ${seal.glue.name.toLowerCase()}. `}
             {describeVents(piece.vents)}; {describeWash(piece)}. Tin {tinNames[piece.tin]}. Chill{" "}
             {formatDuration(piece.chillMin)}. {piece.heatBy === "oil" ? "Fry" : "Bake"}{" "}
-            {describeStages(piece)},{" "}
+            {describeStages(piece, scale)},{" "}
             {fry
               ? `${fry.perBasket} in a basket`
               : `${formatCount(loading.loads.length, "load")} of up to ${loading.loads[0]?.pieces ?? 0}, ${loading.perTray} to a tray`}

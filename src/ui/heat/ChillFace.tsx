@@ -1,0 +1,103 @@
+"use client";
+
+import { useState } from "react";
+import { toChillPiece } from "@/core/plan";
+import { formatDuration, formatNumber } from "@/core/units";
+import { createChillClient } from "@/workers/createHeatClient";
+import { useLatest } from "../bench/useLatest";
+import { usePieceEdit } from "../bench/usePieceEdit";
+import { Choice } from "../controls/Choice";
+import { Dial } from "../controls/Dial";
+import { Fact } from "../controls/Fact";
+import { StationLayout } from "../controls/StationLayout";
+import { CurveChart } from "./CurveChart";
+import { heightLimit, type FaceProps } from "./face";
+
+const places = [
+  { id: "fridge", title: "Fridge" },
+  { id: "freezer", title: "Freezer" },
+] as const;
+type Place = (typeof places)[number]["id"];
+
+const warmLimit = { label: "Closed at", unit: "°C", min: 0, max: 35, step: 1 } as const;
+/** The plan's minutes go by fives. */
+const STEP_MIN = 5;
+
+/** The finished piece in the cold, until its fat is hard and flakes in the heat. */
+export function ChillFace({ piece, shaped, baked, book, tabs }: FaceProps) {
+  const { editPiece } = usePieceEdit(piece);
+  const [place, setPlace] = useState<Place>("fridge");
+  const [heightMm, setHeightMm] = useState(Math.round(shaped.formed.finished.heightMm));
+  const request = toChillPiece(piece, baked, book, place);
+  const [startC, setStartC] = useState(request?.startC ?? book.kitchen.roomC);
+  const { answer, isBusy, fault } = useLatest(
+    request && { ...request, startC, body: { kind: "slab" as const, thicknessMm: heightMm } },
+    createChillClient,
+  );
+  const chilled = answer?.output;
+  const hardMin = chilled?.hardMin ?? null;
+  const plannedMin = hardMin === null ? null : Math.ceil(hardMin / STEP_MIN) * STEP_MIN;
+  return (
+    <StationLayout
+      label="Chill before the heat"
+      surface={
+        <div className="flex flex-col gap-3" aria-busy={isBusy}>
+          <h2 className="text-2xl">{piece.name}, chilled until its fat is hard</h2>
+          {fault && (
+            <p role="alert" className="text-error">
+              {fault} Reload the page.
+            </p>
+          )}
+          {chilled && request && (
+            <>
+              <div className="flex flex-wrap gap-x-8 gap-y-1">
+                <Fact
+                  label={`in the ${place}`}
+                  value={hardMin === null ? "never" : formatDuration(Math.ceil(hardMin))}
+                  note={`until it is at ${request.hardC} °C in the mean, its crust colder`}
+                />
+                <Fact
+                  label="the plan chills it"
+                  value={formatDuration(piece.chillMin)}
+                  note={
+                    hardMin === null
+                      ? "that place is too warm"
+                      : piece.chillMin >= hardMin
+                        ? "enough"
+                        : `${formatNumber(Math.ceil(hardMin - piece.chillMin))} min too short`
+                  }
+                />
+              </div>
+              {plannedMin !== null && plannedMin !== piece.chillMin && (
+                <button
+                  type="button"
+                  className="btn btn-primary touch self-start"
+                  onClick={() => editPiece({ chillMin: plannedMin })}
+                >
+                  Plan with {formatDuration(plannedMin)}
+                </button>
+              )}
+              <CurveChart
+                label={`Mean of ${piece.name} in the ${place}: ${request.hardC} °C ${hardMin === null ? "never" : `after ${formatNumber(hardMin)} minutes`}`}
+                points={chilled.moments.map(({ atMin, meanC }) => ({ atMin, valueC: meanC }))}
+                levels={[{ valueC: request.hardC, label: `fat hard, ${request.hardC} °C` }]}
+                labelsAt="right"
+              />
+              <p className="quiet text-sm">
+                Cold fat into a hot oven is what makes flake. Below its working window a dough’s fat is hard.
+              </p>
+            </>
+          )}
+        </div>
+      }
+      side={
+        <>
+          {tabs}
+          <Choice legend="Where" value={place} onChange={setPlace} options={places} />
+          <Dial limit={warmLimit} value={startC} onChange={setStartC} />
+          <Dial limit={heightLimit} value={heightMm} sliderMax={80} onChange={setHeightMm} />
+        </>
+      }
+    />
+  );
+}

@@ -1,0 +1,78 @@
+"use client";
+
+import { useState } from "react";
+import { formatDuration } from "@/core/units";
+import type { Limit } from "@/schemas/limits";
+import { createCoolingClient } from "@/workers/createHeatClient";
+import { useLatest } from "../bench/useLatest";
+import { Dial } from "../controls/Dial";
+import { Fact } from "../controls/Fact";
+import { StationLayout } from "../controls/StationLayout";
+import { CurveChart } from "./CurveChart";
+import { heightLimit, type FaceProps } from "./face";
+
+const roomLimit: Limit = { label: "In the room first", unit: "min", min: 0, max: 480, step: 5 };
+const hotLimit: Limit = { label: "Comes out at", unit: "°C", min: 30, max: 100, step: 1 };
+const COMES_OUT_C = 85;
+
+/** Out of the oven, through the room, into the cold. */
+export function CoolFace({ piece, shaped, baked, book, tabs }: FaceProps) {
+  const [roomMin, setRoomMin] = useState(piece.coolMin);
+  const [startC, setStartC] = useState(COMES_OUT_C);
+  const [heightMm, setHeightMm] = useState(Math.round(shaped.formed.finished.heightMm));
+  const { roomC, fridgeC } = book.kitchen;
+  const { answer, isBusy, fault } = useLatest(
+    { ...baked, body: { kind: "slab" as const, thicknessMm: heightMm }, startC, roomC, fridgeC, roomMin },
+    createCoolingClient,
+  );
+  const cooled = answer?.output;
+  const write = (minutes: number | null) => (minutes === null ? "never" : formatDuration(minutes));
+  return (
+    <StationLayout
+      label="Cooling"
+      surface={
+        <div className="flex flex-col gap-3" aria-busy={isBusy}>
+          <h2 className="text-2xl">{piece.name}, out of the oven and into the cold</h2>
+          {fault && (
+            <p role="alert" className="text-error">
+              {fault} Reload the page.
+            </p>
+          )}
+          {cooled && (
+            <>
+              <div className="flex flex-wrap gap-x-8 gap-y-1">
+                <Fact label="core at 60 °C after" value={write(cooled.to60Min)} note="out of the hot zone" />
+                <Fact label="at 21 °C after" value={write(cooled.to21Min)} note="from 60 within 2 h" />
+                <Fact label="at 5 °C after" value={write(cooled.to5Min)} note="within 4 h more" />
+              </div>
+              {cooled.faults.map((each) => (
+                <p key={each} role="alert" className="rounded-lg border-2 border-error p-3">
+                  {each}
+                </p>
+              ))}
+              <CurveChart
+                label={`Core of ${piece.name} cooling: 60 °C after ${write(cooled.to60Min)}, 21 after ${write(cooled.to21Min)}, 5 after ${write(cooled.to5Min)}`}
+                points={cooled.moments.map(({ atMin, coreC }) => ({ atMin, valueC: coreC }))}
+                levels={[
+                  { valueC: 60, label: "60 °C" },
+                  { valueC: 21, label: "21 °C" },
+                  { valueC: 5, label: "5 °C" },
+                ]}
+                labelsAt="right"
+              />
+              <p className="quiet text-sm">The usual two-stage rule; your local food code decides.</p>
+            </>
+          )}
+        </div>
+      }
+      side={
+        <>
+          {tabs}
+          <Dial limit={hotLimit} value={startC} onChange={setStartC} />
+          <Dial limit={heightLimit} value={heightMm} sliderMax={80} onChange={setHeightMm} />
+          <Dial limit={roomLimit} value={roomMin} sliderMax={180} onChange={setRoomMin} />
+        </>
+      }
+    />
+  );
+}

@@ -1,0 +1,128 @@
+"use client";
+
+import { useState } from "react";
+import { findLargestLoad, fryLoad, LEAST_FRYING_C } from "@/core/heat";
+import { toFryLoad } from "@/core/plan";
+import { formatDuration, formatMass, formatNumber } from "@/core/units";
+import type { Limit } from "@/schemas/limits";
+import { Dial } from "../controls/Dial";
+import { Fact } from "../controls/Fact";
+import { StationLayout } from "../controls/StationLayout";
+import { CurveChart } from "./CurveChart";
+import type { FaceProps } from "./face";
+
+const oilLimits = {
+  oilKg: { label: "Oil", unit: "kg", min: 0.5, max: 30, step: 0.1 },
+  heaterW: { label: "Heater", unit: "W", min: 300, max: 12_000, step: 100 },
+  setC: { label: "Set to", unit: "°C", min: 150, max: 195, step: 1 },
+  pieces: { label: "In at once", unit: "", min: 1, max: 100, step: 1 },
+  minutes: { label: "Fry", unit: "min", min: 1, max: 20, step: 0.5 },
+} satisfies Record<string, Limit>;
+/** A table fryer, for a kit that has none, and what it fries. */
+const FIRST_BATH = { oilKg: 5.4, heaterW: 3000 };
+const FIRST_FRY = { setC: 180, pieces: 20, minutes: 5 };
+
+/** One load in oil: what it does to the oil, and how many are too many. */
+export function FryFace({ piece, shaped, baked, book, tabs }: FaceProps) {
+  const [fryer] = book.fryers;
+  const isFried = piece.heatBy === "oil";
+  const [bath, setBath] = useState({
+    oilKg: fryer?.oilKg ?? FIRST_BATH.oilKg,
+    heaterW: fryer?.heaterW ?? FIRST_BATH.heaterW,
+    setC: (isFried ? piece.stages[0]?.ovenC : null) ?? FIRST_FRY.setC,
+  });
+  const [fry, setFry] = useState({
+    pieces: FIRST_FRY.pieces,
+    minutes: isFried ? piece.stages.reduce((sum, { minutes }) => sum + minutes, 0) : FIRST_FRY.minutes,
+  });
+  const oil = { ...bath, roomC: book.kitchen.roomC };
+  const load = toFryLoad(shaped, baked, fry.pieces, fry.minutes);
+  const fried = fryLoad(oil, load);
+  const largest = findLargestLoad(oil, load);
+  return (
+    <StationLayout
+      label="In oil"
+      surface={
+        <div className="flex flex-col gap-3">
+          <h2 className="text-2xl">{piece.name}, fried</h2>
+          {fried.ok ? (
+            <>
+              <div className="flex flex-wrap gap-x-8 gap-y-1">
+                <Fact
+                  label="largest load"
+                  value={String(largest)}
+                  note={`keeps the oil above ${LEAST_FRYING_C} °C`}
+                />
+                <Fact
+                  label="the oil dips to"
+                  value={`${formatNumber(fried.value.lowestC)} °C`}
+                  note={`${fry.pieces} pieces, ${formatNumber(fry.minutes, 1)} min`}
+                />
+                <Fact
+                  label="next load after"
+                  value={
+                    fried.value.recoveryMin > 0
+                      ? formatDuration(Math.ceil(fried.value.recoveryMin))
+                      : "at once"
+                  }
+                  note="back at its heat"
+                />
+                <Fact label="water out of each" value={formatMass(fried.value.waterG)} note="boiled off" />
+              </div>
+              {fried.value.lowestC < LEAST_FRYING_C && (
+                <p role="alert" className="rounded-lg border-2 border-error p-3">
+                  {fry.pieces} at once cool the oil to {formatNumber(fried.value.lowestC)} °C,{" "}
+                  {formatNumber(LEAST_FRYING_C - fried.value.lowestC)} too cold: the crust turns greasy. Fry
+                  at most {largest} at once.
+                </p>
+              )}
+              <CurveChart
+                label={`The oil with ${fry.pieces} pieces in it: down to ${formatNumber(fried.value.lowestC)} °C, back after ${formatNumber(fried.value.recoveryMin, 1)} minutes`}
+                points={fried.value.moments.map(({ atMin, oilC }) => ({ atMin, valueC: oilC }))}
+                levels={[
+                  { valueC: bath.setC, label: `set, ${bath.setC} °C` },
+                  { valueC: LEAST_FRYING_C, label: "greasy below" },
+                ]}
+                labelsAt="right"
+              />
+            </>
+          ) : (
+            <p role="alert" className="rounded-lg border-2 border-error p-3">
+              {fried.failure.message}
+            </p>
+          )}
+          <ul className="list-disc rounded-lg border border-base-300 p-3 pl-7 text-sm">
+            <li>
+              Never over half full, or the maker’s mark, with the food in it. Dry pieces only; lower them away
+              from you.
+            </li>
+            <li>Never leave hot oil. Lid and fire blanket at hand; never water on burning oil.</li>
+            <li>Oil is shared: what was fried before leaves its allergens in it. Your local code decides.</li>
+          </ul>
+        </div>
+      }
+      side={
+        <>
+          {tabs}
+          {(["oilKg", "heaterW", "setC"] as const).map((name) => (
+            <Dial
+              key={name}
+              limit={oilLimits[name]}
+              value={bath[name]}
+              onChange={(value) => setBath({ ...bath, [name]: value })}
+            />
+          ))}
+          {(["pieces", "minutes"] as const).map((name) => (
+            <Dial
+              key={name}
+              limit={oilLimits[name]}
+              value={fry[name]}
+              sliderMax={name === "pieces" ? 30 : 12}
+              onChange={(value) => setFry({ ...fry, [name]: value })}
+            />
+          ))}
+        </>
+      }
+    />
+  );
+}

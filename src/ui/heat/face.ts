@@ -1,0 +1,16 @@
+import type { ReactNode } from "react";
+import type { Baked } from "@/core/heat";
+import type { DayBook, Piece, ShapedPiece } from "@/core/plan";
+import type { Limit } from "@/schemas/limits";
+
+/** What every face of the heat page is about. */
+export interface FaceProps {
+  readonly piece: Piece;
+  readonly shaped: ShapedPiece;
+  readonly baked: Baked;
+  readonly book: DayBook;
+  /** The choice between the faces. */
+  readonly tabs: ReactNode;
+}
+
+export const heightLimit: Limit = { label: "As high as", unit: "mm", min: 3, max: 150, step: 1 };
