@@ -18,7 +18,9 @@ export default defineConfig({
   testDir: "tests",
   fullyParallel: false,
   workers: 1,
-  timeout: 45_000,
+  // Generous: a busy machine is slow, not wrong.
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
   reporter: [["list"]],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -1,7 +1,7 @@
 "use client";
 
-import { addDays, format, parse } from "date-fns";
 import { useState, type FormEvent } from "react";
+import { addDays, type Day } from "@/core/plan";
 import { useBench } from "../bench/BenchProvider";
 import type { Edit } from "../bench/benchStore";
 import { createId } from "../bench/createId";
@@ -13,12 +13,11 @@ const MAX_DAY_NAME = 80;
 /** A new day, empty or with this day's orders again. */
 export function NewDayForm({ onDone }: { readonly onDone: (date: string) => void }) {
   const { book, records, edit } = useBench((state) => state);
-  const [date, setDate] = useState(
-    format(addDays(parse(book.day.date, "yyyy-MM-dd", new Date(0)), 7), "yyyy-MM-dd"),
-  );
+  const days = pickRecords(records, "day");
+  const [date, setDate] = useState(() => findFreeDate(book.day.date, days));
   const [name, setName] = useState(book.day.name);
   const [repeat, setRepeat] = useState(true);
-  const taken = pickRecords(records, "day").find((day) => day.date === date);
+  const taken = days.find((day) => day.date === date);
   const fault = taken
     ? `${taken.name} has this date already. Choose another.`
     : name.trim() === ""
@@ -87,4 +86,12 @@ export function NewDayForm({ onDone }: { readonly onDone: (date: string) => void
       </button>
     </form>
   );
+}
+
+const WEEK_DAYS = 7;
+
+/** The same weekday, so many weeks on that it has no day yet. */
+function findFreeDate(date: string, days: readonly Day[]): string {
+  const next = addDays(date, WEEK_DAYS);
+  return days.some((day) => day.date === next) ? findFreeDate(next, days) : next;
 }
