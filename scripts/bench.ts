@@ -11,8 +11,9 @@ import {
 import { computeFold } from "@/core/forming";
 import { parseFormulaText, standardIngredients } from "@/core/formula";
 import { chill, type Body } from "@/core/heat";
-import { planDay, type DayBook } from "@/core/plan";
+import { answerAhead, answerDay, planDay, type DayBook } from "@/core/plan";
 import { constructSchedule, improveSchedule, type ScheduleProblem, type ScheduleTask } from "@/core/schedule";
+import { takeApart } from "@/core/schedule/testDay";
 import { createRandom } from "@/core/seededRandom";
 import { scaleOutline } from "@/core/shape";
 import { listDemoRecords, starterFormulas } from "@/demo";
@@ -45,6 +46,12 @@ function report(name: string, run: () => unknown, repeats = 30): void {
   const at = (share: number) =>
     (times[Math.min(Math.floor(times.length * share), times.length - 1)] ?? 0).toFixed(2);
   console.log(`${name.padEnd(52)} median ${at(0.5).padStart(8)} ms   worst tenth ${at(0.9).padStart(8)} ms`);
+}
+
+function reportShare(name: string, shares: readonly number[]): void {
+  const sorted = [...shares].sort((a, b) => a - b);
+  const percent = (at: number) => (100 * (sorted[Math.floor((sorted.length - 1) * at)] ?? 0)).toFixed(1);
+  console.log(`${name.padEnd(52)} median ${percent(0.5).padStart(8)} %    worst ${percent(1).padStart(8)} %`);
 }
 
 const sheet = { widthMm: 620, heightMm: 430 };
@@ -188,6 +195,16 @@ report(
   () => improveSchedule(chains(20), { random: createRandom(1), isOver: (tries) => tries >= 100 }),
   3,
 );
+const gaps = [20, 25, 30, 35, 40, 45, 50, 55, 60, 60].map((count, i) => {
+  const { problem, dayMin } = takeApart(count, 1000 + i);
+  const endMs = performance.now() + 2000;
+  const { schedule } = improveSchedule(problem, {
+    random: createRandom(1),
+    isOver: () => performance.now() >= endMs,
+  });
+  return (schedule.cost.latenessMin + schedule.cost.dayMin - dayMin) / dayMin;
+});
+reportShare("above the known best after 2 s, 10 days of 20 to 60 tasks", gaps);
 const composition = { waterShare: 0.2, fatShare: 0.26, sugarShare: 0.02, starchShare: 0.38 };
 const chilled = (body: Body) => () =>
   chill({
@@ -211,6 +228,24 @@ report("reading a paste of 60 lines against the ingredient book", () =>
   parseFormulaText(paste, { system: "us", eggSize: "medium", ingredients: standardIngredients }),
 );
 report("day plan, demo Saturday, rests known", () => planDay(book));
+const market = toDayBook(records, "2026-12-05", null);
+if (!market) throw new Error("The demo world has no great market.");
+report("day plan, market of all twelve: ovens, fryer, moulds", () => planDay(market), 10);
+report("two days together, every offer of the market's eve", () => answerAhead(market, null), 3);
+report("what-ifs of the market, each planned whole", () => answerDay(market), 3);
+const { problem, schedule } = planDay(market);
+if (problem && schedule) {
+  const endMs = performance.now() + 10_000;
+  const found = improveSchedule(
+    problem,
+    { random: createRandom(1), isOver: () => performance.now() >= endMs },
+    schedule,
+  );
+  console.log(
+    `the market's working day: ${schedule.cost.dayMin} min constructed, ${found.schedule.cost.dayMin} after 10 s ` +
+      `(${found.tries} tries), no day under ${found.bound.dayMin}`,
+  );
+}
 let turn = 0;
 for (const date of ["2026-11-28", "2026-11-29", "2026-11-30"]) {
   const day = toDayBook(records, date, null);

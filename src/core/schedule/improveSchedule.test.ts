@@ -9,7 +9,7 @@ import {
   type ScheduleProblem,
   type ScheduleTask,
 } from ".";
-import { bake, findFaults, hands, oven, wait, work } from "./testDay";
+import { bake, findFaults, hands, oven, takeApart, wait, work } from "./testDay";
 
 const improve = (problem: ScheduleProblem, tries: number, seed = 1) =>
   improveSchedule(problem, { random: createRandom(seed), isOver: (done) => done >= tries });
@@ -59,40 +59,6 @@ test("on small days the lateness found is the least there is, and never below th
     { numRuns: 25, seed: 3 },
   );
 });
-
-/** A day taken apart: hands busy without a pause from 300 on, every chain just in time. Its best is known. */
-function takeApart(count: number, seed: number): { problem: ScheduleProblem; dayMin: number } {
-  const random = createRandom(seed);
-  const pick = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
-  const blocks: { id: string; startMin: number; endMin: number }[] = [];
-  let minute = 300;
-  for (let i = 0; i < count; i++) {
-    const durationMin = pick(3, 18);
-    blocks.push({ id: `t${i}`, startMin: minute, endMin: minute + durationMin });
-    minute += durationMin;
-  }
-  const tasks = blocks.map(({ id, startMin, endMin }, i): ScheduleTask => {
-    // Waits for one or two that were done before it, no longer than it did.
-    const after =
-      i < 2
-        ? []
-        : [...new Set([pick(0, i - 1), pick(0, i - 1)])].map((j) => {
-            const waited = startMin - blocks[j]!.endMin;
-            return wait(
-              `t${j}`,
-              Math.floor(waited * random()),
-              random() < 0.2 ? waited + pick(10, 60) : null,
-            );
-          });
-    return work(
-      id,
-      endMin - startMin,
-      after,
-      random() < 0.4 ? endMin + pick(5, 40) : i === count - 1 ? endMin : null,
-    );
-  });
-  return { problem: { holds: [], resources: [hands], openMin: 300, tasks }, dayMin: minute - 300 };
-}
 
 test("days whose best is known: the median gap is at most 2 %, none is above 10 %", () => {
   const gaps = [12, 20, 30, 40].map((count) => {

@@ -2,7 +2,13 @@ import { laySchedule, type Effort, type Order } from "./laySchedule";
 import { keepPlaces, type LaidTask } from "./keepPlaces";
 import { boundSchedule, type ScheduleBound } from "./lowerBound";
 import { pushLater } from "./pushLater";
-import { compareCosts, type Schedule, type ScheduleProblem, type ScheduleTask } from "./problem";
+import {
+  compareCosts,
+  type Schedule,
+  type ScheduleCost,
+  type ScheduleProblem,
+  type ScheduleTask,
+} from "./problem";
 import { constructSchedule } from "./constructSchedule";
 
 export interface Improvement {
@@ -26,9 +32,13 @@ const MOST_REMOVED = 12;
 const FEW_POWER = 3;
 /** What is put back goes no further from its place than this share of the day's tasks, half of the time. */
 const NEAR_SHARE = 0.2;
-const SEARCH_EFFORT: Effort = { mendingRounds: 4, mayBeRigid: false };
-/** Chance that a try a little worse is gone on from: it leads out of dead ends. */
-const WORSE_CHANCE = 0.03;
+const SEARCH_EFFORT: Omit<Effort, "mostLateMin"> = { mendingRounds: 4, mayBeRigid: false };
+/** A try worse than the best by no more than this share, or these minutes, is gone on from: it leads out of dead ends. */
+const WORSE_SHARE = 0.03;
+const WORSE_MIN = 5;
+/** Chance that any other try is gone on from. */
+const WORSE_CHANCE = 0.02;
+const allow = (bestMin: number): number => bestMin + Math.max(bestMin * WORSE_SHARE, WORSE_MIN);
 /** A try without any gain for so long goes back to the best. */
 const PATIENCE = 120;
 
@@ -70,9 +80,13 @@ export function* searchSchedule(
   while (findGap(best, bound) > 0) {
     tries++;
     const next = ruin(problem, current, currentSchedule, random);
-    const schedule = laySchedule(problem, toOrder(next), SEARCH_EFFORT);
-    const against = compareCosts(schedule.cost, currentSchedule.cost);
-    if (against <= 0 || random() < WORSE_CHANCE) {
+    const schedule = laySchedule(problem, toOrder(next), {
+      ...SEARCH_EFFORT,
+      mostLateMin: Math.max(currentSchedule.cost.latenessMin, allow(best.cost.latenessMin)),
+    });
+    const isTaken =
+      isNear(schedule.cost, best.cost) || compareCosts(schedule.cost, currentSchedule.cost) <= 0;
+    if (isTaken || random() < WORSE_CHANCE) {
       current = readOrder(problem, schedule, next.modes);
       currentSchedule = schedule;
     }
@@ -121,6 +135,13 @@ export function findGap({ cost }: Schedule, bound: ScheduleBound): number {
     return (cost.latenessMin - bound.latenessMin) / Math.max(bound.latenessMin, 1);
   }
   return cost.dayMin > 0 ? Math.max(cost.dayMin - bound.dayMin, 0) / cost.dayMin : 0;
+}
+
+/** Record-to-record travel, after Dueck 1993: little worse than the best, in the first figure in which they differ. */
+function isNear(cost: ScheduleCost, best: ScheduleCost): boolean {
+  if (cost.brokenMin > best.brokenMin) return false;
+  if (cost.latenessMin !== best.latenessMin) return cost.latenessMin <= allow(best.latenessMin);
+  return cost.dayMin <= allow(best.dayMin);
 }
 
 /** Every task by its place in the day, and the mode each is bound to. */
@@ -187,10 +208,17 @@ function choose(
   size: number,
   pick: (count: number) => number,
 ): string[] {
-  const way = pick(4);
+  const way = pick(5);
   if (way === 0) {
     const from = pick(Math.max(ids.length - size, 1));
     return ids.slice(from, from + size);
+  }
+  if (way === 4 && late.length > 0) {
+    // Whoever is before somebody late may stand in the way.
+    const at = ids.indexOf(late[pick(late.length)]?.taskId ?? "");
+    return [...ids.slice(Math.max(at - pick(ids.length), 0), at + 1)]
+      .slice(0, size - 1)
+      .concat(ids[at] ?? []);
   }
   if (way === 1 || (way === 2 && late.length > 0)) {
     const byId = new Map(problem.tasks.map((task) => [task.id, task]));

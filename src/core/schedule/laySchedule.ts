@@ -24,13 +24,15 @@ export interface Effort {
   readonly mendingRounds: number;
   /** Lay rigid chains where a wait stays too long. */
   readonly mayBeRigid: boolean;
+  /** What comes out later than this, weighted, is not pulled together: it will not be taken. */
+  readonly mostLateMin: number;
 }
 
 /**
  * How often a schedule is laid again to mend waits that came out too long. Each round shifts the tasks at
  * fault by what they are over; real days settle in a few.
  */
-export const FULL_EFFORT: Effort = { mendingRounds: 12, mayBeRigid: true };
+export const FULL_EFFORT: Effort = { mendingRounds: 12, mayBeRigid: true, mostLateMin: Infinity };
 
 /**
  * One order made into a schedule: backwards from what was promised, each task as late as it may be; where that would
@@ -46,6 +48,8 @@ export function laySchedule(problem: ScheduleProblem, order: Order, effort: Effo
     { ...order, forwardRankOf: order.forwardRankOf ?? rankByStart(backwards) },
     effort,
   );
+  if (forwards.cost.brokenMin === 0 && forwards.cost.latenessMin > effort.mostLateMin)
+    return pickBetter(backwards, forwards);
   // What is late stays so late and no later; the rest is pushed to the right, the last first.
   const pushed = layBackwards(
     withDues(problem, forwards),

@@ -64,21 +64,21 @@ export function placeTasks(problem: ScheduleProblem, rules: PlacingRules): Map<s
     }
     const { task, choice } =
       takeNext(ready, ({ task, earliestMin }) =>
-        chooseMode(task, earliestMin, lanes, rules, holds.opening.get(task.id) ?? []),
-      ) ?? takeBlocked(ready, ({ task, earliestMin }) => chooseMode(task, earliestMin, lanes, rules, []));
+        chooseMode(task, earliestMin, lanes, rules, holds.opening.get(task.id) ?? NONE),
+      ) ?? takeBlocked(ready, ({ task, earliestMin }) => chooseMode(task, earliestMin, lanes, rules, NONE));
     const { startMin, mode, index } = choice;
     for (const use of mode.uses)
       addToLaneInPlace(laneOf(lanes, task, use.resourceId), toBlock(use, mode, startMin));
     const own: PlacedTask = { taskId: task.id, startMin, endMin: startMin + mode.durationMin, mode: index };
     placed.set(task.id, own);
-    for (const hold of holds.closing.get(task.id) ?? []) {
+    for (const hold of holds.closing.get(task.id) ?? NONE) {
       const lane = laneOf(lanes, task, hold.resourceId);
       const begun = open.get(hold);
       if (!begun) throw new RangeError(`placeTasks: ${task.id} ends a hold that has not begun`);
       takeFromLaneInPlace(lane, begun);
       addToLaneInPlace(lane, { ...begun, endMin: edgeMin(hold.until, own) });
     }
-    for (const hold of holds.opening.get(task.id) ?? []) {
+    for (const hold of holds.opening.get(task.id) ?? NONE) {
       const block = toHoldBlock(hold, mode, startMin);
       open.set(hold, block);
       addToLaneInPlace(laneOf(lanes, task, hold.resourceId), block);
@@ -132,14 +132,18 @@ type Chosen = { readonly task: ScheduleTask; readonly choice: ModeChoice };
 
 /** Takes the ready task with the lowest rank that has a place out of the list; null if none has. */
 function takeNext(ready: ReadyTask[], choose: (each: ReadyTask) => ModeChoice | null): Chosen | null {
-  const passed = new Set<ReadyTask>();
-  while (passed.size < ready.length) {
-    const next = findFirst(ready, passed);
+  // Mostly the first has a place: nothing is set up for those that are passed over until one is.
+  let passed: Set<ReadyTask> | null = null;
+  for (let left = ready.length; left > 0; left--) {
+    const at = findFirst(ready, passed);
+    const next = ready[at];
+    if (!next) break;
     const choice = choose(next);
     if (choice) {
-      ready.splice(ready.indexOf(next), 1);
+      ready.splice(at, 1);
       return { task: next.task, choice };
     }
+    passed ??= new Set();
     passed.add(next);
   }
   return null;
@@ -152,13 +156,15 @@ function takeBlocked(ready: ReadyTask[], choose: (each: ReadyTask) => ModeChoice
   return taken;
 }
 
-function findFirst(ready: readonly ReadyTask[], passed: ReadonlySet<ReadyTask>): ReadyTask {
-  let best: ReadyTask | null = null;
-  for (const each of ready) {
-    if (passed.has(each)) continue;
-    if (!best || comesFirst(each, best)) best = each;
+/** Index of the lowest rank among those not passed over; −1 if all are. */
+function findFirst(ready: readonly ReadyTask[], passed: ReadonlySet<ReadyTask> | null): number {
+  let best = -1;
+  for (let i = 0; i < ready.length; i++) {
+    const each = ready[i];
+    if (!each || passed?.has(each)) continue;
+    const first = ready[best];
+    if (!first || comesFirst(each, first)) best = i;
   }
-  if (!best) throw new RangeError("placeTasks: nothing is ready");
   return best;
 }
 
@@ -182,6 +188,8 @@ function holdsOf(problem: ScheduleProblem): HoldsByTask {
   knownHolds.set(problem, made);
   return made;
 }
+
+const NONE: readonly ScheduleHold[] = [];
 
 /** A hold as it begins: nobody knows yet when it ends. */
 const toHoldBlock = ({ from, amount }: ScheduleHold, { durationMin }: TaskMode, startMin: number): Block => ({

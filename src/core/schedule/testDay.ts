@@ -1,3 +1,4 @@
+import { createRandom } from "../seededRandom";
 import {
   computeChangeoverMin,
   type Schedule,
@@ -65,6 +66,40 @@ export const wait = (taskId: string, minWaitMin = 0, maxWaitMin: number | null =
   minWaitMin,
   maxWaitMin,
 });
+
+/** A day taken apart: hands busy without a pause from 300 on, every chain just in time. Its best is known. */
+export function takeApart(count: number, seed: number): { problem: ScheduleProblem; dayMin: number } {
+  const random = createRandom(seed);
+  const pick = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
+  const blocks: { id: string; startMin: number; endMin: number }[] = [];
+  let minute = 300;
+  for (let i = 0; i < count; i++) {
+    const durationMin = pick(3, 18);
+    blocks.push({ id: `t${i}`, startMin: minute, endMin: minute + durationMin });
+    minute += durationMin;
+  }
+  const tasks = blocks.map(({ id, startMin, endMin }, i): ScheduleTask => {
+    // Waits for one or two that were done before it, no longer than it did.
+    const after =
+      i < 2
+        ? []
+        : [...new Set([pick(0, i - 1), pick(0, i - 1)])].map((j) => {
+            const waited = startMin - blocks[j]!.endMin;
+            return wait(
+              `t${j}`,
+              Math.floor(waited * random()),
+              random() < 0.2 ? waited + pick(10, 60) : null,
+            );
+          });
+    return work(
+      id,
+      endMin - startMin,
+      after,
+      random() < 0.4 ? endMin + pick(5, 40) : i === count - 1 ? endMin : null,
+    );
+  });
+  return { problem: { holds: [], resources: [hands], openMin: 300, tasks }, dayMin: minute - 300 };
+}
 
 /** Everything a schedule must keep whatever happens, checked minute by minute. */
 export function findFaults(problem: ScheduleProblem, schedule: Schedule): string[] {

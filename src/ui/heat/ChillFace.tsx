@@ -81,7 +81,7 @@ export function ChillFace({ piece, shaped, baked, book, tabs }: FaceProps) {
                 label={`Mean of ${piece.name} in the ${place}: ${request.hardC} °C ${hardMin === null ? "never" : `after ${formatNumber(hardMin)} minutes`}`}
                 points={chilled.moments.map(({ atMin, meanC }) => ({ atMin, valueC: meanC }))}
                 levels={[{ valueC: request.hardC, label: `fat hard, ${request.hardC} °C` }]}
-                labelsAt="right"
+                labelsAt="left"
               />
               <p className="quiet text-sm">
                 Cold fat into a hot oven is what makes flake. Below its working window a dough’s fat is hard.
