@@ -53,7 +53,31 @@ test("shells are baked empty the day before and only filled on the day", () => {
   expect(first.lines[0]).toMatchObject({ toFill: 0, ahead: { shells: 26 } });
   expect(first.leftovers.filter(({ kind }) => kind === "blanks")).toEqual([]);
   const cases = second.lines.find(({ piece }) => piece.id === "blossom-case")!;
-  expect(cases).toMatchObject({ blanksTaken: 26, setsCut: 0 });
+  expect(cases).toMatchObject({ blanksTaken: 26, shellsTaken: 26, setsCut: 0 });
+  expect(second.tasks.filter(({ pieceId }) => pieceId === "blossom-case").map(({ kind }) => kind)).toEqual([
+    "fill",
+    "finish",
+  ]);
+});
+
+test("part-baked shells are filled and finished in the heat; half of them leaves half to be lined", () => {
+  const blind = {
+    stages: [
+      { ovenC: 190, minutes: 10, act: "fill" as const },
+      { ovenC: 160, minutes: 15, act: "none" as const },
+    ],
+    glaze: { kind: "syrup" as const, dryMin: 5 },
+  };
+  const pieces = market.pieces.map((piece) => (piece.id === "custard-cup" ? { ...piece, ...blind } : piece));
+  const kinds = (count: number) => {
+    const plan = planDay({ ...market, pieces, ahead: [make("shells", "custard-cup", { count })] });
+    expect(plan.schedule!.cost.brokenMin).toBe(0);
+    return plan.tasks.filter(({ pieceId }) => pieceId === "custard-cup");
+  };
+  expect(kinds(24).map(({ kind }) => kind)).toEqual(["fill", "bake", "glaze", "finish"]);
+  const half = kinds(12);
+  expect(half.filter(({ kind }) => kind === "seal").map(({ pieces: each }) => each)).toEqual([12]);
+  expect(half.filter(({ kind }) => kind === "fill").map(({ pieces: each }) => each)).toEqual([24]);
 });
 
 test("closing the eve puts what it made into the larder with its use-by, and the day finds it once", () => {
@@ -69,6 +93,9 @@ test("closing the eve puts what it made into the larder with its use-by, and the
   });
   const open = planDay({ ...market, ahead });
   const after = planDay({ ...market, ahead, larder: closed.filter(({ id }) => id.startsWith("ahead-")) });
+  // What the eve made for the market it does not use itself.
+  const again = planDay({ ...eve, ahead, larder: closed });
+  expect(again.larderUses).toEqual([]);
   const figures = (plan: typeof open) => plan.lines.map(({ frozenTaken, toFill }) => [frozenTaken, toFill]);
   expect(figures(after)).toEqual(figures(open));
 });

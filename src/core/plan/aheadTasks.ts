@@ -3,8 +3,10 @@ import { bakeTask } from "./bakeTask";
 import type { TaskKind } from "./dayPlan";
 import { handTask, wait, type DraftTask } from "./draftTask";
 import { closeTask, fillTasks, findBlanks } from "./fillAndClose";
-import type { KitRoom } from "./kitRoom";
-import { BLIND_COOL_MIN, type PieceWork } from "./pieceTasks";
+import { holdVessel } from "./kitHolds";
+import { findVessel, type KitRoom } from "./kitRoom";
+import { BLIND_COOL_MIN } from "./loadTasks";
+import type { PieceWork } from "./pieceTasks";
 
 /** Covering, labelling and putting one tray away. */
 const STORE_TRAY_MIN = 2;
@@ -55,7 +57,9 @@ function listShellTasks({ line, dough, filling }: PieceWork, kit: KitRoom): Draf
   const { piece, ahead, loading, toFill } = line;
   const fillStage = piece.stages.findIndex(({ act }) => act === "fill");
   const stages = fillStage < 0 ? piece.stages : piece.stages.slice(0, fillStage + 1);
-  const lots = listLots(ahead.shells, loading.perTray);
+  const vessel = findVessel(kit, piece);
+  const room = vessel ? vessel.count * vessel.holds : Infinity;
+  const lots = listLots(ahead.shells, Math.min(loading.perTray, room));
   return lots.flatMap(({ from, to }, i) => {
     const index = i + 1;
     const of = `${piece.name} shells, tray ${index} of ${lots.length}`;
@@ -63,8 +67,13 @@ function listShellTasks({ line, dough, filling }: PieceWork, kit: KitRoom): Draf
     const facts = { pieceId: piece.id, index, pieces: to - from };
     const makings = { line, dough, filling, afterFilling: [], pieces: to - from, index, of };
     const bakeFacts = { ovens: kit.ovens, trays: 1, extraMin: 0, coatMin: 0, doneness: null };
+    const lining = closeTask(
+      makings,
+      id,
+      findBlanks(line, dough, toFill + from, toFill + to, vessel !== null),
+    );
     return [
-      closeTask(makings, id, findBlanks(line, dough, toFill + from, toFill + to, false)),
+      vessel ? { ...lining, holds: [holdVessel(vessel, to - from, lining.id, id("store"))] } : lining,
       bakeTask(id("bake"), stages, bakeFacts, [wait(id("seal"), piece.chillMin)], {
         ...facts,
         label: `Bake empty ${of}`,

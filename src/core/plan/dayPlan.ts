@@ -86,6 +86,8 @@ export interface PiecePlan extends ShapedPiece {
   readonly frozenTaken: number;
   /** Taken from the larder as cut blanks or baked shells; filled, not cut. */
   readonly blanksTaken: number;
+  /** Of these, baked empty already: neither closed nor baked so again. */
+  readonly shellsTaken: number;
   /** Made today for another day: filled, closed and frozen unbaked; or lined, baked empty and kept. */
   readonly ahead: Readonly<Record<"frozenPieces" | "shells", number>>;
   /** What is filled and closed today: made less the frozen ones, and those that are frozen for another day. */

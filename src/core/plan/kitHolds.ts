@@ -1,6 +1,6 @@
 import type { ScheduleHold, ScheduleResource, TaskEdge } from "../schedule";
-import type { Piece } from "./book";
-import { findVessel, type KitRoom } from "./kitRoom";
+import type { Piece, Vessel } from "./book";
+import type { KitRoom } from "./kitRoom";
 
 const TRAYS = "trays";
 const toVesselId = (id: string) => `vessel:${id}`;
@@ -22,20 +22,34 @@ export function listHeldResources({ vessels, trays, standing }: KitRoom): Schedu
 export interface LoadSteps {
   readonly firstId: string;
   readonly closeId: string | null;
-  /** The last heat. */
-  readonly heatId: string;
+  /** The first heat after it was closed, and the last; null where there is none. */
+  readonly chilledUntilId: string | null;
+  readonly heatId: string | null;
   readonly unmouldId: string | null;
   readonly finishId: string;
 }
 
-/** What a load takes of the kit from its first task to its last. */
+/** As many of a vessel as so many pieces fill, from the start of one task to the end of another. */
+export const holdVessel = (
+  { id, holds }: Vessel,
+  pieces: number,
+  fromId: string,
+  untilId: string,
+): ScheduleHold => ({
+  resourceId: toVesselId(id),
+  amount: Math.ceil(pieces / holds),
+  from: { taskId: fromId, edge: "start" },
+  until: { taskId: untilId, edge: "end" },
+});
+
+/** What a load takes of the kit from its first task to its last; of moulds or pans only what it is in. */
 export function holdKit(
   kit: KitRoom,
-  piece: Piece,
+  { chillMin }: Piece,
+  vessel: Vessel | null,
   load: { readonly pieces: number; readonly trays: readonly number[] },
-  { firstId, closeId, heatId, unmouldId, finishId }: LoadSteps,
+  { firstId, closeId, chilledUntilId, heatId, unmouldId, finishId }: LoadSteps,
 ): ScheduleHold[] {
-  const vessel = findVessel(kit, piece);
   const hold = (resourceId: string, amount: number, from: TaskEdge, until: TaskEdge): ScheduleHold => ({
     resourceId,
     amount,
@@ -46,20 +60,11 @@ export function holdKit(
   const trays = load.trays.length;
   return [
     ...(kit.trays === null ? [] : [hold(TRAYS, trays, at(firstId, "start"), at(finishId, "end"))]),
-    ...(vessel
-      ? [
-          hold(
-            toVesselId(vessel.id),
-            Math.ceil(load.pieces / vessel.holds),
-            at(firstId, "start"),
-            at(unmouldId ?? finishId, "end"),
-          ),
-        ]
+    ...(vessel ? [holdVessel(vessel, load.pieces, firstId, unmouldId ?? finishId)] : []),
+    ...(kit.standing.fridge !== null && closeId !== null && chilledUntilId !== null && chillMin > 0
+      ? [hold(toShelfId("fridge"), trays, at(closeId, "end"), at(chilledUntilId, "start"))]
       : []),
-    ...(kit.standing.fridge !== null && closeId !== null && piece.chillMin > 0
-      ? [hold(toShelfId("fridge"), trays, at(closeId, "end"), at(heatId, "start"))]
-      : []),
-    ...(kit.standing.rack === null
+    ...(kit.standing.rack === null || heatId === null
       ? []
       : [hold(toShelfId("rack"), trays, at(heatId, "end"), at(finishId, "start"))]),
   ];

@@ -10,7 +10,7 @@ export const BLANKS_DRY_DAYS = 1;
 
 /** What was made ahead as it stands in the larder from the day that makes it on. */
 export function toLarderItem(
-  { id, date, kind, refId, massG, count }: MakeAhead,
+  { id, dayId, date, kind, refId, massG, count }: MakeAhead,
   { formulas, pieces }: Pick<DayBook, "formulas" | "pieces">,
 ): LarderItem {
   const keepsDays = (formulaId: string | undefined) =>
@@ -31,7 +31,8 @@ export function toLarderItem(
     count,
     madeOn: date,
     useBy: addDays(date, days),
-    fromDayId: null,
+    // The day that makes it does not use it.
+    fromDayId: dayId,
     takenByDayId: null,
   };
 }

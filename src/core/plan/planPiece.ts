@@ -33,6 +33,7 @@ export interface PieceDraft extends PieceMakings {
   readonly made: number;
   readonly frozenTaken: number;
   readonly blanksTaken: number;
+  readonly shellsTaken: number;
   readonly ahead: PiecePlan["ahead"];
   readonly toFill: number;
   /** Sets of blanks to cut: what is filled and what is baked empty, less what the larder has. */
@@ -80,7 +81,7 @@ export function draftPiece(
     mostPerLoad: vessel ? vessel.count * vessel.holds : null,
   });
   if (!loading.ok) return stop("bake", loading.failure.message);
-  const { frozen, blanks } = takePieces(piece.id, made);
+  const { frozen, shells, blanks } = takePieces(piece.id, made);
   const ahead = countAhead(book, piece.id);
   const toFill = made - frozen + ahead.frozenPieces;
   return ok({
@@ -90,10 +91,11 @@ export function draftPiece(
     ordered,
     made,
     frozenTaken: frozen,
-    blanksTaken: blanks,
+    blanksTaken: blanks + shells,
+    shellsTaken: shells,
     ahead,
     toFill,
-    toCut: Math.max(toFill - blanks, 0) + ahead.shells,
+    toCut: Math.max(toFill - blanks - shells, 0) + ahead.shells,
     loading: loading.value,
     fries: fries.value,
   });
@@ -145,6 +147,7 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
     made,
     frozenTaken: draft.frozenTaken,
     blanksTaken: draft.blanksTaken,
+    shellsTaken: draft.shellsTaken,
     ahead: draft.ahead,
     toFill,
     cut,

@@ -6,6 +6,8 @@ import { listComing } from "./makeAhead";
 /** Pieces of a kind found in the larder. */
 export interface TakenPieces {
   readonly frozen: number;
+  /** Baked empty already. */
+  readonly shells: number;
   readonly blanks: number;
 }
 
@@ -13,7 +15,7 @@ export interface TakenPieces {
 export interface OpenLarder {
   /** Takes up to `wantedG` of a dough or filling. */
   takeMass(kind: "dough" | "filling", formulaId: string, wantedG: number): readonly LarderUse[];
-  /** Takes up to `wanted` pieces: frozen ones first, then blanks and shells. */
+  /** Takes up to `wanted` pieces: frozen ones first, then shells, then blanks. */
   takePieces(pieceId: string, wanted: number): TakenPieces;
   /** Everything taken so far. */
   listUses(): readonly LarderUse[];
@@ -74,7 +76,8 @@ export function openLarder(book: DayBook): OpenLarder {
     },
     takePieces(pieceId, wanted) {
       const frozen = takePiecesOf(["frozenPieces"], pieceId, wanted);
-      return { frozen, blanks: takePiecesOf(["blanks", "shells"], pieceId, wanted - frozen) };
+      const shells = takePiecesOf(["shells"], pieceId, wanted - frozen);
+      return { frozen, shells, blanks: takePiecesOf(["blanks"], pieceId, wanted - frozen - shells) };
     },
     listUses: () => uses,
     expired,

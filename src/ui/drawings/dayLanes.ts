@@ -5,7 +5,7 @@ export const CLOCK_WIDTH = 880;
 export const LANE = { axis: 26, hands: 52, gap: 12 } as const;
 /** How high a machine's temperature and its loads are drawn; lower where there are many, so that the hands stay in view. */
 const HIGH = { heat: 118, load: 74 } as const;
-const LOW = { heat: 84, load: 56 } as const;
+const LOW = { heat: 66, load: 46 } as const;
 const MANY_MACHINES = 3;
 const LEFT = 8;
 const HALF_HOUR = 30;

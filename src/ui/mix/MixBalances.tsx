@@ -8,7 +8,7 @@ import { CautionList } from "../controls/CautionList";
 /** What the day needs besides: eggs, larder, shopping. */
 export function MixBalances() {
   const { plan, date } = useBench((state) => state);
-  const { eggs, glues, washes, sugarG, expired, larderUses, leftovers } = plan;
+  const { eggs, glues, washes, glazes, sugarG, expired, larderUses, leftovers } = plan;
   const left = [
     [eggs.wholeLeftG, "egg"],
     [eggs.yolksLeftG, "yolk"],
@@ -17,6 +17,7 @@ export function MixBalances() {
   const coats = [
     ...glues.map(({ name, massG }) => `${formatMass(massG)} ${name} as glue`),
     ...washes.map(({ name, massG }) => `${formatMass(massG)} ${name} as wash`),
+    ...glazes.map(({ name, massG }) => `${formatMass(massG)} ${name} as glaze`),
     ...(sugarG >= 0.5 ? [`${formatMass(sugarG)} sugar on top`] : []),
   ];
   return (

@@ -63,7 +63,7 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
           Compare variants
         </Link>
         <Link className="btn touch" href={`/day/${date}/piece/${piece.id}/heat`}>
-          Another size, cooling, oil
+          Another size, chilling, cooling, oil
         </Link>
       </nav>
       {faults.map(({ message }) => (

@@ -2,7 +2,7 @@
 
 import { Plus, Trash2 } from "lucide-react";
 import { convertBake } from "@/core/heat";
-import { findGasMark, toCelsius, toFahrenheit } from "@/core/units";
+import { findGasMark, formatHeat, toCelsius, toFahrenheit, type OvenScale } from "@/core/units";
 import { stageActs, type BakeStage, type Piece } from "@/core/plan";
 import { MAX_STAGES, pieceLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
@@ -11,13 +11,14 @@ import { Dial } from "../controls/Dial";
 import { Select, toOptions } from "../controls/Select";
 import { actNames } from "./words";
 
-/** The same bake elsewhere: `390 °F, gas 6 · fan 180 °C · hot air 175 °C, 21 min`. */
-function describeSettings(stage: BakeStage): string {
+/** The same bake in other marks and other ovens: `390 °F, gas 6 · fan 180 °C · hot air 175 °C, 21 min`. */
+function describeSettings(stage: BakeStage, scale: OvenScale): string {
   const [fan, hotAir] = [convertBake(stage, "still", "fan"), convertBake(stage, "still", "hotAir")];
   const gas = findGasMark(stage.ovenC);
+  const other = formatHeat(stage.ovenC, scale === "fahrenheit" ? "celsius" : "fahrenheit");
   return (
-    `${Math.round(stage.ovenC)} °C, ${toFahrenheit(stage.ovenC)} °F${gas === null ? "" : `, gas ${gas}`} · fan ${fan.ovenC} °C · ` +
-    `hot air ${hotAir.ovenC} °C, ${hotAir.minutes} min`
+    `${other}${gas === null ? "" : `, gas ${gas}`} · fan ${formatHeat(fan.ovenC, scale)} · ` +
+    `hot air ${formatHeat(hotAir.ovenC, scale)}, ${hotAir.minutes} min`
   );
 }
 
@@ -49,6 +50,7 @@ export function StageDials({ piece }: { readonly piece: Piece }) {
   const { editPiece } = usePieceEdit(piece);
   const { stages } = piece;
   const isOil = piece.heatBy === "oil";
+  const scale = useBench((state) => state.book.kitchen.ovenScale);
   const set = (index: number, fields: Partial<BakeStage>) =>
     editPiece({ stages: stages.map((stage, i) => (i === index ? { ...stage, ...fields } : stage)) });
   const last = stages.at(-1);
@@ -61,7 +63,7 @@ export function StageDials({ piece }: { readonly piece: Piece }) {
             <HeatDial
               label={`${isOil ? "Oil" : pieceLimits.ovenC.label}${name}`}
               ovenC={stage.ovenC}
-              hint={isOil ? undefined : describeSettings(stage)}
+              hint={isOil ? undefined : describeSettings(stage, scale)}
               onChange={(ovenC) => set(i, { ovenC })}
             />
             <Dial
