@@ -73,7 +73,7 @@ export const findStarterKit = ({
   heatBy,
 }: Piece): { vessels: readonly Vessel[]; fryers: readonly Fryer[] } => ({
   vessels: vessels.filter(({ id }) => id === vesselId),
-  fryers: heatBy === "oil" ? [fryer] : [],
+  fryers: heatBy === "oil" ? [{ ...fryer, usedLoads: 0 }] : [],
 });
 
 /** Named by pieces, so they are written before them. */

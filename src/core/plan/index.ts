@@ -77,7 +77,7 @@ export { listDecks, listLights, setFor, toFryerId, toOvenId, type DeckHeat, type
 export { SHARED_HEAT_C } from "./scheduleProblem";
 export { countOnShelf } from "./kitRoom";
 export { nameHeld } from "./kitDoubts";
-export type { FryPlan } from "./planFrying";
+export { countBaskets, type FryPlan } from "./planFrying";
 export {
   answerDay,
   applyDayChange,

@@ -96,6 +96,8 @@ describe("frying", () => {
     const baskets = Math.ceil(loading.loads[0]!.pieces / fry!.perBasket);
     expect(first.handsMin).toBe(first.placed.endMin - first.placed.startMin);
     expect(first.handsMin).toBeGreaterThanOrEqual(baskets * fry!.minutes);
+    // Every lot but the last is of whole baskets.
+    expect(loading.loads.slice(0, -1).every(({ pieces }) => pieces % fry!.perBasket === 0)).toBe(true);
     // Glazed, and dry before it is set out.
     const wait =
       placedOf(plan, "finish:rhubarb-crescent:1").startMin -

@@ -4,6 +4,7 @@ import type { Vessel } from "./book";
 import type { PiecePlan, Problem } from "./dayPlan";
 import type { DraftTask } from "./draftTask";
 import { placeNames, type KitRoom } from "./kitRoom";
+import { countBaskets } from "./planFrying";
 
 /** Pins that could not be kept, jobs before anybody is there, and shelves, trays or moulds that are asked for twice. */
 export function findKitDoubts(
@@ -82,10 +83,10 @@ export function findFreezerDoubt(lines: readonly PiecePlan[], { standing }: KitR
 /** Oil that the day would take past its change. */
 export function findOldOil(lines: readonly PiecePlan[]): Problem[] {
   const loads = new Map<string, { baskets: number; fry: PiecePlan["fries"][number] }>();
-  for (const { fries, made } of lines) {
+  for (const { fries, loading } of lines) {
     const [fry] = fries;
     if (!fry) continue;
-    const baskets = (loads.get(fry.fryer.id)?.baskets ?? 0) + Math.ceil(made / fry.perBasket);
+    const baskets = (loads.get(fry.fryer.id)?.baskets ?? 0) + countBaskets(loading, fry);
     loads.set(fry.fryer.id, { baskets, fry });
   }
   return [...loads.values()].flatMap(({ baskets, fry: { fryer } }): Problem[] => {

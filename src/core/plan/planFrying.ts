@@ -1,5 +1,6 @@
 import { findLargestLoad, fryLoad, LEAST_FRYING_C, type Baked, type OilBath } from "../heat";
 import { layOutRows } from "../cutting";
+import type { TrayLoading } from "../loading";
 import { fail, ok, type Result } from "../result";
 import { formatNumber } from "../units";
 import type { Fryer, Piece } from "./book";
@@ -26,6 +27,10 @@ export interface FryPlan {
 const OIL_G_PER_ML = 0.85;
 /** Pieces float and are turned: so much room round each, mm. */
 const FLOAT_GAP_MM = 8;
+
+/** Baskets of all lots of a piece in one fryer. */
+export const countBaskets = ({ loads }: Pick<TrayLoading, "loads">, { perBasket }: FryPlan): number =>
+  loads.reduce((sum, { pieces }) => sum + Math.ceil(pieces / perBasket), 0);
 
 /** What a fryer makes of a piece, or why it cannot. */
 export function planFrying(

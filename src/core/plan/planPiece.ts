@@ -1,7 +1,7 @@
 import type { Dough, Filling, FormulaAnalysis } from "../formula";
 import type { FormedPiece } from "../forming";
 import type { Portion, PortionPart } from "../filling";
-import { loadTrays, type TrayLoading } from "../loading";
+import { loadTrays, type TrayLoading, type TrayRequest } from "../loading";
 import { fail, ok, type Result } from "../result";
 import { formatCount, formatMass, formatNumber } from "../units";
 import type { DayBook, Order, Oven, Piece } from "./book";
@@ -11,7 +11,7 @@ import { setFor } from "./ovenSetting";
 import { findTraysPerLoad, findVessel, type KitRoom } from "./kitRoom";
 import { toBaked } from "./knownBake";
 import { countAhead } from "./makeAhead";
-import { planFrying, type FryPlan } from "./planFrying";
+import { countBaskets, planFrying, type FryPlan } from "./planFrying";
 import type { TakenPieces } from "./takeFromLarder";
 
 /** A piece with what its names stand for. */
@@ -71,7 +71,7 @@ export function draftPiece(
   const fries = piece.heatBy === "oil" ? listFries(makings, shaped.value) : ok([]);
   if (!fries.ok) return stop("bake", fries.failure);
   const vessel = findVessel(kit, piece);
-  const loading = loadTrays({
+  const request = {
     pieces: made,
     footprint: shaped.value.formed.footprint,
     spacingMm: piece.spacingMm,
@@ -79,7 +79,10 @@ export function draftPiece(
     // What is fried lies on one tray until its turn.
     traysPerLoad: piece.heatBy === "oil" ? 1 : findTraysPerLoad(kit, oven, piece),
     mostPerLoad: vessel ? vessel.count * vessel.holds : null,
-  });
+  };
+  const onTrays = loadTrays(request);
+  const loading =
+    onTrays.ok && fries.value[0] ? loadTrays(inBaskets(request, onTrays.value, fries.value[0])) : onTrays;
   if (!loading.ok) return stop("bake", loading.failure.message);
   const { frozen, shells, blanks } = takePieces(piece.id, made);
   const ahead = countAhead(book, piece.id);
@@ -100,6 +103,12 @@ export function draftPiece(
     fries: fries.value,
   });
 }
+
+/** Lots for a fryer hold whole baskets, as many as lie on their tray. */
+const inBaskets = (request: TrayRequest, { perTray }: TrayLoading, { perBasket }: FryPlan): TrayRequest => ({
+  ...request,
+  mostPerLoad: perBasket > perTray ? null : Math.floor(perTray / perBasket) * perBasket,
+});
 
 /** What each fryer of the kit makes of a piece; those that cannot are left out, unless none can. */
 function listFries(
@@ -217,7 +226,7 @@ function explainPortion(piece: Piece, formed: FormedPiece, portion: Portion, fil
 
 function explainLoad({ piece, made, loading, oven, kit, fries }: PieceDraft): WhyStep[] {
   const [fry] = fries;
-  if (fry) return explainFrying(made, fry);
+  if (fry) return explainFrying(made, countBaskets(loading, fry), fry);
   const vessel = findVessel(kit, piece);
   const trays = loading.loads.reduce((sum, load) => sum + load.trays.length, 0);
   return [
@@ -241,7 +250,11 @@ function explainLoad({ piece, made, loading, oven, kit, fries }: PieceDraft): Wh
   ];
 }
 
-function explainFrying(made: number, { fryer, perBasket, most, recoveryMin, lowestC }: FryPlan): WhyStep[] {
+function explainFrying(
+  made: number,
+  baskets: number,
+  { fryer, perBasket, most, recoveryMin, lowestC }: FryPlan,
+): WhyStep[] {
   return [
     { text: `the oil of ${fryer.name} stays hot enough for`, figure: formatCount(most.oil, "piece") },
     { text: "lie in its basket side by side", figure: formatCount(most.basket, "piece") },
@@ -249,6 +262,6 @@ function explainFrying(made: number, { fryer, perBasket, most, recoveryMin, lowe
     { text: "in one basket, the least of them", figure: formatCount(perBasket, "piece") },
     { text: "the oil falls to", figure: `${formatNumber(lowestC)} °C` },
     { text: "and is back after", figure: `${formatNumber(recoveryMin, 1)} min` },
-    { text: `${made} pieces`, figure: formatCount(Math.ceil(made / perBasket), "basket") },
+    { text: `${made} pieces`, figure: formatCount(baskets, "basket") },
   ];
 }

@@ -1,4 +1,4 @@
-import type { PiecePlan } from "@/core/plan";
+import { countBaskets, type PiecePlan } from "@/core/plan";
 import { formatCount, formatDuration, formatNumber } from "@/core/units";
 import { Fact } from "../controls/Fact";
 
@@ -18,7 +18,7 @@ export function FryFacts({ line }: { readonly line: PiecePlan }) {
       <Fact label="in one basket" value={String(fry.perBasket)} note={why} />
       <Fact
         label="baskets"
-        value={String(Math.ceil(line.made / fry.perBasket))}
+        value={String(countBaskets(line.loading, fry))}
         note={`${formatNumber(fry.minutes, 1)} min each at ${fry.oilC} °C`}
       />
       <Fact label="the oil falls to" value={`${formatNumber(fry.lowestC)} °C`} note={fry.fryer.name} />
