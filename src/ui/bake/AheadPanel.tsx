@@ -11,10 +11,14 @@ import { formatShortDate } from "../shell/formatDayDate";
 
 /** Two days together: what this day is given by the one before, what it gives the next, and what could be made ahead. */
 export function AheadPanel() {
-  const { book, records, edit } = useBench((state) => state);
-  const eve = toDayBook(records, addDays(book.day.date, -1), null);
-  const { answer, isBusy, fault } = useLatest<AheadRequest, AheadAnswers>({ book, eve }, createAheadClient);
-  const answers = answer?.output;
+  const { book, records, isOver, edit } = useBench((state) => state);
+  // Once the day has come, the one before it is over.
+  const request =
+    book.nowMin === null && !isOver
+      ? { book, eve: toDayBook(records, addDays(book.day.date, -1), null) }
+      : null;
+  const { answer, isBusy, fault } = useLatest<AheadRequest, AheadAnswers>(request, createAheadClient);
+  const answers = request ? answer?.output : undefined;
   const take = ({ ahead }: AheadIf) => {
     if (!answers) return;
     edit([
@@ -22,6 +26,7 @@ export function AheadPanel() {
       ...ahead.map((record) => ({ kind: "ahead" as const, id: record.id, record })),
     ]);
   };
+  if (!request && book.ahead.length === 0) return null;
   return (
     <section aria-labelledby="day-before" aria-busy={isBusy} className="flex flex-col gap-2">
       <h3 id="day-before" className="text-lg">
@@ -48,7 +53,7 @@ export function AheadPanel() {
           ))}
         </ul>
       ) : (
-        <p className="quiet">reckoning…</p>
+        request && <p className="quiet">reckoning…</p>
       )}
     </section>
   );
