@@ -80,6 +80,20 @@ test("part-baked shells are filled and finished in the heat; half of them leaves
   expect(half.filter(({ kind }) => kind === "fill").map(({ pieces: each }) => each)).toEqual([24]);
 });
 
+test("mass in is mass out on both days, whatever is frozen or baked empty for the other", () => {
+  const { first, second } = both(
+    make("frozenPieces", "plum-pop", { count: 15 }),
+    make("shells", "blossom-case", { count: 26 }),
+  );
+  for (const { flow } of [first, second]) {
+    const into = flow.doughG + flow.fillingG + flow.wholeG + flow.storedG;
+    const out =
+      flow.piecesG + flow.waterG + flow.decorationsG + flow.trimLeftG + flow.rollingLossG + flow.keptG;
+    expect(into - out - flow.surplusBlanksG - flow.returnedG).toBeCloseTo(0, 6);
+  }
+  expect([first.flow.keptG > 0, second.flow.keptG]).toEqual([true, 0]);
+});
+
 test("closing the eve puts what it made into the larder with its use-by, and the day finds it once", () => {
   const ahead = [
     make("dough", "bay-shortcrust", { massG: 2000 }),

@@ -253,6 +253,8 @@ export interface MassFlow {
   readonly returnedG: number;
   /** Raw mass of frozen pieces and blanks taken from the larder. */
   readonly storedG: number;
+  /** Frozen raw or baked empty for another day: out before the pieces. */
+  readonly keptG: number;
   readonly waterG: number;
   readonly piecesG: number;
 }

@@ -133,6 +133,17 @@ describe("frying", () => {
     );
   });
 
+  test("a piece that is fried instead takes none of the moulds it was baked in", () => {
+    const fried = {
+      heatBy: "oil",
+      stages: [{ ovenC: 180, minutes: 5, act: "none" }],
+      vesselId: "pie-moulds",
+    } as const;
+    const plan = planDay(dayOf("leek-triangle", 40, fried));
+    expect(plan.problem!.holds.filter(({ resourceId }) => resourceId.startsWith("vessel:"))).toEqual([]);
+    expect(plan.schedule!.overfull).toEqual([]);
+  });
+
   test("oil past its change says by how many loads", () => {
     const old = { ...fryer!, usedLoads: 59, changeAfterLoads: 60 };
     const plan = planDay(dayOf("rhubarb-crescent", 40, {}, { fryers: [old] }));

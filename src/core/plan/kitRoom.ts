@@ -60,9 +60,12 @@ export function countOnShelf({ widthMm, depthMm }: Shelf, tray: BoxMm): number {
   return Math.max(fit(tray.widthMm, tray.heightMm), fit(tray.heightMm, tray.widthMm));
 }
 
-/** The mould or pan a piece is baked in; null on the tray. */
-export const findVessel = ({ vessels }: Pick<KitRoom, "vessels">, { vesselId }: Piece): Vessel | null =>
-  vessels.find(({ id, kind }) => id === vesselId && kind !== "tray") ?? null;
+/** The mould or pan a piece is baked in; null on the tray, and for what is fried. */
+export const findVessel = (
+  { vessels }: Pick<KitRoom, "vessels">,
+  { vesselId, heatBy }: Piece,
+): Vessel | null =>
+  heatBy === "oil" ? null : (vessels.find(({ id, kind }) => id === vesselId && kind !== "tray") ?? null);
 
 /** Trays of one load: as many as the oven takes, if there are so many and they find room before and after it. */
 export function findTraysPerLoad({ trays, standing }: KitRoom, oven: Oven, { chillMin }: Piece): number {

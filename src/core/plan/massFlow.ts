@@ -2,7 +2,7 @@ import type { DayCut, MassFlow, PiecePlan } from "./dayPlan";
 
 /**
  * The day's mass as it flows. Dough + filling + whole + stored = pieces + water + decorations + trim left +
- * rolling loss + surplus blanks + returned, to rounding.
+ * rolling loss + surplus blanks + returned + kept, to rounding.
  */
 export function computeMassFlow(lines: readonly PiecePlan[], cuts: readonly DayCut[]): MassFlow {
   const sum = (figure: (line: PiecePlan) => number) => lines.reduce((total, line) => total + figure(line), 0);
@@ -27,6 +27,7 @@ export function computeMassFlow(lines: readonly PiecePlan[], cuts: readonly DayC
     storedG: sum(
       ({ frozenTaken, blanksTaken, rawPieceG, blankG }) => frozenTaken * rawPieceG + blanksTaken * blankG,
     ),
+    keptG: sum(({ ahead, rawPieceG, blankG }) => ahead.frozenPieces * rawPieceG + ahead.shells * blankG),
     waterG: sum(({ made, rawPieceG, bakedPieceG }) => made * (rawPieceG - bakedPieceG)),
     piecesG: sum(({ made, bakedPieceG }) => made * bakedPieceG),
   };

@@ -44,9 +44,10 @@ export function Ribbon({ flow, pieces, date }: Props) {
   const [before, after] = [used + filling, doughBaked + fillingBaked];
   const waterPath = `M${x(5)},${top(before)} L${x(6)},${top(before)} L${x(6)},${top(after)} C${x(5.6)},${top(after)} ${x(5.4)},${top(before)} ${x(5)},${top(before)} Z`;
   const away = flow.trimLeftG + flow.rollingLossG + flow.surplusBlanksG;
+  const leaves = `− ${formatMass(flow.waterG)} water${flow.keptG > 0 ? `, ${formatMass(flow.keptG)} for later` : ""}`;
   const label =
     `Mass of the day: ${formatMass(flow.doughG)} dough, ${formatMass(flow.blanksG)} in blanks, ` +
-    `${formatMass(away)} left over or lost, ${formatMass(flow.fillingG)} filling, ${formatMass(flow.waterG)} water out, ${formatMass(flow.piecesG)} of pieces`;
+    `${formatMass(away)} left over or lost, ${formatMass(flow.fillingG)} filling, ${formatMass(flow.waterG)} water out, ${formatMass(flow.keptG)} kept for another day, ${formatMass(flow.piecesG)} of pieces`;
 
   return (
     <div className="relative h-[46px]">
@@ -99,7 +100,7 @@ export function Ribbon({ flow, pieces, date }: Props) {
         text={`${formatMass(flow.blanksG)} in blanks${away >= 1 ? ` · ${formatMass(away)} over` : ""}`}
       />
       <RibbonLabel date={date} station="fill" column={3.6} text={`+ ${formatMass(flow.fillingG)} filling`} />
-      <RibbonLabel date={date} station="bake" column={5} text={`− ${formatMass(flow.waterG)} water`} />
+      <RibbonLabel date={date} station="bake" column={5} text={leaves} />
       <RibbonLabel date={date} station="cool" column={6} text={`${formatMass(flow.piecesG)} · ${pieces}`} />
     </div>
   );
