@@ -17,19 +17,19 @@ export function KitPage() {
   const { book } = useBench((state) => state);
   return (
     <div className="h-full overflow-y-auto p-5">
-      <div className="mx-auto grid max-w-6xl gap-8 md:grid-cols-2 lg:grid-cols-3">
-        <div className="flex flex-col gap-8">
+      <div className="mx-auto grid max-w-6xl grid-cols-1 gap-8 md:grid-cols-2 lg:grid-cols-3">
+        <div className="flex min-w-0 flex-col gap-8">
           <BenchCard bench={book.bench} />
           <KitchenCard kitchen={book.kitchen} />
         </div>
-        <div className="flex flex-col gap-8">
+        <div className="flex min-w-0 flex-col gap-8">
           {book.ovens.map((oven) => (
             <OvenCard key={oven.id} oven={oven} canRemove={book.ovens.length > 1} />
           ))}
           <AddOven ovens={book.ovens} />
           <FryerCards />
         </div>
-        <div className="flex flex-col gap-8">
+        <div className="flex min-w-0 flex-col gap-8">
           <VesselList />
           <ShelfList />
           <CutterDrawer />

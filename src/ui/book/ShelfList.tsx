@@ -35,7 +35,7 @@ export function ShelfList() {
       <ul className="flex flex-col gap-3">
         {book.shelves.map((shelf) => (
           <li key={shelf.id} className="flex flex-col gap-1 border-b border-base-300 pb-2">
-            <div className="flex items-end gap-2">
+            <div className="flex items-end gap-2 [&>:first-child]:min-w-0 [&>:first-child]:flex-1">
               <TextField
                 label={placeTitles[shelf.place]}
                 value={shelf.name}

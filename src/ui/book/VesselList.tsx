@@ -43,7 +43,7 @@ export function VesselList() {
       <ul className="flex flex-col gap-3">
         {book.vessels.map((vessel) => (
           <li key={vessel.id} className="flex flex-col gap-1 border-b border-base-300 pb-2">
-            <div className="flex items-end gap-2">
+            <div className="flex items-end gap-2 [&>:first-child]:min-w-0 [&>:first-child]:flex-1">
               <TextField
                 label="Name"
                 value={vessel.name}

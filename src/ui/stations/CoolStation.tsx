@@ -28,7 +28,7 @@ export function CoolStation() {
         <div className="flex flex-col gap-3">
           <ProblemList station="cool" />
           <div className="overflow-x-auto">
-            <table className="w-full">
+            <table className="w-full [&_td]:pl-2.5 [&_th+th]:pl-2.5">
               <caption className="quiet text-left">Each load out of the oven, cooled and set out</caption>
               <thead>
                 <tr className="text-left">
