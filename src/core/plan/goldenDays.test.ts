@@ -1,0 +1,56 @@
+import { planDay, type DayPlan } from ".";
+import { listDemoRecords } from "@/demo";
+import { pickRecords, toDayBook } from "@/schemas/toDayBook";
+
+/**
+ * The whole demo world as it is planned today. A plan that changes without being meant to is found here; one that is
+ * meant to is told in the commit that renews the snapshot (`jest -u`).
+ */
+const records = listDemoRecords();
+const dates = pickRecords(records, "day").map(({ date }) => date);
+
+/** What a baker would notice: masses, counts, minutes, words. */
+const summarise = ({
+  tally,
+  lines,
+  cuts,
+  doughs,
+  fillings,
+  tasks,
+  problems,
+  leftovers,
+  larderUses,
+}: DayPlan) => ({
+  tally: round(tally),
+  lines: lines.map(({ piece, made, toCut, fillingG, doughG, readyMin }) =>
+    round({ id: piece.id, made, toCut, fillingG, doughG, readyMin }),
+  ),
+  cuts: cuts.map(({ id, aim, plan }) =>
+    round({ id, aim, sheets: plan.sheets.map(({ count }) => count), trimG: plan.trimLeftG }),
+  ),
+  batches: [...doughs, ...fillings].map(({ formula, neededG, fromLarderG, batch, overG, tookLastG }) =>
+    round({ id: formula.id, neededG, fromLarderG, mixG: batch?.usableG ?? 0, overG, tookLastG }),
+  ),
+  tasks: tasks.map(({ id, person, placed }) => `${id} ${placed.startMin}-${placed.endMin} by ${person}`),
+  problems: problems.map(({ station, message }) => `${station}: ${message}`),
+  leftovers: leftovers.map(({ label, massG, count }) => round({ label, massG, count })),
+  larderUses: larderUses.map(({ item, massG, count }) => round({ id: item.id, massG, count })),
+});
+
+/** To a hundredth: what differs beyond is another machine's arithmetic. */
+const round = <T>(figures: T): T =>
+  JSON.parse(
+    JSON.stringify(figures, (_, value) =>
+      typeof value === "number" ? Math.round(value * 100) / 100 : value,
+    ),
+  ) as T;
+
+test.each(dates)("%s is planned as before", (date) => {
+  const book = toDayBook(records, date, null);
+  expect(book).not.toBeNull();
+  expect(summarise(planDay(book!))).toMatchSnapshot();
+});
+
+test("a day half gone is planned from now on as before", () => {
+  expect(summarise(planDay(toDayBook(records, dates[0]!, 9 * 60)!))).toMatchSnapshot();
+});
