@@ -5,13 +5,15 @@
  */
 const houseLayers = {
   core: [],
+  time: [],
   schemas: ["core"],
-  formats: ["core", "schemas"],
+  formats: ["core", "schemas", "time"],
   data: ["core", "schemas"],
   demo: ["core", "schemas"],
   workers: ["core", "schemas", "formats"],
-  ui: ["core", "schemas", "workers", "formats"],
-  app: ["core", "schemas", "formats", "data", "demo", "workers", "ui"],
+  jobs: ["core", "schemas", "data"],
+  ui: ["core", "schemas", "workers", "formats", "time"],
+  app: ["core", "schemas", "formats", "data", "demo", "workers", "jobs", "ui", "time"],
 };
 
 const coreTiers = [

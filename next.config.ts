@@ -1,7 +1,7 @@
 import type { NextConfig } from "next";
 
 const config: NextConfig = {
-  serverExternalPackages: ["better-sqlite3"],
+  serverExternalPackages: ["better-sqlite3", "piscina"],
   poweredByHeader: false,
   // The corner badge of the development server covers the tally.
   devIndicators: false,

@@ -45,13 +45,30 @@ export function installPackages() {
 /** Builds the application, unless the build is newer than every source. */
 export function buildApplication() {
   const built = ".next/BUILD_ID";
-  if (existsSync(built)) {
+  if (existsSync(built) && existsSync("build/jobs.mjs")) {
     const newest = spawnSync("find", ["src", "next.config.ts", "package-lock.json", "-newer", built], {
       encoding: "utf8",
     });
     if (newest.status === 0 && newest.stdout.trim() === "") return;
   }
+  buildJobs();
   run("npx", ["next", "build"]);
+}
+
+/** Bundles the programme of the server's own threads. */
+export function buildJobs() {
+  run("npx", [
+    "esbuild",
+    "src/jobs/jobs.ts",
+    "--bundle",
+    "--platform=node",
+    "--target=node20",
+    "--format=esm",
+    "--packages=external",
+    "--tsconfig=tsconfig.json",
+    "--log-level=warning",
+    "--outfile=build/jobs.mjs",
+  ]);
 }
 
 /** Starts the built application on `port` of this machine only, with its own data file. */

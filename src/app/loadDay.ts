@@ -1,48 +1,48 @@
-import { differenceInMinutes, endOfDay, parse } from "date-fns";
-import { planDay, type DayBook, type DayPlan } from "@/core/plan";
+import type { DayBook, DayPlan } from "@/core/plan";
+import type { Result } from "@/core/result";
 import { getStore } from "@/data/getStore";
-import { pickRecords, toDayBook } from "@/schemas/toDayBook";
-import type { Formula } from "@/schemas/model";
-import type { StoredRecord } from "@/schemas/recordKinds";
-import { readClock } from "./clock";
+import { PLAN_END_MS, runJob, type JobFault } from "@/jobs/pool";
+import { fromLists } from "@/schemas/recordTable";
+import { toDayBook } from "@/schemas/toDayBook";
+import { findEndIso, findNowMin, findPhase } from "@/time/wallClock";
+import type { DaySnapshot } from "@/ui/bench/benchStore";
+import { readKitchenClock } from "./kitchenClock";
 
-export interface LoadedDay {
-  readonly records: readonly StoredRecord[];
-  /** For a day that is over: the formulas as they stood at its end. */
-  readonly formulasThen: readonly Formula[];
+/** A stored day as a screen takes it, or null if the date has none. */
+export function loadSnapshot(date: string): DaySnapshot | null {
+  const day = getStore().readDay(date);
+  if (!day) return null;
+  const { now, timeZone, wall } = readKitchenClock();
+  const isOver = findPhase(date, wall) === "over";
+  return {
+    date,
+    ...day,
+    formulasThen: isOver ? getStore().listFormulasAsOf(findEndIso(date, timeZone)) : [],
+    timeZone,
+    nowIso: now.toISOString(),
+  };
+}
+
+/** The document a stored day is planned from now, or null if the date has none. */
+export function loadBook(date: string): DayBook | null {
+  const snapshot = loadSnapshot(date);
+  if (!snapshot) return null;
+  const { wall } = readKitchenClock();
+  return toDayBook(fromLists(snapshot.lists), date, findNowMin(date, wall), snapshot);
+}
+
+export interface PlannedDay {
   readonly book: DayBook;
   readonly plan: DayPlan;
 }
 
-const MINUTES_PER_DAY = 24 * 60;
-
-/** A stored day with its plan, or null if the date has none. */
-export function loadDay(date: string): LoadedDay | null {
-  const records = getStore().listRecords();
-  const minutes = countMinutesSince(date, readClock());
-  // A day to come is planned from its opening, and so is one that is over: it is looked back on as it was.
-  const nowMin = minutes >= 0 && minutes < MINUTES_PER_DAY ? minutes : null;
-  const isOver = minutes >= MINUTES_PER_DAY;
-  const formulasThen = isOver ? getStore().listFormulasAsOf(findEndIso(date)) : [];
-  const book = toDayBook(records, date, nowMin, formulasThen);
-  return book && { records, formulasThen, book, plan: planDay(book) };
-}
-
-/** The last instant of a local date, UTC. */
-function findEndIso(date: string): string {
-  return endOfDay(parse(date, "yyyy-MM-dd", readClock())).toISOString();
+/** A stored day with its plan, worked out in a thread of its own; null if the date has none. */
+export async function loadPlannedDay(date: string): Promise<Result<PlannedDay, JobFault> | null> {
+  const book = loadBook(date);
+  if (!book) return null;
+  const planned = await runJob("planDay", book, PLAN_END_MS);
+  return planned.ok ? { ok: true, value: { book, plan: planned.value } } : planned;
 }
 
 /** The day to open first: the next one from today on, else the last there was; null if there is none. */
-export function findDayToOpen(): string | null {
-  const now = readClock();
-  const dates = pickRecords(getStore().listRecords(), "day")
-    .map(({ date }) => date)
-    .sort();
-  return dates.find((date) => countMinutesSince(date, now) < MINUTES_PER_DAY) ?? dates.at(-1) ?? null;
-}
-
-/** Minutes from the local midnight a date begins with; negative before it. */
-function countMinutesSince(date: string, now: Date): number {
-  return differenceInMinutes(now, parse(date, "yyyy-MM-dd", now));
-}
+export const findDayToOpen = (): string | null => getStore().days.findNext(readKitchenClock().wall.date);

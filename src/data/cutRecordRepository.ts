@@ -1,6 +1,6 @@
 import type Database from "better-sqlite3";
 import type { CutRecord } from "@/schemas/model";
-import { createVersionedTable, type Repository } from "./versionedTable";
+import { createVersionedTable, eachRow, type Repository } from "./versionedTable";
 
 type CutRecordRow = {
   id: string;
@@ -24,13 +24,13 @@ export function createCutRecordRepository(db: Database.Database): Repository<Cut
       planned,
       got,
     }),
-    fromRow: ({ id, day_id, date, dough_id, planned, got }) => ({
+    fromRows: eachRow(({ id, day_id, date, dough_id, planned, got }) => ({
       id,
       dayId: day_id,
       date,
       doughId: dough_id,
       planned,
       got,
-    }),
+    })),
   });
 }

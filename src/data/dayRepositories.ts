@@ -1,6 +1,7 @@
 import type Database from "better-sqlite3";
 import type { Day, Order } from "@/schemas/model";
-import { createVersionedTable, type Repository } from "./versionedTable";
+import { createChildTable } from "./childTable";
+import { createVersionedTable, eachRow, type Repository } from "./versionedTable";
 
 type DayRow = {
   id: string;
@@ -13,32 +14,21 @@ type DayRow = {
 
 type LaidRow = { task_id: string; start_min: number; mode: number };
 
-/** Tasks of a day at their minutes. @param table - One of the two tables that hold such. */
-function createLaidTable(db: Database.Database, table: "day_laid" | "day_pin") {
-  const select = db.prepare<[string], LaidRow>(
-    `SELECT task_id, start_min, mode FROM ${table} WHERE day_id = ? ORDER BY rowid`,
-  );
-  const clear = db.prepare<[string]>(`DELETE FROM ${table} WHERE day_id = ?`);
-  const insert = db.prepare<[LaidRow & { day_id: string }]>(
-    `INSERT INTO ${table} (day_id, task_id, start_min, mode) VALUES (@day_id, @task_id, @start_min, @mode)`,
-  );
-  return {
-    list: (dayId: string) =>
-      select.all(dayId).map(({ task_id: taskId, start_min: startMin, mode }) => ({ taskId, startMin, mode })),
-    replace(dayId: string, tasks: Day["laid"]) {
-      clear.run(dayId);
-      for (const { taskId, startMin, mode } of tasks)
-        insert.run({ day_id: dayId, task_id: taskId, start_min: startMin, mode });
-    },
-  };
-}
+const laidColumns = ["task_id", "start_min", "mode"] as const;
+const fromLaidRow = ({ task_id: taskId, start_min: startMin, mode }: LaidRow) => ({ taskId, startMin, mode });
+const toLaidRow = ({ taskId, startMin, mode }: Day["laid"][number]): LaidRow => ({
+  task_id: taskId,
+  start_min: startMin,
+  mode,
+});
 
 /** All SQL about days. */
 export function createDayRepository(db: Database.Database): Repository<Day> {
-  const laid = createLaidTable(db, "day_laid");
-  const pinned = createLaidTable(db, "day_pin");
+  const laid = createChildTable<LaidRow>(db, "day_laid", "day_id", laidColumns);
+  const pinned = createChildTable<LaidRow>(db, "day_pin", "day_id", laidColumns);
   return createVersionedTable<Day, DayRow>(db, {
     table: "day",
+    isArchiving: true,
     columns: ["id", "date", "name", "open_min", "helper_from_min", "helper_to_min"],
     toRow: ({ id, date, name, openMin, helper }) => ({
       id,
@@ -49,18 +39,22 @@ export function createDayRepository(db: Database.Database): Repository<Day> {
       helper_to_min: helper?.toMin ?? null,
     }),
     afterPut(day) {
-      laid.replace(day.id, day.laid);
-      pinned.replace(day.id, day.pinned);
+      laid.replace(day.id, day.laid.map(toLaidRow));
+      pinned.replace(day.id, day.pinned.map(toLaidRow));
     },
-    fromRow: ({ id, date, name, open_min, helper_from_min: fromMin, helper_to_min: toMin }) => ({
-      id,
-      date,
-      name,
-      openMin: open_min,
-      helper: fromMin !== null && toMin !== null ? { fromMin, toMin } : null,
-      laid: laid.list(id),
-      pinned: pinned.list(id),
-    }),
+    fromRows(rows) {
+      const ids = rows.map(({ id }) => id);
+      const [laidOf, pinnedOf] = [laid.readFor(ids), pinned.readFor(ids)];
+      return rows.map(({ id, date, name, open_min, helper_from_min: fromMin, helper_to_min: toMin }) => ({
+        id,
+        date,
+        name,
+        openMin: open_min,
+        helper: fromMin !== null && toMin !== null ? { fromMin, toMin } : null,
+        laid: (laidOf.get(id) ?? []).map(fromLaidRow),
+        pinned: (pinnedOf.get(id) ?? []).map(fromLaidRow),
+      }));
+    },
   });
 }
 
@@ -86,13 +80,13 @@ export function createOrderRepository(db: Database.Database): Repository<Order> 
       due_min: dueMin,
       customer,
     }),
-    fromRow: (row) => ({
+    fromRows: eachRow((row) => ({
       id: row.id,
       dayId: row.day_id,
       pieceId: row.piece_id,
       count: row.count,
       dueMin: row.due_min,
       customer: row.customer,
-    }),
+    })),
   });
 }

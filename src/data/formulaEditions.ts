@@ -1,5 +1,6 @@
 import type Database from "better-sqlite3";
 import type { Formula } from "@/schemas/model";
+import type { Repository } from "./versionedTable";
 
 /** A formula as it stood from `writtenAt` (UTC, ISO 8601) until its next edition. */
 export interface FormulaEdition {
@@ -21,7 +22,14 @@ export function createFormulaEditions(db: Database.Database) {
   const selectAll = db.prepare<[string], EditionRow>(
     "SELECT edition, written_at, body FROM formula_edition WHERE formula_id = ? ORDER BY edition",
   );
-  const selectIds = db.prepare<[], { formula_id: string }>("SELECT DISTINCT formula_id FROM formula_edition");
+  // By the index on formula and instant: one look a formula, however many editions it has.
+  const selectAsOf = db.prepare<[string], EditionRow>(
+    `SELECT edition, written_at, body FROM formula CROSS JOIN formula_edition ON formula_id = formula.id
+     WHERE edition = coalesce(
+       (SELECT edition FROM formula_edition WHERE formula_id = formula.id AND written_at <= ?
+        ORDER BY written_at DESC, edition DESC LIMIT 1),
+       (SELECT min(edition) FROM formula_edition WHERE formula_id = formula.id))`,
+  );
   const selectLast = db.prepare<[string], EditionRow>(
     "SELECT edition, written_at, body FROM formula_edition WHERE formula_id = ? ORDER BY edition DESC LIMIT 1",
   );
@@ -41,10 +49,12 @@ export function createFormulaEditions(db: Database.Database) {
     /** Every edition of one formula, oldest first; empty if it was never written. */
     list: (formulaId: string): FormulaEdition[] => selectAll.all(formulaId).map(read),
     /**
-     * Notes the new state of a formula. Within one sitting it takes the place of the edition before.
-     * @param before - Its state until now: noted first if that was never done (files older than editions).
+     * Notes the new state of a formula. Within one sitting it takes the place of the edition before. A state that was
+     * never noted (files older than editions) is noted first.
+     * @param formulas - Where its state until now stands.
      */
-    note(formula: Formula, writtenAtIso: string, before: Formula | null): void {
+    note(formulas: Repository<Formula>, formula: Formula, writtenAtIso: string): void {
+      const before = formulas.find(formula.id)?.record ?? null;
       if (before && !selectLast.get(formula.id))
         insert.run(formula.id, 1, BEFORE_EDITIONS, JSON.stringify(before));
       const last = selectLast.get(formula.id);
@@ -57,15 +67,11 @@ export function createFormulaEditions(db: Database.Database) {
      * Every formula as it stood at an instant: its last edition not written after it, or its first one.
      * @param untilIso - UTC, ISO 8601.
      */
-    listAsOf(untilIso: string): Formula[] {
-      return selectIds.all().flatMap(({ formula_id }) => {
-        const editions = selectAll.all(formula_id);
-        const row = editions.findLast(({ written_at }) => written_at <= untilIso) ?? editions[0];
-        return row ? [read(row).formula] : [];
-      });
-    },
+    listAsOf: (untilIso: string): Formula[] => selectAsOf.all(untilIso).map((row) => read(row).formula),
   };
 }
+
+export type FormulaEditions = ReturnType<typeof createFormulaEditions>;
 
 /** What doughs did not say before trim had an end, with the figures the data file gave them then. */
 const addedToDoughs = { rerollShrinkShare: 0.01, trimEnd: "larder", decorationCutterId: null } as const;

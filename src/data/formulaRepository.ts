@@ -1,6 +1,7 @@
 import type Database from "better-sqlite3";
 import type { FruitVariety, PrecookedPart } from "@/core/formula";
 import type { Dough, Filling, Formula, IngredientLine } from "@/schemas/model";
+import { createChildTable } from "./childTable";
 import { createVersionedTable, type Repository } from "./versionedTable";
 
 type FormulaRow = {
@@ -40,7 +41,6 @@ type FormulaRow = {
 };
 type VarietyRow = { name: string; share: number; tartness: FruitVariety["tartness"]; is_soft: number };
 type PartRow = { id: string; name: string; hand_min: number; cook_min: number; cool_min: number };
-type Placed<Row> = Row & { formula_id: string; position: number };
 type LineRow = {
   id: string;
   name: string;
@@ -88,95 +88,102 @@ const columns: readonly (keyof FormulaRow)[] = [
 
 /** All SQL about doughs and fillings as they stand now. */
 export function createFormulaRepository(db: Database.Database): Repository<Formula> {
-  const selectLines = db.prepare<[string], LineRow>(
-    "SELECT id, name, amount_text, mass_g, most_g, ingredient_id FROM formula_line WHERE formula_id = ? ORDER BY position",
-  );
-  const deleteLines = db.prepare<[string]>("DELETE FROM formula_line WHERE formula_id = ?");
-  const insertLine = db.prepare<[Placed<LineRow>]>(
-    `INSERT INTO formula_line (formula_id, position, id, name, amount_text, mass_g, most_g, ingredient_id)
-     VALUES (@formula_id, @position, @id, @name, @amount_text, @mass_g, @most_g, @ingredient_id)`,
-  );
-  const selectVarieties = db.prepare<[string], VarietyRow>(
-    "SELECT name, share, tartness, is_soft FROM formula_variety WHERE formula_id = ? ORDER BY position",
-  );
-  const deleteVarieties = db.prepare<[string]>("DELETE FROM formula_variety WHERE formula_id = ?");
-  const insertVariety = db.prepare<[Placed<VarietyRow>]>(
-    `INSERT INTO formula_variety (formula_id, position, name, share, tartness, is_soft)
-     VALUES (@formula_id, @position, @name, @share, @tartness, @is_soft)`,
-  );
-  const selectParts = db.prepare<[string], PartRow>(
-    "SELECT id, name, hand_min, cook_min, cool_min FROM formula_part WHERE formula_id = ? ORDER BY position",
-  );
-  const deleteParts = db.prepare<[string]>("DELETE FROM formula_part WHERE formula_id = ?");
-  const insertPart = db.prepare<[Placed<PartRow>]>(
-    `INSERT INTO formula_part (formula_id, position, id, name, hand_min, cook_min, cool_min)
-     VALUES (@formula_id, @position, @id, @name, @hand_min, @cook_min, @cool_min)`,
-  );
-  const readVarieties = (formulaId: string): FruitVariety[] =>
-    selectVarieties
-      .all(formulaId)
-      .map(({ name, share, tartness, is_soft }) => ({ name, share, tartness, isSoft: is_soft === 1 }));
-  const readParts = (formulaId: string): PrecookedPart[] =>
-    selectParts.all(formulaId).map(({ id, name, hand_min, cook_min, cool_min }) => ({
-      id,
-      name,
-      handMin: hand_min,
-      cookMin: cook_min,
-      coolMin: cool_min,
-    }));
-  const readLines = (formulaId: string): IngredientLine[] =>
-    selectLines.all(formulaId).map((row) => ({
-      id: row.id,
-      name: row.name,
-      amountText: row.amount_text,
-      massG: row.mass_g,
-      mostG: row.most_g,
-      ingredientId: row.ingredient_id,
-    }));
+  const lines = createChildTable<LineRow>(db, "formula_line", "formula_id", [
+    "id",
+    "name",
+    "amount_text",
+    "mass_g",
+    "most_g",
+    "ingredient_id",
+  ]);
+  const varieties = createChildTable<VarietyRow>(db, "formula_variety", "formula_id", [
+    "name",
+    "share",
+    "tartness",
+    "is_soft",
+  ]);
+  const parts = createChildTable<PartRow>(db, "formula_part", "formula_id", [
+    "id",
+    "name",
+    "hand_min",
+    "cook_min",
+    "cool_min",
+  ]);
   return createVersionedTable<Formula, FormulaRow>(db, {
     table: "formula",
+    isArchiving: true,
     columns,
     toRow,
-    fromRow: (row) =>
-      row.kind === "filling"
-        ? toFilling(row, readLines(row.id), readVarieties(row.id), readParts(row.id))
-        : toDough(row, readLines(row.id)),
+    fromRows(rows) {
+      const ids = rows.map(({ id }) => id);
+      const [linesOf, varietiesOf, partsOf] = [
+        lines.readFor(ids),
+        varieties.readFor(ids),
+        parts.readFor(ids),
+      ];
+      return rows.map((row) => {
+        const ofLines = (linesOf.get(row.id) ?? []).map(fromLineRow);
+        return row.kind === "dough"
+          ? toDough(row, ofLines)
+          : toFilling(
+              row,
+              ofLines,
+              (varietiesOf.get(row.id) ?? []).map(fromVarietyRow),
+              (partsOf.get(row.id) ?? []).map(fromPartRow),
+            );
+      });
+    },
     afterPut(formula) {
-      const { id, lines } = formula;
-      deleteLines.run(id);
-      deleteVarieties.run(id);
-      deleteParts.run(id);
-      if (formula.kind === "filling") {
-        formula.fruit?.varieties.forEach(({ name, share, tartness, isSoft }, position) =>
-          insertVariety.run({ formula_id: id, position, name, share, tartness, is_soft: isSoft ? 1 : 0 }),
-        );
-        formula.precooked.forEach((part, position) =>
-          insertPart.run({
-            formula_id: id,
-            position,
-            id: part.id,
-            name: part.name,
-            hand_min: part.handMin,
-            cook_min: part.cookMin,
-            cool_min: part.coolMin,
-          }),
-        );
-      }
-      lines.forEach((line, position) =>
-        insertLine.run({
-          formula_id: id,
-          position,
-          id: line.id,
-          name: line.name,
-          amount_text: line.amountText,
-          mass_g: line.massG,
-          most_g: line.mostG,
-          ingredient_id: line.ingredientId,
-        }),
-      );
+      const filling = formula.kind === "filling" ? formula : null;
+      lines.replace(formula.id, formula.lines.map(toLineRow));
+      varieties.replace(formula.id, (filling?.fruit?.varieties ?? []).map(toVarietyRow));
+      parts.replace(formula.id, (filling?.precooked ?? []).map(toPartRow));
     },
   });
 }
+
+const fromLineRow = (row: LineRow): IngredientLine => ({
+  id: row.id,
+  name: row.name,
+  amountText: row.amount_text,
+  massG: row.mass_g,
+  mostG: row.most_g,
+  ingredientId: row.ingredient_id,
+});
+const toLineRow = (line: IngredientLine): LineRow => ({
+  id: line.id,
+  name: line.name,
+  amount_text: line.amountText,
+  mass_g: line.massG,
+  most_g: line.mostG,
+  ingredient_id: line.ingredientId,
+});
+const fromVarietyRow = ({ name, share, tartness, is_soft }: VarietyRow): FruitVariety => ({
+  name,
+  share,
+  tartness,
+  isSoft: is_soft === 1,
+});
+const toVarietyRow = ({ name, share, tartness, isSoft }: FruitVariety): VarietyRow => ({
+  name,
+  share,
+  tartness,
+  is_soft: isSoft ? 1 : 0,
+});
+const fromPartRow = ({ id, name, hand_min, cook_min, cool_min }: PartRow): PrecookedPart => ({
+  id,
+  name,
+  handMin: hand_min,
+  cookMin: cook_min,
+  coolMin: cool_min,
+});
+const toPartRow = ({ id, name, handMin, cookMin, coolMin }: PrecookedPart): PartRow => ({
+  id,
+  name,
+  hand_min: handMin,
+  cook_min: cookMin,
+  cool_min: coolMin,
+});
 
 function toRow(formula: Formula): FormulaRow {
   const { id, kind, name, steps, densityGPerMl, mixMin, keepsDays } = formula;

@@ -2,7 +2,8 @@ import type Database from "better-sqlite3";
 import type { Bench, Cutter, Fryer, Oven, Shelf, Vessel } from "@/schemas/model";
 import type { OutlineKind } from "@/core/shape";
 import { fromOutlineColumns, toOutlineColumns } from "./outlineColumns";
-import { createVersionedTable, type Repository } from "./versionedTable";
+import { createChildTable } from "./childTable";
+import { createVersionedTable, eachRow, type Repository } from "./versionedTable";
 
 type BenchRow = {
   id: string;
@@ -24,13 +25,13 @@ export function createBenchRepository(db: Database.Database): Repository<Bench> 
       sheet_max_width_mm: sheetMaxWidthMm,
       sheet_max_depth_mm: sheetMaxDepthMm,
     }),
-    fromRow: (row) => ({
+    fromRows: eachRow((row) => ({
       id: row.id,
       widthMm: row.width_mm,
       depthMm: row.depth_mm,
       sheetMaxWidthMm: row.sheet_max_width_mm,
       sheetMaxDepthMm: row.sheet_max_depth_mm,
-    }),
+    })),
   });
 }
 
@@ -48,13 +49,7 @@ type OvenRow = {
 
 /** All SQL about ovens. */
 export function createOvenRepository(db: Database.Database): Repository<Oven> {
-  const selectDecks = db.prepare<[string], { offset_c: number }>(
-    "SELECT offset_c FROM oven_deck WHERE oven_id = ? ORDER BY position",
-  );
-  const deleteDecks = db.prepare<[string]>("DELETE FROM oven_deck WHERE oven_id = ?");
-  const insertDeck = db.prepare<[string, number, number]>(
-    "INSERT INTO oven_deck (oven_id, position, offset_c) VALUES (?, ?, ?)",
-  );
+  const decks = createChildTable<{ offset_c: number }>(db, "oven_deck", "oven_id", ["offset_c"]);
   return createVersionedTable<Oven, OvenRow>(db, {
     table: "oven",
     columns: [
@@ -79,22 +74,26 @@ export function createOvenRepository(db: Database.Database): Repository<Oven> {
       max_c: oven.maxC,
       kind: oven.kind,
     }),
-    afterPut({ id, deckOffsetsC }) {
-      deleteDecks.run(id);
-      deckOffsetsC.forEach((offsetC, position) => insertDeck.run(id, position, offsetC));
+    afterPut: ({ id, deckOffsetsC }) =>
+      decks.replace(
+        id,
+        deckOffsetsC.map((offset_c) => ({ offset_c })),
+      ),
+    fromRows(rows) {
+      const decksOf = decks.readFor(rows.map(({ id }) => id));
+      return rows.map((row) => ({
+        id: row.id,
+        name: row.name,
+        traysAtOnce: row.trays_at_once,
+        trayWidthMm: row.tray_width_mm,
+        trayDepthMm: row.tray_depth_mm,
+        heatUpCPerMin: row.heat_up_c_per_min,
+        coolDownCPerMin: row.cool_down_c_per_min,
+        maxC: row.max_c,
+        kind: row.kind,
+        deckOffsetsC: (decksOf.get(row.id) ?? []).map(({ offset_c: offsetC }) => offsetC),
+      }));
     },
-    fromRow: (row) => ({
-      id: row.id,
-      name: row.name,
-      traysAtOnce: row.trays_at_once,
-      trayWidthMm: row.tray_width_mm,
-      trayDepthMm: row.tray_depth_mm,
-      heatUpCPerMin: row.heat_up_c_per_min,
-      coolDownCPerMin: row.cool_down_c_per_min,
-      maxC: row.max_c,
-      kind: row.kind,
-      deckOffsetsC: selectDecks.all(row.id).map(({ offset_c: offsetC }) => offsetC),
-    }),
   });
 }
 
@@ -118,21 +117,14 @@ export function createCutterRepository(db: Database.Database): Repository<Cutter
       const { kind, widthMm, heightMm, corners, path } = toOutlineColumns(outline);
       return { id, name, outline_kind: kind, width_mm: widthMm, height_mm: heightMm, corners, path, count };
     },
-    fromRow: ({
-      id,
-      name,
-      outline_kind: kind,
-      width_mm: widthMm,
-      height_mm: heightMm,
-      corners,
-      path,
-      count,
-    }) => ({
-      id,
-      name,
-      outline: fromOutlineColumns({ kind, widthMm, heightMm, corners, path }),
-      count,
-    }),
+    fromRows: eachRow(
+      ({ id, name, outline_kind: kind, width_mm: widthMm, height_mm: heightMm, corners, path, count }) => ({
+        id,
+        name,
+        outline: fromOutlineColumns({ kind, widthMm, heightMm, corners, path }),
+        count,
+      }),
+    ),
   });
 }
 
@@ -142,9 +134,10 @@ type VesselRow = { id: string; name: string; kind: Vessel["kind"]; count: number
 export function createVesselRepository(db: Database.Database): Repository<Vessel> {
   return createVersionedTable<Vessel, VesselRow>(db, {
     table: "vessel",
+    isArchiving: true,
     columns: ["id", "name", "kind", "count", "holds"],
     toRow: ({ id, name, kind, count, holds }) => ({ id, name, kind, count, holds }),
-    fromRow: ({ id, name, kind, count, holds }) => ({ id, name, kind, count, holds }),
+    fromRows: eachRow(({ id, name, kind, count, holds }) => ({ id, name, kind, count, holds })),
   });
 }
 
@@ -170,14 +163,14 @@ export function createShelfRepository(db: Database.Database): Repository<Shelf> 
       width_mm: widthMm,
       depth_mm: depthMm,
     }),
-    fromRow: ({ id, name, place, count, width_mm: widthMm, depth_mm: depthMm }) => ({
+    fromRows: eachRow(({ id, name, place, count, width_mm: widthMm, depth_mm: depthMm }) => ({
       id,
       name,
       place,
       count,
       widthMm,
       depthMm,
-    }),
+    })),
   });
 }
 
@@ -225,7 +218,7 @@ export function createFryerRepository(db: Database.Database): Repository<Fryer> 
       used_loads: fryer.usedLoads,
       change_after_loads: fryer.changeAfterLoads,
     }),
-    fromRow: (row) => ({
+    fromRows: eachRow((row) => ({
       id: row.id,
       name: row.name,
       oilKg: row.oil_kg,
@@ -237,6 +230,6 @@ export function createFryerRepository(db: Database.Database): Repository<Fryer> 
       fillShare: row.fill_share,
       usedLoads: row.used_loads,
       changeAfterLoads: row.change_after_loads,
-    }),
+    })),
   });
 }

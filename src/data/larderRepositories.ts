@@ -1,6 +1,6 @@
 import type Database from "better-sqlite3";
 import type { Ingredient, Kitchen, LarderItem, Weighing } from "@/schemas/model";
-import { createVersionedTable, type Repository } from "./versionedTable";
+import { createVersionedTable, eachRow, type Repository } from "./versionedTable";
 
 type KitchenRow = {
   id: string;
@@ -11,14 +11,25 @@ type KitchenRow = {
   fridge_c: number;
   freezer_c: number;
   mixed_c: number;
+  time_zone: string | null;
 };
 
 /** All SQL about how the kitchen measures and how warm it is. */
 export function createKitchenRepository(db: Database.Database): Repository<Kitchen> {
   return createVersionedTable<Kitchen, KitchenRow>(db, {
     table: "kitchen",
-    columns: ["id", "measure_system", "egg_size", "oven_scale", "room_c", "fridge_c", "freezer_c", "mixed_c"],
-    toRow: ({ id, system, eggSize, ovenScale, roomC, fridgeC, freezerC, mixedC }) => ({
+    columns: [
+      "id",
+      "measure_system",
+      "egg_size",
+      "oven_scale",
+      "room_c",
+      "fridge_c",
+      "freezer_c",
+      "mixed_c",
+      "time_zone",
+    ],
+    toRow: ({ id, system, eggSize, ovenScale, roomC, fridgeC, freezerC, mixedC, timeZone }) => ({
       id,
       measure_system: system,
       egg_size: eggSize,
@@ -27,8 +38,9 @@ export function createKitchenRepository(db: Database.Database): Repository<Kitch
       fridge_c: fridgeC,
       freezer_c: freezerC,
       mixed_c: mixedC,
+      time_zone: timeZone,
     }),
-    fromRow: (row) => ({
+    fromRows: eachRow((row) => ({
       id: row.id,
       system: row.measure_system,
       eggSize: row.egg_size,
@@ -37,7 +49,8 @@ export function createKitchenRepository(db: Database.Database): Repository<Kitch
       fridgeC: row.fridge_c,
       freezerC: row.freezer_c,
       mixedC: row.mixed_c,
-    }),
+      timeZone: row.time_zone,
+    })),
   });
 }
 
@@ -94,7 +107,7 @@ export function createIngredientRepository(db: Database.Database): Repository<In
       pack_price_minor: ingredient.pack?.priceMinor ?? null,
       source: ingredient.source,
     }),
-    fromRow: (row) => ({
+    fromRows: eachRow((row) => ({
       id: row.id,
       name: row.name,
       otherNames: JSON.parse(row.other_names) as string[],
@@ -111,7 +124,7 @@ export function createIngredientRepository(db: Database.Database): Repository<In
           ? { massG: row.pack_g, priceMinor: row.pack_price_minor }
           : null,
       source: row.source,
-    }),
+    })),
   });
 }
 
@@ -153,7 +166,7 @@ export function createLarderRepository(db: Database.Database): Repository<Larder
       from_day_id: item.fromDayId,
       taken_by_day_id: item.takenByDayId,
     }),
-    fromRow: (row) => ({
+    fromRows: eachRow((row) => ({
       id: row.id,
       kind: row.kind,
       refId: row.ref_id,
@@ -163,7 +176,7 @@ export function createLarderRepository(db: Database.Database): Repository<Larder
       useBy: row.use_by,
       fromDayId: row.from_day_id,
       takenByDayId: row.taken_by_day_id,
-    }),
+    })),
   });
 }
 
@@ -193,7 +206,7 @@ export function createWeighingRepository(db: Database.Database): Repository<Weig
       took_scale: weighing.took?.scale ?? null,
       mix_g: weighing.mixG,
     }),
-    fromRow: (row) => ({
+    fromRows: eachRow((row) => ({
       id: row.id,
       dayId: row.day_id,
       date: row.date,
@@ -202,6 +215,6 @@ export function createWeighingRepository(db: Database.Database): Repository<Weig
       took:
         row.took_g !== null && row.took_scale !== null ? { massG: row.took_g, scale: row.took_scale } : null,
       mixG: row.mix_g,
-    }),
+    })),
   });
 }

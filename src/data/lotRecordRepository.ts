@@ -1,6 +1,6 @@
 import type Database from "better-sqlite3";
 import type { LotRecord } from "@/schemas/model";
-import { createVersionedTable, type Repository } from "./versionedTable";
+import { createVersionedTable, eachRow, type Repository } from "./versionedTable";
 
 type LotRecordRow = {
   id: string;
@@ -52,7 +52,7 @@ export function createLotRecordRepository(db: Database.Database): Repository<Lot
       leaked,
       craft_leak_share: craftLeakShare,
     }),
-    fromRow: (row) => ({
+    fromRows: eachRow((row) => ({
       id: row.id,
       dayId: row.day_id,
       date: row.date,
@@ -62,7 +62,7 @@ export function createLotRecordRepository(db: Database.Database): Repository<Lot
       close: toTimed(row.close_style, row.close_min, row.close_craft_min),
       leaked: row.leaked,
       craftLeakShare: row.craft_leak_share,
-    }),
+    })),
   });
 }
 

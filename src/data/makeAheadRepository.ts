@@ -1,6 +1,6 @@
 import type Database from "better-sqlite3";
 import type { MakeAhead } from "@/schemas/model";
-import { createVersionedTable, type Repository } from "./versionedTable";
+import { createVersionedTable, eachRow, type Repository } from "./versionedTable";
 
 type MakeAheadRow = {
   id: string;
@@ -28,7 +28,7 @@ export function createMakeAheadRepository(db: Database.Database): Repository<Mak
       mass_g: massG,
       count,
     }),
-    fromRow: (row) => ({
+    fromRows: eachRow((row) => ({
       id: row.id,
       dayId: row.day_id,
       date: row.date,
@@ -37,6 +37,6 @@ export function createMakeAheadRepository(db: Database.Database): Repository<Mak
       refId: row.ref_id,
       massG: row.mass_g,
       count: row.count,
-    }),
+    })),
   });
 }

@@ -1,57 +1,106 @@
-import { existsSync, mkdirSync, readdirSync, readFileSync } from "node:fs";
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync } from "node:fs";
 import path from "node:path";
 import Database from "better-sqlite3";
+import { FileFault, toFileFault } from "./fileFault";
 
-/** How long a write waits for another one before it gives up, ms. */
-const BUSY_TIMEOUT_MS = 5000;
+/**
+ * How long a statement waits for another writer before it gives up, ms: the whole server waits with it, so it is
+ * short. Who writes tries again, off the request's way.
+ */
+const BUSY_TIMEOUT_MS = 100;
 
 /**
  * Opens the data file, making it and its folder if need be, and brings it to the newest migration. A file
  * that has to be migrated is copied beside itself first.
  * @param file - A path, or ":memory:". @param migrationsFolder - Holds numbered `.sql` files.
- * @throws If the file was made by a newer version of the programme, or is no database.
+ * @throws {FileFault} If the file or its folder cannot be used, with what to do.
  */
 export function openDatabase(file: string, migrationsFolder: string): Database.Database {
-  const inMemory = file === ":memory:";
-  const isNew = inMemory || !existsSync(file);
-  if (!inMemory) mkdirSync(path.dirname(file), { recursive: true });
-  const db = new Database(file);
-  db.pragma("journal_mode = WAL");
-  db.pragma("synchronous = FULL");
-  db.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
-  // A table that others point at can only be made anew while nobody looks; what points nowhere then is found below.
-  db.pragma("foreign_keys = OFF");
-  migrate(db, isNew ? null : file, migrationsFolder);
-  db.pragma("foreign_keys = ON");
-  return db;
+  let db: Database.Database | null = null;
+  try {
+    const inMemory = file === ":memory:";
+    const isNew = inMemory || !existsSync(file);
+    if (!inMemory) mkdirSync(path.dirname(file), { recursive: true });
+    db = new Database(file);
+    db.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
+    db.pragma("journal_mode = WAL");
+    db.pragma("synchronous = FULL");
+    // A table that others point at can only be made anew while nobody looks; what points nowhere then is found below.
+    db.pragma("foreign_keys = OFF");
+    migrate(db, isNew ? null : file, migrationsFolder);
+    db.pragma("foreign_keys = ON");
+    // A file that cannot be written says so now, not when the first order is typed.
+    db.exec("BEGIN IMMEDIATE; ROLLBACK");
+    return db;
+  } catch (error) {
+    db?.close();
+    throw toFileFault(error) ?? error;
+  }
 }
 
-function migrate(db: Database.Database, file: string | null, folder: string): void {
-  const migrations = readdirSync(folder)
+interface Migration {
+  readonly number: number;
+  readonly sql: string;
+}
+
+const listMigrations = (folder: string): Migration[] =>
+  readdirSync(folder)
     .filter((name) => /^\d{4}_.*\.sql$/.test(name))
     .sort()
     .map((name) => ({
       number: Number(name.slice(0, 4)),
       sql: readFileSync(path.join(folder, name), "utf8"),
     }));
+
+/** The version of the data that this programme writes. */
+export const findNewestVersion = (migrationsFolder: string): number =>
+  listMigrations(migrationsFolder).at(-1)?.number ?? 0;
+
+function migrate(db: Database.Database, file: string | null, folder: string): void {
+  const migrations = listMigrations(folder);
   const current = Number(db.pragma("user_version", { simple: true }));
   const newest = migrations.at(-1)?.number ?? 0;
-  if (current > newest) {
-    throw new Error(
-      `The data file is at version ${current}; this Tezgah knows ${newest}. Start the newer Tezgah.`,
+  if (current > newest)
+    throw new FileFault(
+      "newer",
+      `The data file is at version ${current}; this Tezgah knows ${newest}.`,
+      "Start the newer Tezgah that wrote it, or lay back a copy from before with `npm run restore`.",
     );
-  }
   const pending = migrations.filter(({ number }) => number > current);
   if (pending.length === 0) return;
-  if (file && current > 0)
-    db.prepare("VACUUM INTO ?").run(`${file}.before-${String(newest).padStart(4, "0")}`);
-  db.transaction(() => {
-    for (const { number, sql } of pending) {
-      db.exec(sql);
-      db.pragma(`user_version = ${number}`);
-    }
-    const strays = db.pragma("foreign_key_check") as readonly { readonly table: string }[];
-    if (strays[0])
-      throw new Error(`A migration would leave ${strays.length} rows of ${strays[0].table} astray.`);
-  }).exclusive();
+  const copy = file && current > 0 ? copyBefore(db, file, newest) : null;
+  try {
+    db.transaction(() => {
+      for (const { number, sql } of pending) {
+        db.exec(sql);
+        db.pragma(`user_version = ${number}`);
+      }
+      const strays = db.pragma("foreign_key_check") as readonly { readonly table: string }[];
+      if (strays[0])
+        throw new Error(`A migration would leave ${strays.length} rows of ${strays[0].table} astray.`);
+    }).exclusive();
+  } catch (error) {
+    // The file is as it was: the copy would only stand in the way of the next try.
+    if (copy) rmSync(copy, { force: true });
+    const fault = toFileFault(error);
+    if (fault) throw fault;
+    throw new FileFault(
+      "migration",
+      `The data file could not be brought from version ${current} to ${newest}: ${error instanceof Error ? error.message : String(error)}`,
+      "Nothing was changed in it. Start the Tezgah that wrote it last, and pass this message on to whoever looks after it.",
+    );
+  }
+}
+
+/** Copies the file as it is beside itself; a copy of that name from an earlier try keeps its own. */
+function copyBefore(db: Database.Database, file: string, newest: number): string {
+  const base = `${file}.before-${String(newest).padStart(4, "0")}`;
+  let copy = base;
+  for (let n = 2; existsSync(copy); n++) copy = `${base}-${n}`;
+  // Half a copy, of a start that was broken off, is no copy.
+  const half = `${file}.copying`;
+  rmSync(half, { force: true });
+  db.prepare("VACUUM INTO ?").run(half);
+  renameSync(half, copy);
+  return copy;
 }

@@ -5,6 +5,7 @@ import type { OutlineKind } from "@/core/shape";
 import type { Piece } from "@/schemas/model";
 import { figureColumns, fromFormColumns, toFormColumns, type FormColumns } from "./formColumns";
 import { fromOutlineColumns, toOutlineColumns } from "./outlineColumns";
+import { createChildTable } from "./childTable";
 import { createVersionedTable, type Repository } from "./versionedTable";
 
 type PieceRow = FormColumns & {
@@ -62,29 +63,24 @@ type ExtraRow = {
   count: number | null;
   g_per_ml: number | null;
 };
-type Placed<Row> = Row & { piece_id: string; position: number };
 
 /** All SQL about pieces. */
 export function createPieceRepository(db: Database.Database): Repository<Piece> {
-  const selectStages = db.prepare<[string], StageRow>(
-    "SELECT oven_c, minutes, act FROM piece_stage WHERE piece_id = ? ORDER BY position",
-  );
-  const deleteStages = db.prepare<[string]>("DELETE FROM piece_stage WHERE piece_id = ?");
-  const insertStage = db.prepare<[Placed<StageRow>]>(
-    `INSERT INTO piece_stage (piece_id, position, oven_c, minutes, act)
-     VALUES (@piece_id, @position, @oven_c, @minutes, @act)`,
-  );
-  const selectExtras = db.prepare<[string], ExtraRow>(
-    `SELECT kind, filling_id, height_mm, share, each_g, per_pan, name, count, g_per_ml
-     FROM piece_extra WHERE piece_id = ? ORDER BY position`,
-  );
-  const deleteExtras = db.prepare<[string]>("DELETE FROM piece_extra WHERE piece_id = ?");
-  const insertExtra = db.prepare<[Placed<ExtraRow>]>(
-    `INSERT INTO piece_extra (piece_id, position, kind, filling_id, height_mm, share, each_g, per_pan, name, count, g_per_ml)
-     VALUES (@piece_id, @position, @kind, @filling_id, @height_mm, @share, @each_g, @per_pan, @name, @count, @g_per_ml)`,
-  );
+  const stages = createChildTable<StageRow>(db, "piece_stage", "piece_id", ["oven_c", "minutes", "act"]);
+  const extras = createChildTable<ExtraRow>(db, "piece_extra", "piece_id", [
+    "kind",
+    "filling_id",
+    "height_mm",
+    "share",
+    "each_g",
+    "per_pan",
+    "name",
+    "count",
+    "g_per_ml",
+  ]);
   return createVersionedTable<Piece, PieceRow>(db, {
     table: "piece",
+    isArchiving: true,
     columns: [
       "id",
       "name",
@@ -137,19 +133,23 @@ export function createPieceRepository(db: Database.Database): Repository<Piece> 
       "cool_min",
     ],
     toRow,
-    fromRow: (row) =>
-      fromRow(
-        row,
-        selectStages.all(row.id).map(({ oven_c: ovenC, minutes, act }) => ({ ovenC, minutes, act })),
-        selectExtras.all(row.id).map(fromExtraRow),
-      ),
-    afterPut({ id, stages, extras }) {
-      deleteStages.run(id);
-      deleteExtras.run(id);
-      stages.forEach(({ ovenC, minutes, act }, position) =>
-        insertStage.run({ piece_id: id, position, oven_c: ovenC, minutes, act }),
+    fromRows(rows) {
+      const ids = rows.map(({ id }) => id);
+      const [stagesOf, extrasOf] = [stages.readFor(ids), extras.readFor(ids)];
+      return rows.map((row) =>
+        fromRow(
+          row,
+          (stagesOf.get(row.id) ?? []).map(({ oven_c: ovenC, minutes, act }) => ({ ovenC, minutes, act })),
+          (extrasOf.get(row.id) ?? []).map(fromExtraRow),
+        ),
       );
-      extras.forEach((extra, position) => insertExtra.run({ piece_id: id, position, ...toExtraRow(extra) }));
+    },
+    afterPut(piece) {
+      stages.replace(
+        piece.id,
+        piece.stages.map(({ ovenC, minutes, act }) => ({ oven_c: ovenC, minutes, act })),
+      );
+      extras.replace(piece.id, piece.extras.map(toExtraRow));
     },
   });
 }

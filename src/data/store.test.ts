@@ -1,51 +1,45 @@
-import { copyFileSync, mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
-import { tmpdir } from "node:os";
-import path from "node:path";
 import type { Outline } from "@/core/shape";
-import { listDemoChanges } from "@/demo";
+import { listDemoWorld } from "@/demo";
 import type { Ingredient, Piece, Weighing } from "@/schemas/model";
-import { pickRecords } from "@/schemas/toDayBook";
-import { openDatabase } from "./openDatabase";
-import { createStore, type Store } from "./store";
+import { toChange } from "@/schemas/change";
+import type { KindedRecord } from "@/schemas/recordKinds";
+import { pickRecords } from "@/schemas/recordTable";
+import {
+  adding,
+  openDemo,
+  readRecord,
+  readTable,
+  setFields,
+  writeChanges,
+  SATURDAY,
+} from "./__tests__/testStore";
 
-const MIGRATIONS = path.join(__dirname, "migrations");
-/** When the tests write. */
-const NOON = "2026-11-20T12:00:00.000Z";
-const open = (file = ":memory:") => createStore(openDatabase(file, MIGRATIONS));
+test("everything that a day concerns comes back as it was", () => {
+  const store = openDemo();
+  const world = listDemoWorld();
+  const dates = world.flatMap((each) => (each.kind === "day" ? [each.record.date] : []));
+  const found = dates.map((date) => readTable(store, date));
+  for (const { kind, record } of world)
+    expect(found.map((table) => table.get(kind)?.get(record.id))).toContainEqual(record);
+});
 
-function openDemo(): Store {
-  const store = open();
-  expect(store.applyChanges(listDemoChanges(), NOON).ok).toBe(true);
-  return store;
-}
-const firstPiece = (store: Store): Piece => pickRecords(store.listRecords(), "piece")[0]!;
-
-test("everything that is stored comes back as it was", () => {
-  const stored = openDemo().listRecords();
-  expect(stored).toHaveLength(listDemoChanges().length);
-  for (const { kind, record } of listDemoChanges()) {
-    expect(stored).toContainEqual({ kind, record, version: 1 });
-  }
+test("a day reads its own orders and the eve's, not those of other days", () => {
+  const days = new Set(pickRecords(readTable(openDemo()), "order").map(({ dayId }) => dayId));
+  expect([...days].sort()).toEqual(["day-2026-11-27", "day-2026-11-28"]);
 });
 
 test("a pinned sheet and a rectangle come back too", () => {
   const store = openDemo();
-  const piece: Piece = {
-    ...firstPiece(store),
+  const fields: Partial<Piece> = {
     cut: { kind: "rectangle", widthMm: 80, heightMm: 140 },
     cutAim: "pinned",
     pinnedSheet: { widthMm: 400, heightMm: 300, shape: "oval" },
   };
-  expect(
-    store.applyChanges([{ kind: "piece", id: piece.id, expectedVersion: 1, record: piece }], NOON),
-  ).toEqual({
-    ok: true,
-    value: [2],
-  });
-  expect(firstPiece(store)).toEqual(piece);
+  expect(setFields(store, "piece", "quince-half-moon", fields).kind).toBe("written");
+  expect(readRecord(store, "piece", "quince-half-moon")).toMatchObject(fields);
 });
 
-test("cutters of every outline, forms and what a rolling gave come back as they were", () => {
+test("cutters of every outline, forms and what was logged come back as they were", () => {
   const store = openDemo();
   const outlines: readonly Outline[] = [
     { kind: "oval", widthMm: 120, heightMm: 80 },
@@ -65,219 +59,38 @@ test("cutters of every outline, forms and what a rolling gave come back as they 
       ],
     },
   ];
-  const cutters = outlines.map((outline, i) => ({
-    id: `c-${i}`,
-    name: `Cutter ${i}`,
-    outline,
-    count: i + 1,
-  }));
-  const piece = firstPiece(store);
+  const piece = readRecord(store, "piece", "quince-half-moon")!;
   const forms: readonly Piece["form"][] = [
     { kind: "lidded", topOversizeMm: null, stick: null },
     { kind: "lidded", topOversizeMm: 7.5, stick: { lengthMm: 120, thicknessMm: 4 } },
     { kind: "case", holeMm: 44 },
     { kind: "rosette", sliceMm: 40, sliceThicknessMm: 2, overlapShare: 0.4, cavityMm: 66 },
   ];
-  const pieces = forms.map((form, i) => ({ ...piece, id: `p-${i}`, form }));
-  const cutRecord = {
-    id: "cut-1",
-    dayId: "day-2026-11-28",
-    date: "2026-11-28",
-    doughId: "bay-shortcrust",
-    planned: 60,
-    got: 57,
-  };
-  const lotRecord = {
-    id: "lot-1",
-    dayId: "day-2026-11-28",
-    date: "2026-11-28",
-    pieceId: piece.id,
-    pieces: 48,
-    fill: { style: "spoon", minutes: 11, craftMinutes: 9.6 },
-    close: null,
-    leaked: 2,
-    craftLeakShare: 0.025,
-  };
-  const added = [
-    ...cutters.map((record) => ({ kind: "cutter" as const, id: record.id, expectedVersion: 0, record })),
-    ...pieces.map((record) => ({ kind: "piece" as const, id: record.id, expectedVersion: 0, record })),
-    { kind: "cutRecord" as const, id: cutRecord.id, expectedVersion: 0, record: cutRecord },
-    { kind: "lotRecord" as const, id: lotRecord.id, expectedVersion: 0, record: lotRecord },
-  ];
-  expect(store.applyChanges(added, NOON).ok).toBe(true);
-  const records = store.listRecords();
-  expect(pickRecords(records, "cutter").slice(-cutters.length)).toEqual(cutters);
-  expect(pickRecords(records, "piece").slice(-pieces.length)).toEqual(pieces);
-  expect(pickRecords(records, "cutRecord")).toEqual([cutRecord]);
-  expect(pickRecords(records, "lotRecord")).toEqual([lotRecord]);
-});
-
-test("a stale edit is refused with what stands there now, and nothing of its list is written", () => {
-  const store = openDemo();
-  const piece = firstPiece(store);
-  const theirs = { ...piece, marginMm: 15 };
-  store.applyChanges([{ kind: "piece", id: piece.id, expectedVersion: 1, record: theirs }], NOON);
-  const bench = pickRecords(store.listRecords(), "bench")[0]!;
-  const refused = store.applyChanges(
-    [
-      { kind: "bench", id: bench.id, expectedVersion: 1, record: { ...bench, widthMm: 999 } },
-      { kind: "piece", id: piece.id, expectedVersion: 1, record: { ...piece, marginMm: 20 } },
-    ],
-    NOON,
-  );
-  expect(refused).toEqual({
-    ok: false,
-    failure: {
-      kind: "stale",
-      changed: "piece",
-      id: piece.id,
-      current: { kind: "piece", record: theirs, version: 2 },
+  const ofDay = { dayId: `day-${SATURDAY}`, date: SATURDAY };
+  const added: readonly KindedRecord[] = [
+    ...outlines.map((outline, i) => ({
+      kind: "cutter" as const,
+      record: { id: `c-${i}`, name: `Cutter ${i}`, outline, count: i + 1 },
+    })),
+    ...forms.map((form, i) => ({ kind: "piece" as const, record: { ...piece, id: `p-${i}`, form } })),
+    { kind: "cutRecord", record: { id: "cut-1", ...ofDay, doughId: "bay-shortcrust", planned: 60, got: 57 } },
+    {
+      kind: "lotRecord",
+      record: {
+        id: "lot-1",
+        ...ofDay,
+        pieceId: piece.id,
+        pieces: 48,
+        fill: { style: "spoon", minutes: 11, craftMinutes: 9.6 },
+        close: null,
+        leaked: 2,
+        craftLeakShare: 0.025,
+      },
     },
-  });
-  expect(pickRecords(store.listRecords(), "bench")[0]).toEqual(bench);
-});
-
-test("what is still used is not removed, and a date belongs to one day", () => {
-  const store = openDemo();
-  const piece = firstPiece(store);
-  expect(
-    store.applyChanges([{ kind: "formula", id: piece.doughId, expectedVersion: 1, record: null }], NOON),
-  ).toMatchObject({ ok: false, failure: { kind: "inUse" } });
-  const day = { ...pickRecords(store.listRecords(), "day")[0]!, id: "another" };
-  expect(
-    store.applyChanges([{ kind: "day", id: day.id, expectedVersion: 0, record: day }], NOON),
-  ).toMatchObject({
-    ok: false,
-    failure: { kind: "dateTaken" },
-  });
-  expect(store.listRecords()).toHaveLength(listDemoChanges().length);
-});
-
-test("a removed day takes its orders along", () => {
-  const store = openDemo();
-  const [day] = pickRecords(store.listRecords(), "day");
-  expect(store.applyChanges([{ kind: "day", id: day!.id, expectedVersion: 1, record: null }], NOON).ok).toBe(
-    true,
-  );
-  expect(pickRecords(store.listRecords(), "order").filter(({ dayId }) => dayId === day!.id)).toEqual([]);
-});
-
-/** The version that this programme knows. */
-const LATEST = readdirSync(MIGRATIONS).length;
-const pad = (version: number) => String(version).padStart(4, "0");
-
-test("a file that needs a migration is copied first; one from a newer programme is refused", () => {
-  const folder = mkdtempSync(path.join(tmpdir(), "tezgah-"));
-  try {
-    const file = path.join(folder, "baker.db");
-    const store = open(file);
-    store.applyChanges(listDemoChanges(), NOON);
-    store.close();
-    const migrations = mkdtempSync(path.join(folder, "migrations-"));
-    for (let n = 1; n <= LATEST; n++) writeFileSync(path.join(migrations, `${pad(n)}_same.sql`), "SELECT 1");
-    const next = "CREATE TABLE later (id TEXT PRIMARY KEY) STRICT";
-    writeFileSync(path.join(migrations, `${pad(LATEST + 1)}_next.sql`), next);
-    openDatabase(file, migrations).close();
-    const copy = `baker.db.before-${pad(LATEST + 1)}`;
-    expect(readdirSync(folder)).toContain(copy);
-    expect(open(path.join(folder, copy)).listRecords()).toHaveLength(listDemoChanges().length);
-    expect(() => open(file)).toThrow(`version ${LATEST + 1}; this Tezgah knows ${LATEST}`);
-  } finally {
-    rmSync(folder, { recursive: true });
-  }
-});
-
-test("a change in another sitting is a new edition, and a past instant keeps the formula of then", () => {
-  const store = openDemo();
-  const write = (densityGPerMl: number, atIso: string) => {
-    const stored = store
-      .listRecords()
-      .find((each) => each.kind === "formula" && each.record.id === "bay-shortcrust");
-    if (stored?.kind !== "formula") throw new Error("the demo has no shortcrust");
-    const record = { ...stored.record, densityGPerMl };
-    const change = { kind: "formula", id: record.id, expectedVersion: stored.version, record } as const;
-    expect(store.applyChanges([change], atIso).ok).toBe(true);
-  };
-  write(1.21, "2026-11-20T12:05:00.000Z");
-  write(1.25, "2026-11-22T09:00:00.000Z");
-  write(1.26, "2026-11-22T09:04:00.000Z");
-  const densities = store.listEditions("bay-shortcrust").map(({ formula }) => formula.densityGPerMl);
-  expect(densities).toEqual([1.21, 1.26]);
-  const then = (iso: string) =>
-    store.listFormulasAsOf(iso).find(({ id }) => id === "bay-shortcrust")!.densityGPerMl;
-  expect([then("2026-11-21T23:59:59.999Z"), then("2026-11-23T00:00:00.000Z")]).toEqual([1.21, 1.26]);
-  expect(then("2020-01-01T00:00:00.000Z")).toBe(1.21);
-});
-
-test("a file of the first version keeps its formulas, with a plain rubbed dough's figures for what is new", () => {
-  const folder = mkdtempSync(path.join(tmpdir(), "tezgah-"));
-  try {
-    const first = path.join(folder, "first");
-    mkdirSync(first);
-    copyFileSync(
-      path.join(MIGRATIONS, "0001_bench_book_and_days.sql"),
-      path.join(first, "0001_bench_book_and_days.sql"),
-    );
-    const file = path.join(folder, "old.db");
-    const old = openDatabase(file, first);
-    old.exec(
-      `INSERT INTO formula (id, kind, name, density_g_per_ml, mix_min, rest_min, version)
-         VALUES ('crust', 'dough', 'Old crust', 1.2, 10, 30, 4);
-       INSERT INTO formula_line VALUES ('crust', 0, 'l1', 'flour', '500 g', 500);
-       INSERT INTO piece VALUES ('moon', 'Moon', 'halfMoon', 'disc', 110, 110, 'crust', 'crust', 3, 12, 0.5, 'forked',
-         1, 8, 'pinned', 400, 300, 2, 20, 200, 24, 0.08, 20, 15, 3);
-       INSERT INTO cutter VALUES ('r110', 'Round 110', 'disc', 110, 110, 2);
-       INSERT INTO day VALUES ('d', '2026-01-02', 'Old day', 240, 1);
-       INSERT INTO day_order VALUES ('o', 'd', 'moon', 12, 600, '', 1);`,
-    );
-    old.close();
-    const store = open(file);
-    expect(readdirSync(folder)).toContain(`old.db.before-${pad(LATEST)}`);
-    const records = store.listRecords();
-    const [stored] = records;
-    const recordOf = (kind: string) => records.find((each) => each.kind === kind);
-    // The tables of pieces and cutters were made anew; what pointed at a piece still does.
-    expect(recordOf("piece")).toMatchObject({
-      version: 3,
-      record: {
-        form: { kind: "halfMoon" },
-        cut: { kind: "disc", diameterMm: 110 },
-        pinnedSheet: { shape: "rectangle", widthMm: 400, heightMm: 300 },
-        stages: [{ ovenC: 200, minutes: 24, act: "none" }],
-        extras: [],
-        glue: "water",
-      },
-    });
-    expect(recordOf("cutter")).toMatchObject({ version: 2, record: { count: 1 } });
-    expect(recordOf("order")).toMatchObject({ record: { pieceId: "moon", count: 12 } });
-    const lose = store.applyChanges([{ kind: "piece", id: "moon", expectedVersion: 3, record: null }], NOON);
-    expect(lose).toMatchObject({ ok: false, failure: { kind: "inUse" } });
-    expect(stored).toMatchObject({
-      version: 4,
-      record: {
-        name: "Old crust",
-        method: "rubbed",
-        restWay: "minutes",
-        restMin: 30,
-        window: { lowC: 10, highC: 16 },
-        steps: [],
-        boughtSheet: null,
-        lines: [{ name: "flour", massG: 500, mostG: null, ingredientId: null }],
-      },
-    });
-    // The state before the first change is kept as an edition, though none was noted when it was written.
-    if (stored?.kind !== "formula") throw new Error("no formula came back");
-    const record = { ...stored.record, name: "New crust" };
-    store.applyChanges([{ kind: "formula", id: "crust", expectedVersion: 4, record }], NOON);
-    expect(store.listEditions("crust").map(({ formula }) => formula.name)).toEqual([
-      "Old crust",
-      "New crust",
-    ]);
-    expect(store.listFormulasAsOf("2026-01-01T00:00:00.000Z").map(({ name }) => name)).toEqual(["Old crust"]);
-    store.close();
-  } finally {
-    rmSync(folder, { recursive: true });
-  }
+  ];
+  expect(writeChanges(store, added.map(adding)).kind).toBe("written");
+  const table = readTable(store);
+  for (const { kind, record } of added) expect(table.get(kind)!.get(record.id)).toEqual(record);
 });
 
 test("a larder item, a weighing, an ingredient and a kitchen come back as they were, empty parts too", () => {
@@ -297,17 +110,117 @@ test("a larder item, a weighing, an ingredient and a kitchen come back as they w
     pack: { massG: 100, priceMinor: 5 },
     source: "my own",
   };
-  for (const record of [
-    ingredient,
-    { ...ingredient, id: "plain-fog", densities: [], pieceG: null, pack: null },
-  ]) {
-    const change = { kind: "ingredient", id: record.id, expectedVersion: 0, record } as const;
-    expect(store.applyChanges([change], NOON)).toEqual({ ok: true, value: [1] });
-    expect(pickRecords(store.listRecords(), "ingredient")).toContainEqual(record);
+  const plain: Ingredient = { ...ingredient, id: "plain-fog", densities: [], pieceG: null, pack: null };
+  for (const record of [ingredient, plain]) {
+    expect(writeChanges(store, [adding({ kind: "ingredient", record })]).kind).toBe("written");
+    expect(readRecord(store, "ingredient", record.id)).toEqual(record);
   }
-  const weighing = pickRecords(store.listRecords(), "weighing")[0]!;
-  const untouched: Weighing = { ...weighing, tickedLineIds: [], took: null, mixG: 900 };
-  const change = { kind: "weighing", id: weighing.id, expectedVersion: 1, record: untouched } as const;
-  expect(store.applyChanges([change], NOON).ok).toBe(true);
-  expect(pickRecords(store.listRecords(), "weighing")).toEqual([untouched]);
+  const [weighing] = pickRecords(readTable(store, "2026-11-27"), "weighing");
+  const untouched: Weighing = { ...weighing!, tickedLineIds: [], took: null, mixG: 900 };
+  expect(
+    writeChanges(store, [toChange({ kind: "weighing", id: weighing!.id }, weighing!, untouched)!]).kind,
+  ).toBe("written");
+  expect(readRecord(store, "weighing", weighing!.id, "2026-11-27")).toEqual(untouched);
+  expect(setFields(store, "kitchen", "kitchen", { timeZone: "Asia/Kathmandu" }).kind).toBe("written");
+  expect(readRecord(store, "kitchen", "kitchen")!.timeZone).toBe("Asia/Kathmandu");
+});
+
+describe("what is taken away", () => {
+  const removal = (
+    store: ReturnType<typeof openDemo>,
+    kind: "piece" | "formula" | "day" | "vessel",
+    id: string,
+  ) => toChange({ kind, id }, readRecord(store, kind, id), null)!;
+
+  test("a piece leaves the book, and the days that name it keep it with its formulas and its log", () => {
+    const store = openDemo();
+    const sunday = "2026-11-29";
+    const piece = readRecord(store, "piece", "plum-pop")!;
+    const lot = {
+      id: "lot-1",
+      dayId: `day-${sunday}`,
+      date: sunday,
+      pieceId: piece.id,
+      pieces: 40,
+      fill: null,
+      close: null,
+      leaked: 3,
+      craftLeakShare: 0.02,
+    };
+    writeChanges(store, [adding({ kind: "lotRecord", record: lot })]);
+    expect(writeChanges(store, [removal(store, "piece", piece.id)]).kind).toBe("written");
+    expect(readRecord(store, "piece", piece.id, sunday)).toEqual(piece);
+    expect(readRecord(store, "lotRecord", "lot-1", sunday)).toEqual(lot);
+    expect(readRecord(store, "piece", piece.id)).toBeNull();
+    // Its filling may go now, and is kept likewise.
+    expect(writeChanges(store, [removal(store, "formula", piece.fillingId)]).kind).toBe("written");
+    expect(readRecord(store, "formula", piece.fillingId, sunday)).not.toBeNull();
+    expect(readRecord(store, "formula", piece.fillingId)).toBeNull();
+  });
+
+  test("what a living piece is made of is not taken away, and its users are named", () => {
+    const store = openDemo();
+    const answer = writeChanges(store, [removal(store, "formula", "bay-shortcrust")]);
+    expect(answer).toMatchObject({ kind: "refused", message: expect.stringContaining("Quince") });
+    expect(readRecord(store, "formula", "bay-shortcrust")).not.toBeNull();
+  });
+
+  test("a day leaves its date free and comes back with its orders when the removal is undone", () => {
+    const store = openDemo();
+    const day = readRecord(store, "day", `day-${SATURDAY}`)!;
+    const orders = pickRecords(readTable(store), "order");
+    expect(writeChanges(store, [removal(store, "day", day.id)]).kind).toBe("written");
+    expect(store.readDay(SATURDAY)).toBeNull();
+    expect(store.days.listBetween(SATURDAY, SATURDAY, 9)).toEqual([]);
+    expect(writeChanges(store, [adding({ kind: "day", record: day })]).kind).toBe("written");
+    expect(pickRecords(readTable(store), "order")).toEqual(orders);
+  });
+
+  test("its date may be another day's meanwhile, and then the first cannot come back to it", () => {
+    const store = openDemo();
+    const day = readRecord(store, "day", `day-${SATURDAY}`)!;
+    const another = adding({ kind: "day", record: { ...day, id: "another" } });
+    expect(writeChanges(store, [another])).toMatchObject({
+      kind: "refused",
+      message: expect.stringContaining("date"),
+    });
+    writeChanges(store, [removal(store, "day", day.id)]);
+    expect(writeChanges(store, [another]).kind).toBe("written");
+    expect(writeChanges(store, [adding({ kind: "day", record: day })]).kind).toBe("refused");
+  });
+});
+
+test("two long ids that share their first 64 letters stay two", () => {
+  const store = openDemo();
+  const piece = readRecord(store, "piece", "quince-half-moon")!;
+  const ids = ["a", "b"].map((end) => `${"quince".repeat(15)}-${end}`);
+  for (const id of ids)
+    writeChanges(store, [adding({ kind: "piece", record: { ...piece, id, name: id.slice(-20) } })]);
+  expect(ids.map((id) => readRecord(store, "piece", id)?.id)).toEqual(ids);
+});
+
+test("a change in another sitting is a new edition, and a past instant keeps the formula of then", () => {
+  const store = openDemo();
+  const write = (densityGPerMl: number, atIso: string) =>
+    expect(setFields(store, "formula", "bay-shortcrust", { densityGPerMl }, atIso).kind).toBe("written");
+  write(1.21, "2026-11-20T12:05:00.000Z");
+  write(1.25, "2026-11-22T09:00:00.000Z");
+  write(1.26, "2026-11-22T09:04:00.000Z");
+  const densities = store.listEditions("bay-shortcrust").map(({ formula }) => formula.densityGPerMl);
+  expect(densities).toEqual([1.21, 1.26]);
+  const then = (iso: string) =>
+    store.listFormulasAsOf(iso).find(({ id }) => id === "bay-shortcrust")!.densityGPerMl;
+  expect([then("2026-11-21T23:59:59.999Z"), then("2026-11-23T00:00:00.000Z")]).toEqual([1.21, 1.26]);
+  expect(then("2020-01-01T00:00:00.000Z")).toBe(1.21);
+});
+
+test("days are listed in pages, the next one is found, and so is a free date", () => {
+  const { days } = openDemo();
+  expect(days.listBefore("2026-11-30", 2).map(({ date }) => date)).toEqual(["2026-11-29", "2026-11-28"]);
+  expect(days.listFrom("2026-11-30", 2).map(({ date }) => date)).toEqual(["2026-11-30", "2026-12-04"]);
+  expect([days.findNext("2026-12-01"), days.findNext("2030-01-01")]).toEqual(["2026-12-04", "2026-12-05"]);
+  expect([days.findFree("2026-11-28", 7), days.findFree("2026-11-28", 1)]).toEqual([
+    "2026-12-12",
+    "2026-12-01",
+  ]);
 });

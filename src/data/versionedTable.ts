@@ -1,37 +1,38 @@
 import type Database from "better-sqlite3";
-import { fail, ok, type Result } from "@/core/result";
 
 export type ColumnValue = string | number | null;
 export type Columns = Readonly<Record<string, ColumnValue>>;
+/** Values of a statement's named parameters. */
+export type Params = Readonly<Record<string, ColumnValue>>;
 
-/** Why a write was refused. `stale` carries what stands there now; null if it was removed. */
-export type WriteFault<T> =
-  | { readonly kind: "stale"; readonly current: { readonly record: T; readonly version: number } | null }
-  | { readonly kind: "inUse" };
-
-export interface Versioned<T> {
+/** A record as it is found, archived or not. */
+export interface Found<T> {
   readonly record: T;
-  readonly version: number;
+  /** Taken away by the baker, and kept for the days that name it. */
+  readonly isArchived: boolean;
 }
 
 /** Reads and writes of one kind of record. */
 export interface Repository<T> {
-  /** Every record, oldest first. */
-  list(): Versioned<T>[];
-  /** The record, or null. */
-  find(id: string): Versioned<T> | null;
-  /** Writes the record over the expected version (0: it is new) and gives the new version. */
-  put(record: T, expectedVersion: number): Result<number, WriteFault<T>>;
-  /** Removes the record. `inUse` if another one needs it. */
-  remove(id: string, expectedVersion: number): Result<null, WriteFault<T>>;
+  /** Every record that is not archived, oldest first. */
+  list(): T[];
+  /** Prepares a query over the table's own columns; archived records are found too unless it says otherwise. */
+  prepare(where: string): (params: Params) => T[];
+  find(id: string): Found<T> | null;
+  /** Adds the record, or writes it over the one with its id; an archived one stays so unless it is `revived`. */
+  write(record: T, revived: boolean): void;
+  /** Takes the record away: archived where days of the past may name it, else deleted. */
+  remove(id: string): void;
 }
 
 interface TableShape<T extends { readonly id: string }, Row extends Columns> {
   readonly table: string;
-  /** All columns but `version`, `id` first. */
+  /** All columns but `version` and `is_archived`, `id` first. */
   readonly columns: readonly (keyof Row & string)[];
+  readonly isArchiving?: boolean;
   readonly toRow: (record: T) => Row;
-  readonly fromRow: (row: Row) => T;
+  /** Many rows at once, so that what hangs on them is read in one query a table. */
+  readonly fromRows: (rows: readonly Row[]) => T[];
   /** Writes what hangs on the record in other tables. */
   readonly afterPut?: (record: T) => void;
 }
@@ -39,49 +40,54 @@ interface TableShape<T extends { readonly id: string }, Row extends Columns> {
 /** A repository over one table with a row version. Statements are prepared once; call after migrations. */
 export function createVersionedTable<T extends { readonly id: string }, Row extends Columns>(
   db: Database.Database,
-  { table, columns, toRow, fromRow, afterPut }: TableShape<T, Row>,
+  { table, columns, isArchiving = false, toRow, fromRows, afterPut }: TableShape<T, Row>,
 ): Repository<T> {
-  type StoredRow = Row & { readonly version: number };
-  const names = columns.join(", ");
-  const selectAll = db.prepare<[], StoredRow>(`SELECT ${names}, version FROM ${table} ORDER BY rowid`);
-  const selectOne = db.prepare<[string], StoredRow>(`SELECT ${names}, version FROM ${table} WHERE id = ?`);
+  type StoredRow = Row & { readonly is_archived?: number };
+  const read = columns.join(", ") + (isArchiving ? ", is_archived" : "");
+  const selectLiving = db.prepare<[], StoredRow>(
+    `SELECT ${read} FROM ${table} ${isArchiving ? "WHERE is_archived = 0" : ""} ORDER BY rowid`,
+  );
+  const selectOne = db.prepare<[string], StoredRow>(`SELECT ${read} FROM ${table} WHERE id = ?`);
   const insert = db.prepare<[Columns]>(
-    `INSERT INTO ${table} (${names}, version) VALUES (${columns.map((column) => `@${column}`).join(", ")}, 1)`,
+    `INSERT INTO ${table} (${columns.join(", ")}, version) VALUES (${columns.map((column) => `@${column}`).join(", ")}, 1)`,
   );
   const update = db.prepare<[Columns]>(
     `UPDATE ${table} SET ${columns.map((column) => `${column} = @${column}`).join(", ")}, version = version + 1 WHERE id = @id`,
   );
-  const erase = db.prepare<[string]>(`DELETE FROM ${table} WHERE id = ?`);
+  const erase = db.prepare<[string]>(
+    isArchiving
+      ? `UPDATE ${table} SET is_archived = 1, version = version + 1 WHERE id = ?`
+      : `DELETE FROM ${table} WHERE id = ?`,
+  );
+  const revive = isArchiving
+    ? db.prepare<[string]>(`UPDATE ${table} SET is_archived = 0 WHERE id = ?`)
+    : null;
 
-  const read = (row: StoredRow): Versioned<T> => ({ record: fromRow(row), version: row.version });
-  const find = (id: string) => {
-    const row = selectOne.get(id);
-    return row ? read(row) : null;
-  };
   return {
-    list: () => selectAll.all().map(read),
-    find,
-    put(record, expectedVersion) {
-      const current = find(record.id);
-      if ((current?.version ?? 0) !== expectedVersion) return fail({ kind: "stale", current });
-      (current ? update : insert).run(toRow(record));
+    list: () => fromRows(selectLiving.all()),
+    prepare(where) {
+      const select = db.prepare<[Params], StoredRow>(
+        `SELECT ${read} FROM ${table} WHERE ${where} ORDER BY rowid`,
+      );
+      return (params) => fromRows(select.all(params));
+    },
+    find(id) {
+      const row = selectOne.get(id);
+      const [record] = row ? fromRows([row]) : [];
+      return row && record ? { record, isArchived: row.is_archived === 1 } : null;
+    },
+    write(record, revived) {
+      const isNew = selectOne.get(record.id) === undefined;
+      if (!isNew && revived) revive?.run(record.id);
+      (isNew ? insert : update).run(toRow(record));
       afterPut?.(record);
-      return ok(expectedVersion + 1);
     },
-    remove(id, expectedVersion) {
-      const current = find(id);
-      if ((current?.version ?? 0) !== expectedVersion) return fail({ kind: "stale", current });
-      try {
-        erase.run(id);
-        return ok(null);
-      } catch (error) {
-        if (isForeignKeyFault(error)) return fail({ kind: "inUse" });
-        throw error;
-      }
-    },
+    remove: (id) => void erase.run(id),
   };
 }
 
-function isForeignKeyFault(error: unknown): boolean {
-  return error instanceof Error && "code" in error && error.code === "SQLITE_CONSTRAINT_FOREIGNKEY";
-}
+/** For tables on whose rows nothing hangs. */
+export const eachRow =
+  <Row, T>(read: (row: Row) => T) =>
+  (rows: readonly Row[]): T[] =>
+    rows.map(read);

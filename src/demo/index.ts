@@ -1,5 +1,5 @@
 export { firstBench, firstOven } from "./firstKit";
 export { findStarterKit } from "./kit";
 export { starters, type Starter } from "./starters";
-export { listDemoChanges, listDemoRecords } from "./tirsenQuay";
+export { listDemoWorld, listDemoRecords } from "./tirsenQuay";
 export { starterFormulas } from "./formulas";

@@ -1,4 +1,4 @@
-import { planDay, type DayBook } from "@/core/plan";
+import { NO_PAST, planDay, type DayBook } from "@/core/plan";
 import { firstKitchen } from "@/schemas/firstKitchen";
 import { findStarterKit, firstBench, firstOven, starters } from ".";
 
@@ -32,6 +32,7 @@ test.each(starters)("$title can be made in a first kitchen with nothing but what
     weighings: [],
     cutRecords: [],
     lotRecords: [],
+    past: NO_PAST,
     nowMin: null,
   };
   const plan = planDay(book);

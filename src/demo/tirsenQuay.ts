@@ -1,6 +1,7 @@
 import { firstKitchen } from "@/schemas/firstKitchen";
 import type { Cutter, Day, Kitchen, LarderItem, MakeAhead, Order, Weighing } from "@/schemas/model";
-import type { RecordChange, RecordKind, RecordTypes, StoredRecord } from "@/schemas/recordKinds";
+import type { KindedRecord, RecordKind, RecordTypes } from "@/schemas/recordKinds";
+import { toTable, type RecordTable } from "@/schemas/recordTable";
 import { furtherFormulas } from "./formulas";
 import { bench, fryer, shelves, smallFan, twoDeckOven, vessels } from "./kit";
 import { starters } from "./starters";
@@ -188,46 +189,42 @@ const larder: readonly LarderItem[] = [
 ];
 
 /** Everything that seeds an empty data file with the demo world, in an order that can be written. */
-export function listDemoChanges(): RecordChange[] {
+export function listDemoWorld(): KindedRecord[] {
   return [
     ...unique(starters.flatMap(({ dough, filling, others }) => [dough, filling, ...others])).map((formula) =>
-      add("formula", formula),
+      of("formula", formula),
     ),
-    ...furtherFormulas.map((formula) => add("formula", formula)),
-    ...vessels.map((vessel) => add("vessel", vessel)),
-    ...starters.map(({ piece }) => add("piece", piece)),
-    add("bench", bench),
-    add("oven", twoDeckOven),
-    add("oven", smallFan),
-    ...shelves.map((shelf) => add("shelf", shelf)),
-    add("fryer", fryer),
-    ...[...starters.map(({ cutter }) => cutter), ...furtherCutters].map((cutter) => add("cutter", cutter)),
-    add("day", day),
-    add("day", friday),
-    add("day", sunday),
-    add("day", monday),
-    add("day", greatEve),
-    add("day", greatMarket),
+    ...furtherFormulas.map((formula) => of("formula", formula)),
+    ...vessels.map((vessel) => of("vessel", vessel)),
+    ...starters.map(({ piece }) => of("piece", piece)),
+    of("bench", bench),
+    of("oven", twoDeckOven),
+    of("oven", smallFan),
+    ...shelves.map((shelf) => of("shelf", shelf)),
+    of("fryer", fryer),
+    ...[...starters.map(({ cutter }) => cutter), ...furtherCutters].map((cutter) => of("cutter", cutter)),
+    of("day", day),
+    of("day", friday),
+    of("day", sunday),
+    of("day", monday),
+    of("day", greatEve),
+    of("day", greatMarket),
     ...[...orders, fridayOrder, ...sundayOrders, ...mondayOrders, ...greatOrders].map((entry) =>
-      add("order", entry),
+      of("order", entry),
     ),
-    add("kitchen", kitchen),
-    ...larder.map((item) => add("larder", item)),
-    ...greatAhead.map((each) => add("ahead", each)),
-    add("weighing", fridayWeighing),
+    of("kitchen", kitchen),
+    ...larder.map((item) => of("larder", item)),
+    ...greatAhead.map((each) => of("ahead", each)),
+    of("weighing", fridayWeighing),
   ];
 }
 
-function add<K extends RecordKind>(kind: K, record: RecordTypes[K]): RecordChange {
-  return { kind, id: record.id, expectedVersion: 0, record } as RecordChange;
-}
+const of = <K extends RecordKind>(kind: K, record: RecordTypes[K]) => ({ kind, record }) as KindedRecord;
 
 /** Several starters may be of one dough. */
 const unique = <T extends { readonly id: string }>(records: readonly T[]): T[] => [
   ...new Map(records.map((record) => [record.id, record])).values(),
 ];
 
-/** The demo world as it stands in a data file that was just seeded. */
-export function listDemoRecords(): StoredRecord[] {
-  return listDemoChanges().map(({ kind, record }) => ({ kind, record, version: 1 }) as StoredRecord);
-}
+/** The demo world as a table. */
+export const listDemoRecords = (): RecordTable => toTable(listDemoWorld());

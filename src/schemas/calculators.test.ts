@@ -1,14 +1,15 @@
 import { starterFormulas } from "@/demo";
 import { validateChill, validateParse, validateScale } from "./calculators";
 import {
-  validateChanges,
   validateCutPlan,
   validateLayout,
   validatePlacedTemplate,
+  validateRecord,
   validateTemplate,
   validateYield,
   type Fault,
 } from "./validate";
+import type { RecordKind } from "./recordKinds";
 import type { Result } from "@/core/result";
 
 const faultsOf = (checked: Result<unknown, Fault[]>) => (checked.ok ? [] : checked.failure);
@@ -203,17 +204,13 @@ test.each([
     "no date",
   ],
 ])("a %s that cannot be is refused with a reason", (kind, fields, words) => {
-  const change = { kind, id: "one", expectedVersion: 0, record: { id: "one", ...fields } };
-  expect(faultsOf(validateChanges([change]))).toContainEqual(
+  expect(faultsOf(validateRecord(kind as RecordKind, { id: "one", ...fields }))).toContainEqual(
     expect.objectContaining({ message: expect.stringContaining(words) }),
   );
 });
 
 test("a formula's range must rise, and so must its working window", () => {
-  const change = (fields: object) =>
-    validateChanges([
-      { kind: "formula", id: formula!.id, expectedVersion: 1, record: { ...formula, ...fields } },
-    ]);
+  const change = (fields: object) => validateRecord("formula", { ...formula, ...fields });
   expect(change({}).ok).toBe(true);
   const [line] = formula!.lines;
   expect(faultsOf(change({ lines: [{ ...line, mostG: line!.massG }] }))).toMatchObject([

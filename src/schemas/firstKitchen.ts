@@ -10,4 +10,5 @@ export const firstKitchen: Kitchen = {
   fridgeC: 4,
   freezerC: -18,
   mixedC: 18,
+  timeZone: null,
 };

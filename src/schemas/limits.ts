@@ -225,7 +225,10 @@ export const MAX_FORMULA_STEPS = 60;
 /** Longest step of a formula, and longest text pasted. */
 export const MAX_STEP_CHARACTERS = 600;
 export const MAX_PASTE_CHARACTERS = 100_000;
-export const MAX_RECORDS = 500;
+/** A kept day must always be able to go out as one document: its book is all that one kitchen makes. */
+export const MAX_RECORDS = 2000;
+/** Most fields of a record. */
+export const MAX_FIELDS = 100;
 /** Most tasks of a day whose order is kept. */
 export const MAX_LAID = 1000;
 /** Most fillings, layers and inclusions beside the main filling, stages of a bake, and parts of a filling. */

@@ -1,3 +1,4 @@
+import { MAX_ID_CHARACTERS } from "./recordParts";
 import Joi from "joi";
 import type { PieceExtra } from "@/core/filling";
 import { wetnesses, type Wetness } from "@/core/formula";
@@ -40,7 +41,7 @@ export interface PortionDocument extends Omit<FormRequest, "layersMm"> {
   readonly extras: readonly PieceExtra[];
 }
 
-const fillingId = Joi.string().min(1).max(64).required();
+const fillingId = Joi.string().min(1).max(MAX_ID_CHARACTERS).required();
 const portionSchema = Joi.object({
   ...piece,
   fillingId,

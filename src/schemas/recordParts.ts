@@ -2,11 +2,16 @@ import { isValid, parseISO } from "date-fns";
 import Joi from "joi";
 import { MAX_NAME_CHARACTERS } from "./limits";
 
+/** Longest id: some are put together of others (day, kind and formula), and none is ever cut short. */
+export const MAX_ID_CHARACTERS = 300;
+
 /** The id of a record or of a part of one. */
 export const id = Joi.string()
-  .pattern(/^[a-z0-9-]{1,64}$/)
+  .pattern(new RegExp(`^[a-z0-9-]{1,${MAX_ID_CHARACTERS}}$`))
   .required()
-  .messages({ "string.pattern.base": "An id is 1 to 64 small letters, digits and dashes." });
+  .messages({
+    "string.pattern.base": `An id is 1 to ${MAX_ID_CHARACTERS} small letters, digits and dashes.`,
+  });
 /** Left out by documents older than the ingredient book: then the entry is not known. */
 export const optionalId = id.allow(null).default(null).optional();
 
@@ -30,3 +35,21 @@ export const calendarDate = Joi.string()
       : helpers.message({ custom: `“${text.slice(0, 12)}” is no date: write it like 2026-11-28.` }),
   )
   .required();
+
+/** A time zone by the name that the zone data base gives it. */
+export const timeZone = Joi.string()
+  .max(60)
+  .custom((text: string, helpers) =>
+    isTimeZone(text)
+      ? text
+      : helpers.message({ custom: `“${text}” is no time zone: write it like Europe/Lisbon.` }),
+  );
+
+export function isTimeZone(text: string): boolean {
+  try {
+    new Intl.DateTimeFormat("en", { timeZone: text });
+    return true;
+  } catch {
+    return false;
+  }
+}

@@ -39,7 +39,7 @@ import { kitSchemas } from "./kitRecords";
 import { formulaSchema } from "./formulaRecords";
 import { extrasSchema, finishParts } from "./pieceParts";
 import { quantity, whole } from "./quantity";
-import { calendarDate, id, name } from "./recordParts";
+import { calendarDate, id, name, timeZone } from "./recordParts";
 import { formSchema, outlineSchema, sheetSchema } from "./shapes";
 
 const laidSchema = Joi.array()
@@ -120,6 +120,7 @@ export const recordSchemas = {
     fridgeC: quantity(kitchenLimits.fridgeC),
     freezerC: quantity(kitchenLimits.freezerC),
     mixedC: quantity(kitchenLimits.mixedC),
+    timeZone: timeZone.allow(null).default(null).optional(),
   }),
   ingredient: Joi.object<Ingredient>({
     id,

@@ -1,50 +1,55 @@
+import { NO_PAST, type PastLog } from "@/core/plan";
 import { firstKitchen } from "./firstKitchen";
 import type { DayBook, Formula } from "./model";
-import type { RecordKind, RecordTypes, StoredRecord } from "./recordKinds";
+import { pickRecords, type RecordTable } from "./recordTable";
 
-/** Records of one kind, in the order given. */
-export function pickRecords<K extends RecordKind>(
-  records: readonly StoredRecord[],
-  kind: K,
-): RecordTypes[K][] {
-  return records.flatMap((stored) => (stored.kind === kind ? [stored.record as RecordTypes[K]] : []));
+/** What a day's plan rests on beside its records. */
+export interface DayGround {
+  /** For a day that is over: the formulas as they stood then; they stand before today's. */
+  readonly formulasThen: readonly Formula[];
+  /** The log but for this day's own, as sums. */
+  readonly past: PastLog;
 }
+
+const BARE_GROUND: DayGround = { formulasThen: [], past: NO_PAST };
 
 /**
  * The document a day is planned from.
  * @param date - YYYY-MM-DD. @param nowMin - Minutes after that date's midnight, null when planning ahead.
- * @param formulasThen - For a day that is over, the formulas as they stood then; they stand before today's.
  * @returns null if the date has no day or no bench is set up.
  */
 export function toDayBook(
-  records: readonly StoredRecord[],
+  table: RecordTable,
   date: string,
   nowMin: number | null,
-  formulasThen: readonly Formula[] = [],
+  { formulasThen, past }: DayGround = BARE_GROUND,
 ): DayBook | null {
-  const day = pickRecords(records, "day").find((candidate) => candidate.date === date);
-  const [bench] = pickRecords(records, "bench");
+  const day = pickRecords(table, "day").find((candidate) => candidate.date === date);
+  const [bench] = pickRecords(table, "bench");
   if (!day || !bench) return null;
+  const formulas = pickRecords(table, "formula");
   return {
     day,
-    orders: pickRecords(records, "order").filter(({ dayId }) => dayId === day.id),
-    pieces: pickRecords(records, "piece"),
-    formulas: pickRecords(records, "formula").map(
-      (formula) => formulasThen.find(({ id }) => id === formula.id) ?? formula,
-    ),
+    orders: pickRecords(table, "order").filter(({ dayId }) => dayId === day.id),
+    pieces: pickRecords(table, "piece"),
+    formulas:
+      formulasThen.length === 0
+        ? formulas
+        : formulas.map((formula) => formulasThen.find(({ id }) => id === formula.id) ?? formula),
     bench,
-    ovens: pickRecords(records, "oven"),
-    cutters: pickRecords(records, "cutter"),
-    vessels: pickRecords(records, "vessel"),
-    shelves: pickRecords(records, "shelf"),
-    fryers: pickRecords(records, "fryer"),
-    kitchen: pickRecords(records, "kitchen")[0] ?? firstKitchen,
-    ingredients: pickRecords(records, "ingredient"),
-    larder: pickRecords(records, "larder"),
-    ahead: pickRecords(records, "ahead").filter(({ dayId, forDate }) => dayId === day.id || forDate === date),
-    weighings: pickRecords(records, "weighing"),
-    cutRecords: pickRecords(records, "cutRecord"),
-    lotRecords: pickRecords(records, "lotRecord"),
+    ovens: pickRecords(table, "oven"),
+    cutters: pickRecords(table, "cutter"),
+    vessels: pickRecords(table, "vessel"),
+    shelves: pickRecords(table, "shelf"),
+    fryers: pickRecords(table, "fryer"),
+    kitchen: pickRecords(table, "kitchen")[0] ?? firstKitchen,
+    ingredients: pickRecords(table, "ingredient"),
+    larder: pickRecords(table, "larder"),
+    ahead: pickRecords(table, "ahead").filter(({ dayId, forDate }) => dayId === day.id || forDate === date),
+    weighings: pickRecords(table, "weighing"),
+    cutRecords: pickRecords(table, "cutRecord"),
+    lotRecords: pickRecords(table, "lotRecord"),
+    past,
     nowMin,
   };
 }

@@ -1,16 +1,15 @@
-import { listDemoChanges, listDemoRecords } from "@/demo";
+import { listDemoRecords, listDemoWorld } from "@/demo";
 import { toDayBook } from "./toDayBook";
-import { validateChanges, validateDayBook, validateFirstDay, validateLayout } from "./validate";
+import { findLongList, MAX_LIST } from "./findLongList";
+import { validateDayBook, validateFirstDay, validateGroup, validateLayout, validateRecord } from "./validate";
 
 const records = listDemoRecords();
 const book = toDayBook(records, "2026-11-28", null)!;
 const [piece] = book.pieces;
-const change = (fields: object) => [
-  { kind: "piece", id: piece!.id, expectedVersion: 1, record: { ...piece, ...fields } },
-];
 
 test("the demo world passes its own rules, as changes and as a document", () => {
-  expect(validateChanges(listDemoChanges())).toEqual({ ok: true, value: listDemoChanges() });
+  for (const { kind, record } of listDemoWorld())
+    expect(validateRecord(kind, record)).toEqual({ ok: true, value: record });
   expect(validateDayBook(JSON.parse(JSON.stringify(book)))).toEqual({ ok: true, value: book });
 });
 
@@ -23,7 +22,7 @@ test.each([
   [{ cut: { kind: "hexagon" } }, "disc, oval, square"],
   [{ surprise: 1 }, "not allowed"],
 ])("%j is refused with a reason", (fields, reason) => {
-  expect(validateChanges(change(fields))).toEqual({
+  expect(validateRecord("piece", { ...piece, ...fields })).toEqual({
     ok: false,
     failure: [expect.objectContaining({ message: expect.stringContaining(reason) })],
   });
@@ -64,4 +63,41 @@ test("a sheet larger than its bench is refused", () => {
     ok: false,
     failure: [{ path: "bench.sheetMaxWidthMm" }],
   });
+});
+
+test("a group of changes says what it sets or what it takes away, of a kind that there is", () => {
+  const change = { kind: "piece", id: "moon", set: { spares: 2 }, was: { spares: 1 } };
+  expect(validateGroup({ id: "g-1", changes: [change] }).ok).toBe(true);
+  for (const bad of [
+    null,
+    { id: "g-1", changes: [] },
+    { id: "", changes: [change] },
+    { id: "g-1", changes: [{ ...change, kind: "cake" }] },
+    { id: "g-1", changes: [{ ...change, set: null, was: null }] },
+    { id: "g-1", changes: [{ ...change, id: "../etc" }] },
+    { id: "g-1", changes: [{ ...change, set: "spares" }] },
+  ])
+    expect(validateGroup(bad)).toMatchObject({ ok: false, failure: [{ message: expect.any(String) }] });
+});
+
+test("a list that is too long is found by its length, without a look at what is in it", () => {
+  const touched = new Proxy(
+    {},
+    {
+      ownKeys: () => {
+        throw new Error("looked at an item");
+      },
+    },
+  );
+  const orders = Array.from({ length: 130_000 }, () => touched);
+  expect(findLongList({ day: {}, orders })).toEqual({
+    path: "orders",
+    message: "130000 are 128000 too many: 2000 at the most.",
+  });
+  expect(findLongList({ parts: [{ placements: new Array(MAX_LIST + 1).fill(null) }] })?.path).toBe(
+    "parts.0.placements",
+  );
+  expect(findLongList({ orders: new Array(2000).fill(null) })).toBeNull();
+  const deep = Array.from({ length: 40 }).reduce<object>((inner) => ({ inner }), {});
+  expect(findLongList(deep)?.message).toContain("nested");
 });

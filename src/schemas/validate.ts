@@ -1,11 +1,13 @@
 import Joi from "joi";
 import { fail, ok, type Result } from "@/core/result";
+import { NO_PAST } from "@/core/plan";
 import { firstKitchen } from "./firstKitchen";
 import type { DayBook, Formula } from "./model";
-import { formulaLimits, MAX_RECORDS, orderLimits, pieceLimits, weighingLimits } from "./limits";
-import { recordKinds, type RecordChange } from "./recordKinds";
+import { formulaLimits, MAX_FIELDS, MAX_RECORDS, orderLimits, pieceLimits, weighingLimits } from "./limits";
+import type { Change, ChangeGroup } from "./change";
+import { recordKinds, type AnyRecord, type RecordKind } from "./recordKinds";
 import { quantity, whole } from "./quantity";
-import { calendarDate } from "./recordParts";
+import { calendarDate, id, MAX_ID_CHARACTERS } from "./recordParts";
 import { recordSchemas } from "./records";
 import { boxSchema, outlineSchema, sheetSchema } from "./shapes";
 import {
@@ -38,20 +40,37 @@ export function validate<V>(schema: Joi.Schema, value: unknown): Result<V, Fault
   return fail(faults.slice(0, MAX_FAULTS));
 }
 
-const changeSchema = Joi.object({
-  kind: Joi.valid(...recordKinds).required(),
-  id: Joi.string().max(64).required(),
-  expectedVersion: Joi.number().integer().min(0).required(),
-  record: Joi.alternatives()
-    .conditional("kind", {
-      switch: recordKinds.map((kind) => ({ is: kind, then: recordSchemas[kind].allow(null) })),
-    })
-    .required(),
-});
+/** A record of a kind, whole. */
+export function validateRecord(kind: RecordKind, value: unknown): Result<AnyRecord, Fault[]> {
+  return validate((recordSchemas[kind] as Joi.Schema).required(), value);
+}
 
-/** Changes sent by a screen. */
-export function validateChanges(value: unknown): Result<RecordChange[], Fault[]> {
-  return validate(Joi.array().items(changeSchema).min(1).max(MAX_RECORDS).required(), value);
+const fields = Joi.object().unknown(true).min(1).max(MAX_FIELDS);
+const groupSchema = Joi.object({
+  id: Joi.string()
+    .pattern(/^[A-Za-z0-9-]{1,80}$/)
+    .required(),
+  changes: Joi.array()
+    .items(
+      Joi.object({
+        kind: Joi.valid(...recordKinds).required(),
+        id,
+        set: fields.allow(null).required(),
+        was: fields.allow(null).required(),
+      }).custom((change: Change, helpers) =>
+        change.set === null && change.was === null
+          ? helpers.message({ custom: "A change says what is set, or what was there and is taken away." })
+          : change,
+      ),
+    )
+    .min(1)
+    .max(MAX_RECORDS)
+    .required(),
+}).required();
+
+/** One group of changes that a screen sends; what each makes of its record is checked where that record is. */
+export function validateGroup(value: unknown): Result<ChangeGroup, Fault[]> {
+  return validate(groupSchema, value);
 }
 
 /** One formula, as a file or a document holds it. */
@@ -81,6 +100,23 @@ export function validateFirstDay(value: unknown): Result<FirstDay, Fault[]> {
 
 const listOf = (schema: Joi.Schema) => Joi.array().items(schema).max(MAX_RECORDS).unique("id").required();
 
+const sumsBy = (sums: Joi.SchemaMap) =>
+  Joi.object().pattern(Joi.string().max(MAX_ID_CHARACTERS), sums).max(MAX_RECORDS).default({}).optional();
+const sum = Joi.number().required();
+const lots = Joi.number().integer().min(0).required();
+const pastSchema = Joi.object({
+  yields: sumsBy({ rollings: lots, share: sum, shareSquares: sum }),
+  paces: sumsBy({ lots, log: sum, logSquares: sum }),
+  leaks: sumsBy({ lots, leaked: lots, expected: sum }),
+  tookLastG: Joi.object()
+    .pattern(Joi.string().max(MAX_ID_CHARACTERS), Joi.number().min(0).required())
+    .max(MAX_RECORDS)
+    .default({})
+    .optional(),
+})
+  .default(NO_PAST)
+  .optional();
+
 const dayBookSchema = Joi.object({
   day: recordSchemas.day.required(),
   orders: listOf(recordSchemas.order),
@@ -99,6 +135,7 @@ const dayBookSchema = Joi.object({
   weighings: listOf(recordSchemas.weighing).optional().default([]),
   cutRecords: listOf(recordSchemas.cutRecord).optional().default([]),
   lotRecords: listOf(recordSchemas.lotRecord).optional().default([]),
+  past: pastSchema,
   nowMin: Joi.number().integer().allow(null).default(null),
 }).required();
 
@@ -237,7 +274,7 @@ const rolling = {
 
 export type CutPlanDocument = Omit<CutRequest, "handTimes">;
 const demandSchema = Joi.object({
-  id: Joi.string().min(1).max(64).required(),
+  id: Joi.string().min(1).max(MAX_ID_CHARACTERS).required(),
   ...onSheet,
   count: whole(orderLimits.count),
   isVisible: Joi.boolean().default(true),

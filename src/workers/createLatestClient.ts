@@ -3,6 +3,8 @@ import { releaseProxy, type Remote } from "comlink";
 export interface LatestClient<In, Out> {
   /** Computes off the main thread. Only the newest of waiting inputs is computed: older calls give null. */
   run(input: In): Promise<Out | null>;
+  /** The worker failed or was closed: it answers no more. */
+  isDead(): boolean;
   /** Ends the worker; whatever waits is rejected. */
   close(): void;
 }
@@ -16,9 +18,13 @@ export function createLatestClient<Api, In, Out>(
   remote: Remote<Api>,
   call: (input: In) => Promise<Out>,
 ): LatestClient<In, Out> {
+  let dead = false;
   let abandon: (reason: Error) => void = () => {};
   const abandoned = new Promise<never>((_, reject) => {
-    abandon = reject;
+    abandon = (reason) => {
+      dead = true;
+      reject(reason);
+    };
   });
   abandoned.catch(() => {}); // settled here too, so that closing an idle client is silent
   worker.onerror = ({ message }) => abandon(new Error(`The reckoning failed: ${message}`));
@@ -43,6 +49,7 @@ export function createLatestClient<Api, In, Out>(
         next = { input, settle: resolve };
       });
     },
+    isDead: () => dead,
     close() {
       abandon(new Error("The reckoning was stopped."));
       remote[releaseProxy]();

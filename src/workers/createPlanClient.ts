@@ -1,6 +1,8 @@
 import { proxy, wrap } from "comlink";
 import type { AheadAnswers, DayAnswers, DayBook, DayFigures, DayPlan, VariantFigures } from "@/core/plan";
 import type { Improvement } from "@/core/schedule";
+import { diffTables, toLists, type RecordTable } from "@/schemas/recordTable";
+import type { DayGround } from "@/schemas/toDayBook";
 import { createLatestClient, type LatestClient } from "./createLatestClient";
 import type {
   AheadRequest,
@@ -10,16 +12,32 @@ import type {
   VariantsRequest,
 } from "./planWorker";
 
-export type PlanClient = LatestClient<DayBook, DayPlan>;
+/** A day as a screen holds it. */
+export interface DayInput {
+  readonly date: string;
+  readonly table: RecordTable;
+  readonly nowMin: number | null;
+  readonly ground: DayGround;
+}
+
+export type PlanClient = LatestClient<DayInput, DayPlan | null>;
 export type { AheadRequest, ChoicesRequest, VariantsRequest };
 
 const startWorker = () => new Worker(new URL("./planWorker.ts", import.meta.url), { type: "module" });
 
-/** The browser's planner. */
+/** The browser's planner: its worker is told the day whole once, and then only what changes. */
 export function createPlanClient(): PlanClient {
   const worker = startWorker();
   const remote = wrap<PlanWorkerApi>(worker);
-  return createLatestClient(worker, remote, (book) => remote.plan(book));
+  let told: DayInput | null = null;
+  return createLatestClient(worker, remote, (input: DayInput) => {
+    const { date, table, nowMin, ground } = input;
+    const before = told;
+    told = input;
+    return before?.date === date && before.ground === ground
+      ? remote.changeDay({ edits: diffTables(before.table, table), nowMin })
+      : remote.openDay({ date, lists: toLists(table), ground, nowMin });
+  });
 }
 
 /** Weighs choices by planning the day with each, in a worker of its own: edits are planned meanwhile. */

@@ -16,12 +16,26 @@ import {
 } from "@/core/plan";
 import { searchSchedule, type Improvement, type ScheduleProblem } from "@/core/schedule";
 import { createRandom } from "@/core/seededRandom";
+import { fromLists, withRecord, type Edit, type RecordLists, type RecordTable } from "@/schemas/recordTable";
+import { toDayBook, type DayGround } from "@/schemas/toDayBook";
 
 /** What a piece's schools are weighed on. */
 export interface ChoicesRequest {
   readonly book: DayBook;
   readonly pieceId: string;
   readonly choices: readonly Choice[];
+}
+
+export interface DayOpened {
+  readonly date: string;
+  readonly lists: RecordLists;
+  readonly ground: DayGround;
+  readonly nowMin: number | null;
+}
+
+export interface DayChanged {
+  readonly edits: readonly Edit[];
+  readonly nowMin: number | null;
 }
 
 export interface SearchRequest {
@@ -48,8 +62,21 @@ const SEED = 1;
 
 let stopped = false;
 
+/** The day that this worker plans: told whole once, then by what changes. */
+let day: { readonly date: string; readonly ground: DayGround; table: RecordTable } | null = null;
+
 const api = {
-  plan: (book: DayBook): DayPlan => planDay(book),
+  /** Tells the day whole and plans it. */
+  openDay({ date, lists, ground, nowMin }: DayOpened): DayPlan | null {
+    day = { date, ground, table: fromLists(lists) };
+    return planOpenDay(nowMin);
+  },
+  /** Tells what has changed since and plans it. @throws If no day was opened. */
+  changeDay({ edits, nowMin }: DayChanged): DayPlan | null {
+    if (!day) throw new Error("No day was opened");
+    day.table = edits.reduce((table, edit) => withRecord(table, edit, edit.record), day.table);
+    return planOpenDay(nowMin);
+  },
   weighChoices: ({ book, pieceId, choices }: ChoicesRequest): DayFigures[] =>
     weighChoices(book, pieceId, choices),
   compareVariants: ({ book, variants, count }: VariantsRequest): VariantFigures[] =>
@@ -79,6 +106,11 @@ const api = {
     stopped = true;
   },
 };
+
+function planOpenDay(nowMin: number | null): DayPlan | null {
+  const book = day && toDayBook(day.table, day.date, nowMin, day.ground);
+  return book && planDay(book);
+}
 
 export type PlanWorkerApi = typeof api;
 

@@ -1,4 +1,5 @@
 import { requireThat } from "../require";
+import { sumSquaresAbout } from "./sums";
 
 /**
  * What was logged of one lot. Beside each real figure stands what the craft reckoned for it then, without any habit:
@@ -22,6 +23,34 @@ export interface TimedWork {
   readonly craftMinutes: number;
 }
 
+/** Any number of timed lots of one style, as far as the habit needs them. */
+export interface PaceSums {
+  readonly lots: number;
+  /** Of the logarithm of real over craft minutes. */
+  readonly log: number;
+  readonly logSquares: number;
+}
+
+export const NO_PACES: PaceSums = { lots: 0, log: 0, logSquares: 0 };
+
+/** Those of one style. @throws {RangeError} If minutes are not above 0. */
+export function sumPaces(works: readonly TimedWork[], style: string): PaceSums {
+  return works.reduce((sums, work) => {
+    if (work.style !== style) return sums;
+    requireThat("minutes", work.minutes, work.minutes > 0, "above 0");
+    requireThat("craftMinutes", work.craftMinutes, work.craftMinutes > 0, "above 0");
+    const log = Math.log(work.minutes / work.craftMinutes);
+    return addPaces(sums, { lots: 1, log, logSquares: log ** 2 });
+  }, NO_PACES);
+}
+
+/** Two logs as one. */
+export const addPaces = (left: PaceSums, right: PaceSums): PaceSums => ({
+  lots: left.lots + right.lots,
+  log: left.log + right.log,
+  logSquares: left.logSquares + right.logSquares,
+});
+
 /** How long this baker's hands take for a style of work, against the craft's figures. */
 export interface PaceHabit {
   readonly lots: number;
@@ -40,20 +69,43 @@ const PRIOR_LOG_SPREAD = 0.25;
  * Pace of one style of work: the mean of the logarithms of real over craft minutes, shrunk towards 1 while the log is
  * short. None of that style gives the craft's own.
  */
-export function findPaceHabit(works: readonly TimedWork[], style: string): PaceHabit {
-  const logs = works
-    .filter((work) => work.style === style)
-    .map(({ minutes, craftMinutes }) => {
-      requireThat("minutes", minutes, minutes > 0, "above 0");
-      requireThat("craftMinutes", craftMinutes, craftMinutes > 0, "above 0");
-      return Math.log(minutes / craftMinutes);
-    });
-  const weight = logs.length + PRIOR_LOTS;
-  const mean = logs.reduce((sum, each) => sum + each, 0) / weight;
-  const squares = logs.reduce((sum, each) => sum + (each - mean) ** 2, PRIOR_LOTS * PRIOR_LOG_SPREAD ** 2);
+export function findPaceHabit({ lots, log, logSquares }: PaceSums): PaceHabit {
+  const weight = lots + PRIOR_LOTS;
+  const mean = log / weight;
+  const squares =
+    PRIOR_LOTS * PRIOR_LOG_SPREAD ** 2 +
+    sumSquaresAbout(mean, { count: lots, sum: log, squares: logSquares });
   const spread = Math.sqrt((squares / weight) * (1 + 1 / weight));
-  return { lots: logs.length, ratio: Math.exp(mean), spreadFactor: Math.exp(spread) };
+  return { lots, ratio: Math.exp(mean), spreadFactor: Math.exp(spread) };
 }
+
+/** Any number of lots of one piece whose leaks were counted. */
+export interface LeakSums {
+  readonly lots: number;
+  readonly leaked: number;
+  /** Foretold by the craft. */
+  readonly expected: number;
+}
+
+export const NO_LEAKS: LeakSums = { lots: 0, leaked: 0, expected: 0 };
+
+/** Lots that nobody counted do not count. */
+export function sumLeaks(
+  outcomes: readonly Pick<LotOutcome, "pieces" | "leaked" | "craftLeakShare">[],
+): LeakSums {
+  return outcomes.reduce(
+    (sums, { pieces, leaked, craftLeakShare }) =>
+      leaked === null ? sums : addLeaks(sums, { lots: 1, leaked, expected: pieces * craftLeakShare }),
+    NO_LEAKS,
+  );
+}
+
+/** Two logs as one. */
+export const addLeaks = (left: LeakSums, right: LeakSums): LeakSums => ({
+  lots: left.lots + right.lots,
+  leaked: left.leaked + right.leaked,
+  expected: left.expected + right.expected,
+});
 
 /** How much likelier this baker's pieces leak than the craft reckons. */
 export interface LeakHabit {
@@ -68,15 +120,8 @@ const PRIOR_LEAKS = 3;
  * The ratio of leaks counted to leaks expected, with the prior added to both: the mean of a gamma posterior for a
  * Poisson rate. Where few leak, a ratio of rates is a ratio of odds.
  */
-export function findLeakHabit(
-  outcomes: readonly Pick<LotOutcome, "pieces" | "leaked" | "craftLeakShare">[],
-): LeakHabit {
-  const counted = outcomes.flatMap(({ pieces, leaked, craftLeakShare }) =>
-    leaked === null ? [] : [{ leaked, expected: pieces * craftLeakShare }],
-  );
-  const leaked = counted.reduce((sum, each) => sum + each.leaked, 0);
-  const expected = counted.reduce((sum, each) => sum + each.expected, 0);
-  return { lots: counted.length, oddsRatio: (leaked + PRIOR_LEAKS) / (expected + PRIOR_LEAKS) };
+export function findLeakHabit({ lots, leaked, expected }: LeakSums): LeakHabit {
+  return { lots, oddsRatio: (leaked + PRIOR_LEAKS) / (expected + PRIOR_LEAKS) };
 }
 
 /** How many of a lot leak. */

@@ -78,7 +78,7 @@ function listAhead(book: DayBook, plan: DayPlan, eve: Day): Offer[] {
     refId: string,
     amount: { massG?: number; count?: number },
   ): MakeAhead => ({
-    id: `ahead-${book.day.date}-${kind}-${refId}`.toLowerCase().slice(0, 64),
+    id: `ahead-${book.day.date}-${kind}-${refId}`.toLowerCase(),
     dayId: eve.id,
     date: eve.date,
     forDate: book.day.date,

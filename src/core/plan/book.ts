@@ -3,7 +3,7 @@ import type { PieceForm } from "../forming";
 import type { Formula, Ingredient } from "../formula";
 import type { OvenKind } from "../heat";
 import type { LaidTask } from "../schedule";
-import type { CutOutcome, LotOutcome } from "../habits";
+import type { CutOutcome, LotOutcome, PastLog } from "../habits";
 import type { PieceExtra } from "../filling";
 import type { CrimpId, Glaze, GlueId, Vents, Wash } from "../sealing";
 import type { Outline, SheetShape } from "../shape";
@@ -201,6 +201,8 @@ export interface Kitchen {
   readonly freezerC: number;
   /** Dough as it comes from mixing. */
   readonly mixedC: number;
+  /** The zone whose wall clock it goes by, as "Europe/Lisbon"; null for the computer's own. */
+  readonly timeZone: string | null;
 }
 
 export const larderKinds = ["dough", "filling", "blanks", "shells", "frozenPieces"] as const;
@@ -286,9 +288,12 @@ export interface DayBook {
   readonly larder: readonly LarderItem[];
   /** Made on this day for another, or on another for this one. */
   readonly ahead: readonly MakeAhead[];
+  /** This day's, and as many of other days as are not in `past`. */
   readonly weighings: readonly Weighing[];
   readonly cutRecords: readonly CutRecord[];
   readonly lotRecords: readonly LotRecord[];
+  /** The rest of the log, as sums. */
+  readonly past: PastLog;
   /** Minutes after the day's midnight it is now, or null if the day is planned ahead. */
   readonly nowMin: number | null;
 }

@@ -1,10 +1,11 @@
+import { tz } from "@date-fns/tz";
 import { addDays as addCalendarDays, format, parse } from "date-fns";
 
 const PATTERN = "yyyy-MM-dd";
-/** Any fixed day: only the date is read. */
-const REFERENCE = parse("2000-01-01", PATTERN, 0);
+/** Calendar dates are counted where no clock ever changes. */
+const PLAIN = { in: tz("UTC") };
 
-/** The local date so many days after another, both YYYY-MM-DD. */
+/** The date so many days after another, both YYYY-MM-DD. */
 export function addDays(date: string, days: number): string {
-  return format(addCalendarDays(parse(date, PATTERN, REFERENCE), days), PATTERN);
+  return format(addCalendarDays(parse(date, PATTERN, 0, PLAIN), days), PATTERN, PLAIN);
 }

@@ -132,7 +132,7 @@ const helperQuestion = ({ day }: DayBook): Question => ({
 const secondOven = (first: Oven): Question => ({
   id: "oven",
   title: "A second oven, at a heat of its own",
-  change: { ovens: [{ ...first, id: `${first.id}-2`.slice(0, 64), name: `${first.name}, second` }] },
+  change: { ovens: [{ ...first, id: `${first.id}-2`, name: `${first.name}, second` }] },
 });
 
 /** Twice as many of the moulds that what is late is baked in. */

@@ -1,6 +1,7 @@
 import { planDay, type DayPlan } from ".";
 import { listDemoRecords } from "@/demo";
-import { pickRecords, toDayBook } from "@/schemas/toDayBook";
+import { pickRecords } from "@/schemas/recordTable";
+import { toDayBook } from "@/schemas/toDayBook";
 
 /**
  * The whole demo world as it is planned today. A plan that changes without being meant to is found here; one that is
@@ -22,8 +23,8 @@ const summarise = ({
   larderUses,
 }: DayPlan) => ({
   tally: round(tally),
-  lines: lines.map(({ piece, made, toCut, fillingG, doughG, readyMin }) =>
-    round({ id: piece.id, made, toCut, fillingG, doughG, readyMin }),
+  lines: lines.map(({ piece, made, fillingG, doughG, readyMin }) =>
+    round({ id: piece.id, made, fillingG, doughG, readyMin }),
   ),
   cuts: cuts.map(({ id, aim, plan }) =>
     round({ id, aim, sheets: plan.sheets.map(({ count }) => count), trimG: plan.trimLeftG }),

@@ -1,7 +1,7 @@
 import type { PortionPart } from "../filling";
 import type { FillingMeasure } from "../formula";
 import type { FormedPiece, FormKind } from "../forming";
-import { findPaceHabit, type PaceHabit, type TimedWork } from "../habits";
+import type { PaceHabit, TimedKind } from "../habits";
 import { ventFacts, type Seal, type WashedPiece } from "../sealing";
 import type { Piece } from "./book";
 
@@ -82,13 +82,13 @@ export interface HandWorkFacts {
   readonly washed: WashedPiece;
   readonly glazeS: number;
   readonly measureOf: (fillingId: string) => FillingMeasure;
-  /** All that was timed, of any style. */
-  readonly timed: { readonly fill: readonly TimedWork[]; readonly close: readonly TimedWork[] };
+  /** The baker's pace at a style of work, from the log. */
+  readonly findPace: (kind: TimedKind, style: string) => PaceHabit;
 }
 
 /** Hands-on seconds of one piece, by operation, from the craft and the baker's log. */
 export function computeHandWork(facts: HandWorkFacts): PieceWorks {
-  const { piece, formed, parts, seal, washed, measureOf, timed } = facts;
+  const { piece, formed, parts, seal, washed, measureOf, findPace } = facts;
   const { form, extras, vents, wash } = piece;
   const portionS = ({ fillingId, portion }: PortionPart) => {
     const { eachS, perMlS } = MEASURE[measureOf(fillingId)];
@@ -113,13 +113,15 @@ export function computeHandWork(facts: HandWorkFacts): PieceWorks {
     { name: "wash", seconds: washed.secondsPerCoat },
     ...(wash.sugar === "before" ? [{ name: "sugar", seconds: washed.sugarSeconds }] : []),
   ];
+  const paceWork = (kind: TimedKind, style: string, operations: readonly HandOperation[]) =>
+    pace(style, operations, findPace(kind, style));
   return {
-    fill: pace(
-      measureOf(piece.fillingId),
-      [...listOne(PREPARE[form.kind]), ...fills, ...inclusions],
-      timed.fill,
-    ),
-    close: pace(`${form.kind}-${seal?.crimp.id ?? "open"}`, closing, timed.close),
+    fill: paceWork("fill", measureOf(piece.fillingId), [
+      ...listOne(PREPARE[form.kind]),
+      ...fills,
+      ...inclusions,
+    ]),
+    close: paceWork("close", `${form.kind}-${seal?.crimp.id ?? "open"}`, closing),
     unmouldS: piece.unmould ? UNMOULD_S : 0,
     glazeS: facts.glazeS,
     finishS: SET_OUT_S + (wash.sugar === "after" ? washed.sugarSeconds : 0),
@@ -129,10 +131,9 @@ export function computeHandWork(facts: HandWorkFacts): PieceWorks {
 
 const listOne = (operation: HandOperation | undefined) => (operation ? [operation] : []);
 
-function pace(style: string, all: readonly HandOperation[], timed: readonly TimedWork[]): HandWork {
+function pace(style: string, all: readonly HandOperation[], habit: PaceHabit): HandWork {
   const operations = all.filter(({ seconds }) => seconds > 0);
   const craftS = operations.reduce((sum, { seconds }) => sum + seconds, 0);
-  const habit = findPaceHabit(timed, style);
   const seconds = craftS * habit.ratio;
   return {
     style,

@@ -1,4 +1,6 @@
+export { NO_PAST, type PastLog } from "../habits";
 export { planDay } from "./planDay";
+export { planMakings } from "./planMakings";
 export {
   doneSigns,
   heatWays,
@@ -36,7 +38,7 @@ export { listClockRows, type ClockRow } from "./clockRows";
 export { addDays } from "./calendar";
 export { toReadinessRequest } from "./restDough";
 export { closeLarder } from "./leftovers";
-export { listShopping, type ShoppingLine } from "./shopping";
+export { listShopping, type ShoppingLine, type WeighedDay } from "./shopping";
 export {
   stations,
   type BlankYield,

@@ -71,7 +71,7 @@ export function closeLarder(plan: DayPlan, book: DayBook): LarderItem[] {
   const { day } = book;
   const used = plan.larderUses.filter(({ item }) => item.takenByDayId === null);
   const left = plan.leftovers.map(({ kind, refId, massG, count, keepsDays }): LarderItem => ({
-    id: `left-${day.date}-${kind}-${refId}`.slice(0, 64),
+    id: `left-${day.date}-${kind}-${refId}`,
     kind,
     refId,
     massG,

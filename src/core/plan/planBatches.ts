@@ -154,11 +154,11 @@ export function listTookLast(book: DayBook): Record<string, number | null> {
 }
 
 /** What the liquid took on the last day before this one, for the formula as written. */
-function findTookLast({ weighings, day }: DayBook, formulaId: string): number | null {
+function findTookLast({ weighings, day, past }: DayBook, formulaId: string): number | null {
   const last = weighings
     .filter((weighing) => weighing.formulaId === formulaId && weighing.took && weighing.date < day.date)
     .sort((a, b) => (a.date < b.date ? 1 : -1))[0];
-  return last ? scaledTook(last) : null;
+  return last ? scaledTook(last) : (past.tookLastG[formulaId] ?? null);
 }
 
 /** Whole pieces that so much is enough for, kind by kind in the order of the day. */

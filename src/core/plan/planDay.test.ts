@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
-import { listShopping, planDay, type DayBook } from ".";
+import { listShopping, planDay, planMakings, type DayBook } from ".";
 
 const demo = toDayBook(listDemoRecords(), "2026-11-28", null)!;
 
@@ -202,12 +202,13 @@ test("a colder fridge shortens a rest that goes by the core; one too warm is sai
 });
 
 test("shopping adds up days, in whole packs, without water", () => {
-  const plan = planDay(demo);
-  const one = listShopping([{ date: "2026-11-28", plan }], []);
+  const { doughs, fillings } = planMakings(demo).batches;
+  const batches = [...doughs, ...fillings];
+  const one = listShopping([{ date: "2026-11-28", batches }], []);
   const two = listShopping(
     [
-      { date: "2026-11-28", plan },
-      { date: "2026-11-29", plan },
+      { date: "2026-11-28", batches },
+      { date: "2026-11-29", batches },
     ],
     [],
   );

@@ -7,7 +7,14 @@ import {
   type Portion,
   type PortionPart,
 } from "../filling";
-import { findLeakHabit, type LotOutcome } from "../habits";
+import {
+  findLeakHabit,
+  findPaceHabit,
+  gatherLeaks,
+  gatherPaces,
+  type LotOutcome,
+  type PastLog,
+} from "../habits";
 import { fail, ok, type Result } from "../result";
 import {
   computeGlaze,
@@ -76,12 +83,14 @@ export interface ShapeContext {
   readonly formulas: readonly Formula[];
   readonly kitchen: Kitchen;
   readonly lots: readonly (LotOutcome & { readonly pieceId: string })[];
+  readonly past: PastLog;
 }
 
-export const toShapeContext = ({ formulas, kitchen, lotRecords }: DayBook): ShapeContext => ({
+export const toShapeContext = ({ formulas, kitchen, lotRecords, past }: DayBook): ShapeContext => ({
   formulas,
   kitchen,
   lots: lotRecords,
+  past,
 });
 
 /** Form, portion, seam, wash and mass of one piece, or the problem that stops it. */
@@ -140,10 +149,7 @@ export function shapePiece(
       washed,
       glazeS: glazed.seconds,
       measureOf: (id) => findFilling(id, context.formulas)?.measure ?? "spoon",
-      timed: {
-        fill: context.lots.flatMap(({ fill }) => fill ?? []),
-        close: context.lots.flatMap(({ close }) => close ?? []),
-      },
+      findPace: (kind, style) => findPaceHabit(gatherPaces(context.past, kind, style, context.lots)),
     }),
     blankG,
     trimG,
@@ -158,10 +164,16 @@ function scoreSeam(
   filling: Filling,
   { crimp }: Seal,
   formed: FormedPiece,
-  { kitchen, lots }: ShapeContext,
+  { kitchen, lots, past }: ShapeContext,
 ): HoldRisk {
   const { glue, marginMm, vents, chillMin } = piece;
-  const habit = findLeakHabit(lots.filter(({ pieceId }) => pieceId === piece.id));
+  const habit = findLeakHabit(
+    gatherLeaks(
+      past,
+      piece.id,
+      lots.filter(({ pieceId }) => pieceId === piece.id),
+    ),
+  );
   return scoreHold(
     {
       crimp: crimp.id,

@@ -1,6 +1,12 @@
 import { computeBuyKg } from "../filling";
 import { mergeIngredients, standardIngredients, type Formula, type Ingredient } from "../formula";
-import type { DayPlan } from "./dayPlan";
+import type { DayBatch } from "./dayPlan";
+
+/** What one day weighs out. */
+export interface WeighedDay {
+  readonly date: string;
+  readonly batches: readonly DayBatch[];
+}
 
 /** One thing to buy for several days. */
 export interface ShoppingLine {
@@ -20,7 +26,7 @@ const NOT_BOUGHT = new Set(["water"]);
  * larder holds, since the plans have taken that already.
  */
 export function listShopping(
-  days: readonly { readonly date: string; readonly plan: DayPlan }[],
+  days: readonly WeighedDay[],
   ownIngredients: readonly Ingredient[],
 ): ShoppingLine[] {
   const byId = new Map(
@@ -30,8 +36,8 @@ export function listShopping(
     string,
     { name: string; massG: number; ingredient: Ingredient | null; dates: string[] }
   >();
-  for (const { date, plan } of days) {
-    for (const { batch, formula } of [...plan.doughs, ...plan.fillings]) {
+  for (const { date, batches } of days) {
+    for (const { batch, formula } of batches) {
       for (const { ingredientId, name, massG: weighedG } of batch?.lines ?? []) {
         if (ingredientId !== null && NOT_BOUGHT.has(ingredientId)) continue;
         const ingredient = ingredientId === null ? null : (byId.get(ingredientId) ?? null);

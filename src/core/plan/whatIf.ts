@@ -75,6 +75,7 @@ export function compareVariants(book: DayBook, variants: readonly Piece[], count
       // Neither what the larder holds nor a batch of the day's own size belongs to the variant.
       larder: [],
       weighings: [],
+      past: { ...book.past, tookLastG: {} },
       orders: [trialOrder(book, piece.id, count)],
     };
     const plan = planDay(alone);

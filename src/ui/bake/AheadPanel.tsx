@@ -11,11 +11,11 @@ import { formatShortDate } from "../shell/formatDayDate";
 
 /** Two days together: what this day is given by the one before, what it gives the next, and what could be made ahead. */
 export function AheadPanel() {
-  const { book, records, isOver, edit } = useBench((state) => state);
+  const { book, records, ground, isOver, edit } = useBench((state) => state);
   // Once the day has come, the one before it is over.
   const request =
     book.nowMin === null && !isOver
-      ? { book, eve: toDayBook(records, addDays(book.day.date, -1), null) }
+      ? { book, eve: toDayBook(records, addDays(book.day.date, -1), null, ground) }
       : null;
   const { answer, isBusy, fault } = useLatest<AheadRequest, AheadAnswers>(request, createAheadClient);
   const answers = request ? answer?.output : undefined;

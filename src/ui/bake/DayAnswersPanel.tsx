@@ -5,7 +5,7 @@ import { createAnswersClient } from "@/workers/createPlanClient";
 import { useBench } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
 import { AnswerCard } from "./AnswerCard";
-import type { Edit } from "../bench/benchStore";
+import type { Edit } from "@/schemas/recordTable";
 
 /** What if? Each answer is a whole day planned; for a day that is late, why, and what was found to mend it. */
 export function DayAnswersPanel() {

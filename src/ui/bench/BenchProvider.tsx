@@ -3,66 +3,91 @@
 import { createContext, useContext, useEffect, useState, type ReactNode } from "react";
 import { useStore } from "zustand";
 import type { DayPlan } from "@/core/plan";
-import type { Formula } from "@/schemas/model";
-import type { StoredRecord } from "@/schemas/recordKinds";
-import { createPlanClient, type PlanClient } from "@/workers/createPlanClient";
-import { createBenchStore, type BenchState, type SaveChanges } from "./benchStore";
-
-type BenchStore = ReturnType<typeof createBenchStore>;
+import type { BenchState, BenchStore, DaySnapshot } from "./benchStore";
+import { openBench, renderBench } from "./openBench";
+import { commitTyped } from "./typedFields";
 
 const BenchContext = createContext<BenchStore | null>(null);
 
-interface Props {
-  readonly date: string;
-  readonly records: readonly StoredRecord[];
-  readonly formulasThen: readonly Formula[];
-  readonly plan: DayPlan;
-  readonly nowMin: number | null;
-  readonly saveChanges: SaveChanges;
-  readonly children: ReactNode;
-}
+/** How often the clock is looked at, ms. */
+const TICK_MS = 10_000;
 
-/** Holds the open day for every screen below, and its planner's worker. */
-export function BenchProvider({ children, ...input }: Props) {
-  const [store] = useState(() => {
-    let client: PlanClient | null = null;
-    return createBenchStore({
-      ...input,
-      planBook: (book) => {
-        client ??= createPlanClient();
-        return client.run(book);
-      },
-      clock: () => new Date(),
-    });
-  });
+/** Gives the open day to every screen below. The day itself lives outside the page and outlasts it. */
+export function BenchProvider({
+  snapshot,
+  children,
+}: {
+  readonly snapshot: DaySnapshot;
+  readonly children: ReactNode;
+}) {
+  const [store] = useState(() =>
+    typeof window === "undefined" ? renderBench(snapshot) : openBench(snapshot),
+  );
 
   useEffect(() => {
-    // What waits is sent when the page is put away; what cannot be sent is warned about.
-    const saveNow = () => void store.getState().flush();
-    const warn = (event: BeforeUnloadEvent) => {
-      if (store.getState().save.kind !== "saved") {
-        saveNow();
-        event.preventDefault();
+    const { start, adopt } = store.getState();
+    // What the router remembers may be older than what this page knows: it says so itself, and is passed over.
+    adopt(snapshot);
+    void start();
+  }, [store, snapshot]);
+
+  useEffect(() => {
+    const { flush, refresh, tick, keepNow } = store.getState();
+    const keepAll = () => {
+      const untold = commitTyped();
+      keepNow();
+      return untold;
+    };
+    const onVisibility = () => {
+      if (document.visibilityState === "hidden") {
+        keepAll();
+        void flush();
+      } else {
+        tick();
+        void refresh();
       }
     };
-    // A page brought back by the browser's memory shows what was then: load it anew.
-    const reloadIfRestored = (event: PageTransitionEvent) => event.persisted && window.location.reload();
-    window.addEventListener("pageshow", reloadIfRestored);
-    document.addEventListener("visibilitychange", saveNow);
-    window.addEventListener("beforeunload", warn);
+    const onLeave = (event: BeforeUnloadEvent) => {
+      // What is not saved is kept on the device; only what breaks a rule would be lost.
+      if (keepAll().length > 0) event.preventDefault();
+      void flush();
+    };
+    const onShow = (event: PageTransitionEvent) => {
+      if (event.persisted) void refresh();
+    };
+    const onOnline = () => void flush();
+    const timer = setInterval(tick, TICK_MS);
+    window.addEventListener("pageshow", onShow);
+    window.addEventListener("pagehide", keepAll);
+    window.addEventListener("beforeunload", onLeave);
+    window.addEventListener("online", onOnline);
+    document.addEventListener("visibilitychange", onVisibility);
     return () => {
-      window.removeEventListener("pageshow", reloadIfRestored);
-      document.removeEventListener("visibilitychange", saveNow);
-      window.removeEventListener("beforeunload", warn);
+      clearInterval(timer);
+      window.removeEventListener("pageshow", onShow);
+      window.removeEventListener("pagehide", keepAll);
+      window.removeEventListener("beforeunload", onLeave);
+      window.removeEventListener("online", onOnline);
+      document.removeEventListener("visibilitychange", onVisibility);
     };
   }, [store]);
 
   return <BenchContext value={store}>{children}</BenchContext>;
 }
 
-/** A part of the open day; the component draws anew when that part changes. */
-export function useBench<T>(select: (state: BenchState) => T): T {
+/** The open day below the shell, where it is planned. */
+export type PlannedState = BenchState & { readonly plan: DayPlan };
+
+/** The open day itself, for what has to be asked or done outside of drawing. */
+export function useBenchStore(): BenchStore {
   const store = useContext(BenchContext);
-  if (!store) throw new Error("useBench stands outside a BenchProvider");
-  return useStore(store, select);
+  if (!store) throw new Error("useBenchStore stands outside a BenchProvider");
+  return store;
 }
+
+/** A part of the open day, also while its first plan is being worked out. */
+export const useBenchShell = <T,>(select: (state: BenchState) => T): T => useStore(useBenchStore(), select);
+
+/** A part of the open day; the component draws anew when that part changes. Stands only where the day is planned. */
+export const useBench = <T,>(select: (state: PlannedState) => T): T =>
+  useStore(useBenchStore(), (state) => select(state as PlannedState));

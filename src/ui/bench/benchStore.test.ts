@@ -1,212 +1,325 @@
-import { planDay } from "@/core/plan";
 import { listDemoRecords } from "@/demo";
 import type { Piece } from "@/schemas/model";
-import type { RecordChange } from "@/schemas/recordKinds";
-import { pickRecords, toDayBook } from "@/schemas/toDayBook";
-import { createBenchStore, type SaveChanges } from "./benchStore";
+import { findRecord, pickRecords } from "@/schemas/recordTable";
+import { createBenchStore, type DaySnapshot, type SaveReply } from "./benchStore";
+import type { ChangeGroup } from "@/schemas/change";
+import type { Found, Outbox } from "./outbox";
+import type { DayInput } from "@/workers/createPlanClient";
+import { createTestServer, NOW_ISO, type TestServer } from "./__tests__/testServer";
 
-const DATE = "2026-11-28";
-const records = listDemoRecords();
-const plan = planDay(toDayBook(records, DATE, null)!);
-const piece = pickRecords(records, "piece")[0]!;
+const MOON = "quince-half-moon";
 
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 
-/** A store whose saves are answered by the test, and whose clock the test turns. */
-function open(
-  answer: SaveChanges = async (changes) => ({
-    ok: true,
-    value: changes.map(({ expectedVersion }) => expectedVersion + 1),
-  }),
-) {
-  const sent: (readonly RecordChange[])[] = [];
-  let nowMs = 0;
+type Kept = Parameters<Outbox["keep"]>[0];
+
+interface Opened {
+  readonly send?: (groups: readonly ChangeGroup[], server: TestServer) => Promise<SaveReply>;
+  readonly found?: Found;
+  readonly server?: TestServer;
+  readonly snapshot?: DaySnapshot;
+}
+
+/** A store over a server of the test's, with a clock that the test turns. */
+function open({ send, found, server = createTestServer(), snapshot = server.snapshot() }: Opened = {}) {
+  const planned: DayInput[] = [];
+  let nowMs = Date.parse(NOW_ISO);
+  let ids = 0;
+  let kept: Kept = { queue: [], refused: [], history: { past: [], future: [] } };
   const store = createBenchStore({
-    date: DATE,
-    records,
-    formulasThen: [],
-    plan,
-    nowMin: null,
-    saveChanges: async (changes) => {
-      sent.push(changes);
-      return answer(changes);
+    snapshot,
+    send: async (groups) => (send ? send(groups, server) : server.take(groups)),
+    fetchSnapshot: async () => server.snapshot(),
+    plan: (input) => planned.push(input),
+    outbox: {
+      open: async () => found ?? { mine: null, left: [] },
+      keep: (next) => (kept = next),
+      keepNow: (next) => (kept = next),
     },
-    planBook: async () => plan,
     clock: () => new Date((nowMs += 10)),
+    createId: () => `group-${Math.random()}-${ids++}`,
   });
   const state = () => store.getState();
-  const setMargin = (marginMm: number) =>
-    state().edit([{ kind: "piece", id: piece.id, record: { ...current(), marginMm } }]);
-  const current = (): Piece => pickRecords(state().records, "piece").find(({ id }) => id === piece.id)!;
+  const piece = (id = MOON): Piece => findRecord(state().records, "piece", id)!;
+  const set = (fields: Partial<Piece>, id = MOON) =>
+    state().edit([{ kind: "piece", id, record: { ...piece(id), ...fields } }]);
   const wait = (ms: number) => {
     nowMs += ms;
   };
-  return { sent, state, setMargin, current, wait };
+  return { server, state, piece, set, wait, planned, kept: () => kept };
+}
+
+/** Another tablet sets fields of the piece. */
+function setElsewhere(server: TestServer, fields: Partial<Piece>) {
+  const other = open({ server });
+  other.set(fields);
+  return other.state().flush();
 }
 
 test("edits are shown at once, planned with, and sent together after a quiet time", async () => {
-  const { sent, state, setMargin, current } = open();
-  setMargin(14);
-  setMargin(15);
-  expect(current().marginMm).toBe(15);
-  expect(state().book.pieces[0]!.marginMm).toBe(15);
+  const { server, state, set, piece, planned } = open();
+  set({ marginMm: 14 });
+  set({ marginMm: 15 });
+  expect(piece().marginMm).toBe(15);
+  expect(planned.at(-1)!.table.get("piece")!.get(MOON)).toBe(piece());
   expect(state().save.kind).toBe("waiting");
-  expect(sent).toHaveLength(0);
+  expect(server.received).toHaveLength(0);
   await jest.advanceTimersByTimeAsync(400);
-  expect(sent).toHaveLength(1);
-  expect(sent[0]).toEqual([expect.objectContaining({ kind: "piece", id: piece.id, expectedVersion: 1 })]);
+  expect(server.received).toEqual([
+    [
+      expect.objectContaining({
+        changes: [{ kind: "piece", id: MOON, set: { marginMm: 15 }, was: { marginMm: 13 } }],
+      }),
+    ],
+  ]);
   expect(state().save.kind).toBe("saved");
+  expect(findRecord(server.read(), "piece", MOON)!.marginMm).toBe(15);
 });
 
 test("one drag is one undo; two changes apart are two; redo brings them back", () => {
-  const { state, setMargin, current, wait } = open();
-  const before = current().marginMm;
-  setMargin(14);
-  setMargin(15);
-  setMargin(16);
+  const { state, set, piece, wait } = open();
+  const before = piece().marginMm;
+  set({ marginMm: 14 });
+  set({ marginMm: 15 });
+  set({ marginMm: 16 });
   wait(2000);
-  setMargin(20);
+  set({ marginMm: 20 });
   state().undo();
-  expect(current().marginMm).toBe(16);
+  expect(piece().marginMm).toBe(16);
   state().undo();
-  expect([current().marginMm, state().canUndo]).toEqual([before, false]);
+  expect([piece().marginMm, state().canUndo]).toEqual([before, false]);
   state().undo();
-  expect(current().marginMm).toBe(before);
+  expect(piece().marginMm).toBe(before);
   state().redo();
   state().redo();
-  expect([current().marginMm, state().canRedo]).toEqual([20, false]);
+  expect([piece().marginMm, state().canRedo]).toEqual([20, false]);
   state().undo();
-  setMargin(11);
+  set({ marginMm: 11 });
   expect(state().canRedo).toBe(false);
 });
 
-test("the next save names the version the last one made", async () => {
-  const { sent, setMargin, state } = open();
-  setMargin(14);
+test("what is undone before it was sent is never sent", async () => {
+  const { server, state, piece } = open();
+  state().edit([{ kind: "piece", id: "new", record: { ...piece(), id: "new" } }]);
+  state().undo();
   await state().flush();
-  setMargin(15);
-  await state().flush();
-  expect(sent.map(([change]) => change!.expectedVersion)).toEqual([1, 2]);
+  expect([server.received, state().save.kind]).toEqual([[], "saved"]);
 });
 
-test("a refused save says why and keeps the edit; no answer is tried again", async () => {
-  const refusing = open(async () => ({
-    ok: false,
-    failure: { kind: "refused", message: "Not saved. Too wide." },
-  }));
-  refusing.setMargin(14);
-  await refusing.state().flush();
-  expect(refusing.state().save).toEqual({ kind: "failed", message: "Not saved. Too wide." });
-  expect(refusing.current().marginMm).toBe(14);
-
-  let answers = 0;
-  const offline = open(async (changes) => {
-    if (answers++ === 0) throw new Error("no network");
-    return { ok: true, value: changes.map(() => 2) };
+test("a lost answer is sent again under the same id and is no conflict with oneself", async () => {
+  let lost = 0;
+  const { server, state, set } = open({
+    send: async (groups, to) => {
+      const reply = to.take(groups);
+      if (lost++ === 0) throw new Error("Tezgah does not answer.");
+      return reply;
+    },
   });
-  offline.setMargin(14);
-  await offline.state().flush();
-  expect(offline.state().save.kind).toBe("failed");
-  await jest.advanceTimersByTimeAsync(5000);
-  expect(offline.sent).toHaveLength(2);
-  expect(offline.state().save.kind).toBe("saved");
+  set({ marginMm: 14 });
+  expect(await state().flush()).toBe(false);
+  expect(state().save).toMatchObject({ kind: "offline", waiting: 1 });
+  set({ marginMm: 17 });
+  await jest.advanceTimersByTimeAsync(20_000);
+  expect(server.received[0]![0]!.id).toBe(server.received[1]![0]!.id);
+  expect(state().conflict).toBeNull();
+  expect(findRecord(server.read(), "piece", MOON)!.marginMm).toBe(17);
+  expect(state().save.kind).toBe("saved");
 });
 
-describe("a stale save", () => {
-  const theirs: Piece = { ...piece, marginMm: 19 };
-  const stale = () => {
-    let first = true;
-    return open(async (changes) => {
-      if (!first) return { ok: true, value: changes.map(({ expectedVersion }) => expectedVersion + 1) };
-      first = false;
-      return {
-        ok: false,
-        failure: {
-          kind: "stale",
-          changed: "piece",
-          id: piece.id,
-          current: { kind: "piece", record: theirs, version: 7 },
-        },
-      };
-    });
-  };
+test("two tablets that set different fields of a piece both keep theirs", async () => {
+  const here = open();
+  await setElsewhere(here.server, { spares: 5 });
+  here.set({ marginMm: 19 });
+  await here.state().flush();
+  expect(here.piece()).toMatchObject({ marginMm: 19, spares: 5 });
+  expect(findRecord(here.server.read(), "piece", MOON)).toEqual(here.piece());
+});
 
-  test("is shown with both sides, and nothing is sent until one is chosen", async () => {
-    const { state, setMargin, sent } = stale();
-    setMargin(14);
+describe("the same field set on two tablets", () => {
+  async function clash() {
+    const here = open();
+    await setElsewhere(here.server, { marginMm: 19, spares: 5 });
+    here.set({ marginMm: 14 });
+    await here.state().flush();
+    return here;
+  }
+
+  test("is asked about, that field alone, and nothing is sent until one is chosen", async () => {
+    const { state, set, server } = await clash();
+    expect(state().conflict).toMatchObject({ fields: ["marginMm"], theirs: { marginMm: 19 } });
+    expect(state().mine).toMatchObject({ marginMm: 14, spares: 5 });
+    const sent = server.received.length;
+    set({ coolMin: 33 });
     await state().flush();
-    expect(state().conflict).toMatchObject({ theirs: { record: { marginMm: 19 } }, mine: { marginMm: 14 } });
-    setMargin(15);
-    await state().flush();
-    expect(sent).toHaveLength(1);
+    await jest.advanceTimersByTimeAsync(60_000);
+    expect([server.received.length, state().save.kind]).toEqual([sent, "conflicted"]);
   });
 
-  test("mine is written over theirs, from their version", async () => {
-    const { state, setMargin, sent, current } = stale();
-    setMargin(14);
-    await state().flush();
+  test("mine is written over theirs, with what was typed meanwhile", async () => {
+    const { state, set, server, piece } = await clash();
+    set({ coolMin: 33 });
     state().resolveConflict("mine");
-    await jest.advanceTimersByTimeAsync(10);
-    expect(sent[1]![0]).toMatchObject({ expectedVersion: 7, record: { marginMm: 14 } });
-    expect([current().marginMm, state().conflict]).toEqual([14, null]);
+    await jest.advanceTimersByTimeAsync(1000);
+    expect(findRecord(server.read(), "piece", MOON)).toMatchObject({ marginMm: 14, coolMin: 33, spares: 5 });
+    expect([piece().marginMm, state().conflict, state().save.kind]).toEqual([14, null, "saved"]);
   });
 
-  test("theirs is taken, and nothing more is sent", async () => {
-    const { state, setMargin, sent, current } = stale();
-    setMargin(14);
-    await state().flush();
+  test("theirs is taken, and undo does not write the old value over it", async () => {
+    const { state, server, piece } = await clash();
     state().resolveConflict("theirs");
-    await jest.advanceTimersByTimeAsync(10);
-    expect([current().marginMm, sent.length]).toEqual([19, 1]);
-    setMargin(21);
+    await jest.advanceTimersByTimeAsync(1000);
+    expect([piece().marginMm, piece().spares, state().canUndo]).toEqual([19, 5, false]);
+    state().undo();
     await state().flush();
-    expect(sent[1]![0]).toMatchObject({ expectedVersion: 7 });
+    expect(findRecord(server.read(), "piece", MOON)!.marginMm).toBe(19);
   });
+});
+
+test("a refused change stands alone: others are saved, it stays on the screen, and can be mended or taken back", async () => {
+  const { server, state, set, piece } = open();
+  server.refuseIf(({ changes }) =>
+    changes.some(({ set: fields }) => fields?.marginMm === 14) ? "Too wide." : null,
+  );
+  set({ marginMm: 14 });
+  await state().flush();
+  expect(state().refused).toMatchObject([{ message: "Too wide.", isShown: true }]);
+  set({ spares: 6 }, "leek-triangle");
+  await state().flush();
+  expect(findRecord(server.read(), "piece", "leek-triangle")!.spares).toBe(6);
+  expect([piece().marginMm, state().save.kind]).toEqual([14, "saved"]);
+  // The next edit to it may mend it, and takes it along.
+  set({ coolMin: 31 });
+  await state().flush();
+  expect(state().refused).toHaveLength(1);
+  set({ marginMm: 12 });
+  await state().flush();
+  expect(state().refused).toEqual([]);
+  expect(findRecord(server.read(), "piece", MOON)).toMatchObject({ marginMm: 12, coolMin: 31 });
+  set({ marginMm: 14 });
+  await state().flush();
+  state().takeBack(state().refused[0]!.id);
+  expect(piece().marginMm).toBe(12);
+});
+
+test("a removal that the server refuses comes back on the screen, with the reason", async () => {
+  const { server, state } = open();
+  server.refuseIf(() => "Not removed: another day needs it.");
+  const [vessel] = pickRecords(state().records, "shelf");
+  state().edit([{ kind: "shelf", id: vessel!.id, record: null }]);
+  expect(findRecord(state().records, "shelf", vessel!.id)).toBeNull();
+  await state().flush();
+  expect(findRecord(state().records, "shelf", vessel!.id)).toEqual(vessel);
+  expect(state().refused).toMatchObject([
+    { isShown: false, message: expect.stringContaining("another day") },
+  ]);
+});
+
+test("what is in use is not taken away, and its users are named before anything is sent", async () => {
+  const { server, state, piece } = open();
+  state().edit([{ kind: "formula", id: piece().doughId, record: null }]);
+  expect(state().notice?.message).toContain("Quince half-moon");
+  state().edit([{ kind: "piece", id: MOON, record: null }]);
+  expect(state().notice?.message).toContain("order first");
+  expect(piece()).toBeTruthy();
+  expect([state().canUndo, server.received]).toEqual([false, []]);
 });
 
 test("what names another is written after it, and removed before it", async () => {
-  const { state, sent } = open();
-  const dough = pickRecords(records, "formula")[0]!;
+  const { server, state, piece } = open();
+  const dough = findRecord(state().records, "formula", piece().doughId)!;
   const copy = { ...dough, id: "copy" };
   state().edit([
-    { kind: "piece", id: "new", record: { ...piece, id: "new", doughId: "copy" } },
+    { kind: "piece", id: "new", record: { ...piece(), id: "new", doughId: "copy" } },
     { kind: "formula", id: "copy", record: copy },
   ]);
   await state().flush();
-  expect(sent[0]!.map(({ kind }) => kind)).toEqual(["formula", "piece"]);
-  state().edit([
-    { kind: "formula", id: "copy", record: null },
-    { kind: "piece", id: "new", record: null },
-  ]);
+  expect(server.received[0]![0]!.changes.map(({ kind }) => kind)).toEqual(["formula", "piece"]);
+  state().undo();
   await state().flush();
-  expect(sent[1]!.map(({ kind, record }) => [kind, record])).toEqual([
+  expect(server.received[1]![0]!.changes.map(({ kind, set }) => [kind, set])).toEqual([
     ["piece", null],
     ["formula", null],
   ]);
 });
 
-test("what was made and taken away again before it was saved is never sent", async () => {
-  const { state, sent } = open();
-  state().edit([{ kind: "piece", id: "new", record: { ...piece, id: "new" } }]);
-  state().undo();
+test("a snapshot older than what is known is passed over, a newer one is taken with what is not yet sent on top", async () => {
+  const { server, state, set, piece } = open();
+  const old = server.snapshot();
+  set({ marginMm: 17 });
   await state().flush();
-  expect(sent.flat()).toEqual([]);
+  state().adopt(old);
+  expect([piece().marginMm, state().canUndo]).toEqual([17, true]);
+  await setElsewhere(server, { spares: 7 });
+  set({ coolMin: 44 });
+  state().adopt(server.snapshot());
+  expect(piece()).toMatchObject({ marginMm: 17, spares: 7, coolMin: 44 });
+  expect(state().canUndo).toBe(true);
+});
+
+test("another file, laid back from a copy, is taken though its revisions are lower", () => {
+  const { server, state, set, piece } = open();
+  set({ marginMm: 17 });
+  state().adopt({ ...server.snapshot(), epoch: "another", revision: 0 });
+  expect(piece().marginMm).toBe(17);
+  expect(state().save.kind).toBe("waiting");
+});
+
+test("after a reload what was kept on the device is shown, sent, and can still be undone", async () => {
+  const server = createTestServer();
+  const before = open({ server, send: () => Promise.reject(new Error("Tezgah does not answer.")) });
+  before.set({ marginMm: 18 });
+  before.wait(5000);
+  before.set({ spares: 9 });
+  await before.state().flush();
+  const mine = { ...before.kept(), date: "2026-11-28", pageId: "page", savedAtMs: 1 };
+  const after = open({ server, found: { mine, left: [] } });
+  await after.state().start();
+  expect(after.piece()).toMatchObject({ marginMm: 18, spares: 9 });
+  expect(findRecord(server.read(), "piece", MOON)).toMatchObject({ marginMm: 18, spares: 9 });
+  after.state().undo();
+  expect(after.piece()).toMatchObject({ marginMm: 18, spares: 2 });
+  after.state().undo();
+  expect(after.piece().marginMm).toBe(13);
+});
+
+test("a message that breaks the server off keeps its order: nothing later on the same record overtakes it", async () => {
+  const { server, state, set, wait } = open();
+  set({ marginMm: 14 });
+  wait(2000);
+  state().edit([
+    { kind: "piece", id: MOON, record: { ...findRecord(state().records, "piece", MOON)!, marginMm: 15 } },
+    {
+      kind: "bench",
+      id: "bench",
+      record: { ...findRecord(state().records, "bench", "bench")!, depthMm: 690 },
+    },
+  ]);
+  await state().flush();
+  expect(server.received.map((groups) => groups.length)).toEqual([1, 1]);
+  expect(findRecord(server.read(), "piece", MOON)!.marginMm).toBe(15);
+});
+
+test("now moves: a day in hand is planned from now on, and a day that ends asks for its formulas of then", async () => {
+  const server = createTestServer("2026-11-28");
+  const { state, wait } = open({
+    server,
+    snapshot: { ...server.snapshot(), nowIso: "2026-11-28T05:00:00.000Z" },
+  });
+  expect(state().book.nowMin).toBe(300);
+  wait(4 * 60 * 60_000);
+  state().tick();
+  expect(state().book.nowMin).toBe(540);
+  wait(15.2 * 60 * 60_000);
+  state().tick();
+  expect([state().book.nowMin, state().isOver]).toEqual([null, true]);
 });
 
 test("a day that is over is planned with the formulas of then, while the book shows those of now", () => {
-  const then = { ...pickRecords(records, "formula")[0]!, densityGPerMl: 1.11 };
-  const store = createBenchStore({
-    date: DATE,
-    records,
-    formulasThen: [then],
-    plan,
-    nowMin: null,
-    saveChanges: async () => ({ ok: true, value: [] }),
-    planBook: async () => plan,
-    clock: () => new Date(0),
-  });
-  const { book, records: now } = store.getState();
+  const then = { ...pickRecords(listDemoRecords(), "formula")[0]!, densityGPerMl: 1.11 };
+  const server = createTestServer();
+  const { state } = open({ server, snapshot: { ...server.snapshot(), formulasThen: [then] } });
+  const { book, records } = state();
   expect(book.formulas.find(({ id }) => id === then.id)!.densityGPerMl).toBe(1.11);
-  expect(pickRecords(now, "formula").find(({ id }) => id === then.id)!.densityGPerMl).not.toBe(1.11);
+  expect(findRecord(records, "formula", then.id)!.densityGPerMl).not.toBe(1.11);
 });

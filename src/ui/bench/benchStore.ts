@@ -1,60 +1,95 @@
 import { createStore } from "zustand/vanilla";
 import type { DayBook, DayPlan } from "@/core/plan";
-import type { Result } from "@/core/result";
-import {
-  recordKinds,
-  type RecordChange,
-  type RecordKind,
-  type RecordTypes,
-  type StoredRecord,
-} from "@/schemas/recordKinds";
+import { joinChanges, toChange, type Change, type ChangeGroup, type GroupAnswer } from "@/schemas/change";
 import type { Formula } from "@/schemas/model";
-import { toDayBook } from "@/schemas/toDayBook";
+import type { PastLog } from "@/core/plan";
+import { findRecord, fromLists, type Edit, type RecordLists, type RecordTable } from "@/schemas/recordTable";
+import { toDayBook, type DayGround } from "@/schemas/toDayBook";
+import { findNowMin, findPhase, readWallClock } from "@/time/wallClock";
+import { findUse } from "./findUse";
+import {
+  NO_HISTORY,
+  purge,
+  remember,
+  turnBack,
+  turnForward,
+  type Foreign,
+  type History,
+  type Turn,
+} from "./history";
+import type { Outbox } from "./outbox";
+import type { PlannerState } from "./planner";
+import type { DayInput } from "@/workers/createPlanClient";
+import {
+  enqueue,
+  readLocal,
+  rebaseOn,
+  resolve,
+  sendAgain,
+  takeAnswers,
+  takeBack,
+  takeMessage,
+  type OpenConflict,
+  type RefusedGroup,
+  type SaverState,
+} from "./saver";
 
-/** A record as the screen wants it; null takes it away. */
-export type Edit = { [K in RecordKind]: { kind: K; id: string; record: RecordTypes[K] | null } }[RecordKind];
+/** A day as the server had it at a revision of its file. */
+export interface DaySnapshot {
+  readonly date: string;
+  /** Which file; revisions of one say nothing about another. */
+  readonly epoch: string;
+  readonly revision: number;
+  readonly lists: RecordLists;
+  readonly past: PastLog;
+  /** For a day that is over: the formulas as they stood then. Empty otherwise. */
+  readonly formulasThen: readonly Formula[];
+  /** The zone whose wall clock the kitchen goes by. */
+  readonly timeZone: string;
+  /** The server's now, UTC, ISO 8601. */
+  readonly nowIso: string;
+}
 
-/** Why nothing of a save was written. */
-export type SaveFault =
-  | {
-      readonly kind: "stale";
-      readonly changed: RecordKind;
-      readonly id: string;
-      readonly current: StoredRecord | null;
-    }
-  | { readonly kind: "refused"; readonly message: string };
-
-export type SaveChanges = (changes: readonly RecordChange[]) => Promise<Result<readonly number[], SaveFault>>;
+/** What the server says to a message. */
+export interface SaveReply {
+  readonly epoch: string;
+  readonly revision: number;
+  readonly answers: readonly GroupAnswer[];
+}
 
 export type SaveState =
   | { readonly kind: "saved"; readonly at: Date | null }
   | { readonly kind: "waiting" }
   | { readonly kind: "saving" }
-  | { readonly kind: "failed"; readonly message: string };
+  /** Held until the baker chooses. */
+  | { readonly kind: "conflicted" }
+  /** The server does not answer, or cannot write: kept here and tried again. */
+  | { readonly kind: "offline"; readonly message: string; readonly waiting: number };
 
-/** Another tablet changed what this one changed too. */
-export interface Conflict {
-  readonly kind: RecordKind;
+/** Something that was not done, and why. */
+export interface Notice {
   readonly id: string;
-  readonly theirs: StoredRecord | null;
-  readonly mine: Edit["record"];
-}
-
-interface Step {
-  readonly before: readonly Edit[];
-  readonly after: readonly Edit[];
-  readonly atMs: number;
+  readonly message: string;
 }
 
 export interface BenchState {
   readonly date: string;
   /** The day is over: its formulas are those of then. */
   readonly isOver: boolean;
-  readonly records: readonly StoredRecord[];
+  readonly timeZone: string;
+  readonly records: RecordTable;
+  readonly ground: DayGround;
   readonly book: DayBook;
-  readonly plan: DayPlan;
+  /** Null until the first is worked out. */
+  readonly plan: DayPlan | null;
+  readonly planner: PlannerState;
   readonly save: SaveState;
-  readonly conflict: Conflict | null;
+  /** The first of those that wait for a choice. */
+  readonly conflict: OpenConflict | null;
+  /** How the conflict's record stands here. */
+  readonly mine: Edit["record"];
+  readonly refused: readonly RefusedGroup[];
+  readonly notice: Notice | null;
   readonly canUndo: boolean;
   readonly canRedo: boolean;
   /** Makes the edits at once, plans, and saves shortly after. */
@@ -63,213 +98,280 @@ export interface BenchState {
   redo(): void;
   /** Ends a conflict: take theirs, or write mine over it. */
   resolveConflict(keep: "mine" | "theirs"): void;
-  /** Saves now what waits. */
-  flush(): Promise<void>;
+  /** Takes a refused change off the screen. */
+  takeBack(groupId: string): void;
+  /** Sends what was refused once more. */
+  sendAgain(): void;
+  /** Says something that was not done, and why. */
+  notify(message: string): void;
+  dismissNotice(): void;
+  /** Sends now what waits. @returns Whether everything typed is at the server. */
+  flush(): Promise<boolean>;
+  /** Takes over what the server has now; an older snapshot is passed over. */
+  adopt(snapshot: DaySnapshot): void;
+  /** Asks the server for what it has now. */
+  refresh(): Promise<void>;
+  /** Takes up what the device has kept, once, when the page is there. */
+  start(): Promise<void>;
+  /** Looks at the clock: a day in hand is planned from now on. */
+  tick(): void;
+  /** Keeps on the device what is not saved, at once: the page may be gone. */
+  keepNow(): void;
 }
 
 export interface BenchInput {
-  readonly date: string;
-  readonly records: readonly StoredRecord[];
-  /** For a day that is over: the formulas as they stood then. Empty otherwise. */
-  readonly formulasThen: readonly Formula[];
-  readonly plan: DayPlan;
-  readonly nowMin: number | null;
-  readonly saveChanges: SaveChanges;
-  readonly planBook: (book: DayBook) => Promise<DayPlan | null>;
+  readonly snapshot: DaySnapshot;
+  readonly send: (groups: readonly ChangeGroup[]) => Promise<SaveReply>;
+  readonly fetchSnapshot: (date: string) => Promise<DaySnapshot | null>;
+  readonly plan: (input: DayInput) => void;
+  readonly outbox: Outbox;
   readonly clock: () => Date;
+  readonly createId: () => string;
 }
 
-/** Edits to the same record closer than this belong to one drag and are undone together, ms. */
-const ONE_GESTURE_MS = 900;
 /** Quiet time before what changed is sent, ms. */
 const SAVE_DELAY_MS = 350;
-/** Steps kept for undo. */
-const MAX_STEPS = 200;
+/** Waits before a message that got no answer is sent again, ms; the last one again and again. */
+const RETRY_DELAYS_MS = [1000, 2000, 4000, 8000, 15_000];
 
-const keyOf = ({ kind, id }: { kind: RecordKind; id: string }) => `${kind}:${id}`;
-
-/** State of one open day: records, plan, undo and saving. The server's versions are kept apart from the edits. */
+/** State of one open day: what the server has, what is on its way there, the plan, undo. */
 export function createBenchStore(input: BenchInput) {
-  const versions = new Map(
-    input.records.map(({ kind, record, version }) => [keyOf({ kind, id: record.id }), version]),
-  );
-  const dirty = new Map<string, { kind: RecordKind; id: string }>();
-  let past: Step[] = [];
-  let future: Step[] = [];
+  let snapshot = input.snapshot;
+  // The server's clock is the kitchen's: tablets may be minutes off.
+  let clockOffsetMs = Date.parse(snapshot.nowIso) - input.clock().getTime();
+  let saver: SaverState = { base: fromLists(snapshot.lists), queue: [], refused: [], conflicts: [] };
+  let history: History = NO_HISTORY;
+  let revision = snapshot.revision;
   let timer: ReturnType<typeof setTimeout> | undefined;
-  let saving: Promise<void> | null = null;
+  let sending: Promise<void> | null = null;
+  let failures = 0;
+  let started: Promise<void> | null = null;
 
-  const readBook = (records: readonly StoredRecord[]) =>
-    toDayBook(records, input.date, input.nowMin, input.formulasThen);
-  const initialBook = readBook(input.records);
-  if (!initialBook) throw new RangeError(`createBenchStore: no day ${input.date} among the records`);
+  const readNow = () => readWallClock(new Date(input.clock().getTime() + clockOffsetMs), snapshot.timeZone);
+  const toGround = ({ formulasThen, past }: DaySnapshot): DayGround => ({ formulasThen, past });
+  const firstNow = readNow();
+  const firstGround = toGround(snapshot);
+  const firstBook = toDayBook(saver.base, snapshot.date, findNowMin(snapshot.date, firstNow), firstGround);
+  if (!firstBook) throw new RangeError(`createBenchStore: no day ${snapshot.date} among the records`);
 
-  return createStore<BenchState>()((set, get) => {
-    const apply = (edits: readonly Edit[]) => {
-      const records = edits.reduce(withEdit, get().records);
-      // The open day may not vanish under the screen.
-      const book = readBook(records) ?? get().book;
-      set({ records, book, save: { kind: "waiting" } });
-      for (const { kind, id } of edits) dirty.set(keyOf({ kind, id }), { kind, id });
-      void replan(book);
-      clearTimeout(timer);
-      timer = setTimeout(() => void get().flush(), SAVE_DELAY_MS);
+  const store = createStore<BenchState>()((set, get) => {
+    const showSave = (): SaveState => {
+      if (saver.conflicts.length > 0) return { kind: "conflicted" };
+      if (saver.queue.length === 0) return { kind: "saved", at: input.clock() };
+      return sending ? { kind: "saving" } : { kind: "waiting" };
     };
-    const replan = async (book: DayBook) => {
+    /** Shows and keeps what the saver and the history now say; plans if what is planned from has changed. */
+    const settle = (more: Partial<BenchState> = {}) => {
+      const records = readLocal(saver);
+      const [conflict = null] = saver.conflicts;
+      const before = get();
+      const nowMin = findNowMin(before.date, readNow());
+      const ground = more.ground ?? before.ground;
+      const isSame =
+        before.book.nowMin === nowMin && ground === before.ground && sameTable(records, before.records);
+      // The open day may not vanish under the screen.
+      const book = isSame ? before.book : (toDayBook(records, before.date, nowMin, ground) ?? before.book);
+      set({
+        records: isSame ? before.records : records,
+        book,
+        conflict,
+        mine: conflict && findRecord(records, conflict.kind, conflict.id),
+        refused: saver.refused,
+        canUndo: history.past.length > 0,
+        canRedo: history.future.length > 0,
+        ...more,
+      });
+      input.outbox.keep({ queue: saver.queue, refused: saver.refused, history });
+      if (!isSame) replan();
+    };
+    const replan = () => {
+      const { date, records, book, ground } = get();
+      input.plan({ date, table: records, nowMin: book.nowMin, ground });
+    };
+    const schedule = (delayMs: number) => {
+      clearTimeout(timer);
+      timer = setTimeout(() => void get().flush(), delayMs);
+    };
+    const forget = (foreign: readonly Foreign[]) => {
+      history = purge(history, foreign);
+    };
+    const makeChanges = (changes: readonly Change[]) => {
+      saver = enqueue(saver, changes, input.createId);
+      settle({ save: saver.queue.length > 0 && get().save.kind !== "offline" ? showSave() : get().save });
+      schedule(SAVE_DELAY_MS);
+    };
+    const turn = (turned: Turn | null) => {
+      if (!turned) return;
+      ({ history } = turned);
+      makeChanges(toChanges(turned.edits, readLocal(saver)));
+    };
+    const sendOnce = async (): Promise<void> => {
+      const message = takeMessage(saver);
+      if (message.groups.length === 0) return;
+      saver = message.state;
+      set({ save: { kind: "saving" } });
       try {
-        const plan = await input.planBook(book);
-        if (plan) set({ plan });
+        const reply = await input.send(message.groups);
+        failures = 0;
+        const taken = takeAnswers(saver, reply.answers);
+        saver = taken.state;
+        forget(taken.foreign);
+        if (reply.epoch === snapshot.epoch) revision = Math.max(revision, reply.revision);
       } catch (error) {
-        set({
-          save: { kind: "failed", message: `${toMessage(error)} Reload the page: what is saved stays.` },
-        });
+        const delay = RETRY_DELAYS_MS[Math.min(failures++, RETRY_DELAYS_MS.length - 1)] ?? 0;
+        schedule(delay);
+        const told = error instanceof Error ? error.message : String(error);
+        settle({ save: { kind: "offline", message: told, waiting: saver.queue.length } });
+        throw new NotSent();
       }
     };
-    const remember = (step: Step) => {
-      const last = past.at(-1);
-      const sameGesture = last && step.atMs - last.atMs < ONE_GESTURE_MS && sameKeys(last.after, step.after);
-      past = sameGesture
-        ? [...past.slice(0, -1), { ...step, before: last.before }]
-        : [...past, step].slice(-MAX_STEPS);
-      future = [];
-      set({ canUndo: true, canRedo: false });
-    };
-    const save = async () => {
-      const sent = [...dirty.values()];
-      if (sent.length === 0) return;
-      dirty.clear();
-      const changes = toChanges(sent, get().records, versions);
-      set({ save: { kind: "saving" } });
-      const keepDirty = () =>
-        sent.forEach((entry) => dirty.set(keyOf(entry), dirty.get(keyOf(entry)) ?? entry));
+    const sendAll = async (): Promise<void> => {
+      // A turn later: by then it is known that this is what is under way.
+      await Promise.resolve();
       try {
-        const saved = await input.saveChanges(changes);
-        if (saved.ok) {
-          changes.forEach((change, i) => versions.set(keyOf(change), saved.value[i] ?? 0));
-          if (dirty.size === 0) set({ save: { kind: "saved", at: input.clock() } });
-          return;
+        while (saver.queue.length > 0 && saver.conflicts.length === 0) {
+          await sendOnce();
+          settle();
         }
-        keepDirty();
-        const fault = saved.failure;
-        if (fault.kind === "refused") return set({ save: { kind: "failed", message: fault.message } });
-        const mine =
-          changes.find((change) => keyOf(change) === keyOf({ kind: fault.changed, id: fault.id }))?.record ??
-          null;
-        set({
-          conflict: { kind: fault.changed, id: fault.id, theirs: fault.current, mine },
-          save: { kind: "failed", message: "Changed on another screen. Choose which to keep." },
-        });
-      } catch {
-        keepDirty();
-        set({
-          save: {
-            kind: "failed",
-            message: "Not saved: Tezgah did not answer. It is kept here and tried again.",
-          },
-        });
-        timer = setTimeout(() => void get().flush(), RETRY_DELAY_MS);
+        sending = null;
+        settle({ save: showSave() });
+      } catch (error) {
+        sending = null;
+        if (!(error instanceof NotSent)) throw error;
       }
     };
     return {
-      date: input.date,
-      isOver: input.formulasThen.length > 0,
-      records: input.records,
-      book: initialBook,
-      plan: input.plan,
+      date: snapshot.date,
+      isOver: findPhase(snapshot.date, firstNow) === "over",
+      timeZone: snapshot.timeZone,
+      records: saver.base,
+      ground: firstGround,
+      book: firstBook,
+      plan: null,
+      planner: { kind: "working" },
       save: { kind: "saved", at: null },
       conflict: null,
+      mine: null,
+      refused: [],
+      notice: null,
       canUndo: false,
       canRedo: false,
       edit(edits) {
-        const before = edits.map(({ kind, id }) => findEdit(get().records, kind, id));
-        remember({ before, after: edits, atMs: input.clock().getTime() });
-        apply(edits);
+        const local = readLocal(saver);
+        const message = findUse(local, edits);
+        if (message) return get().notify(message);
+        const changes = toChanges(edits, local);
+        if (changes.length === 0) return;
+        history = remember(history, { changes, atMs: input.clock().getTime() }, joinChanges);
+        makeChanges(changes);
       },
-      undo() {
-        const step = past.at(-1);
-        if (!step) return;
-        past = past.slice(0, -1);
-        future = [...future, step];
-        set({ canUndo: past.length > 0, canRedo: true });
-        apply([...step.before].reverse());
-      },
-      redo() {
-        const step = future.at(-1);
-        if (!step) return;
-        future = future.slice(0, -1);
-        past = [...past, { ...step, atMs: 0 }];
-        set({ canUndo: true, canRedo: future.length > 0 });
-        apply(step.after);
-      },
+      undo: () => turn(turnBack(history, readLocal(saver))),
+      redo: () => turn(turnForward(history, readLocal(saver))),
       resolveConflict(keep) {
-        const { conflict } = get();
-        if (!conflict) return;
-        const key = keyOf(conflict);
-        versions.set(key, conflict.theirs?.version ?? 0);
-        set({ conflict: null });
-        if (keep === "mine") return void get().flush();
-        dirty.delete(key);
-        const record = conflict.theirs?.record ?? null;
-        const edit = { kind: conflict.kind, id: conflict.id, record } as Edit;
-        const records = withEdit(get().records, edit);
-        const book = readBook(records) ?? get().book;
-        set({ records, book, save: { kind: "saved", at: input.clock() } });
-        void replan(book);
+        const resolved = resolve(saver, keep, input.createId);
+        saver = resolved.state;
+        forget(resolved.foreign);
+        settle({ save: showSave() });
         void get().flush();
       },
+      takeBack(groupId) {
+        const group = saver.refused.find(({ id }) => id === groupId);
+        saver = takeBack(saver, groupId);
+        // What was taken back cannot be undone to.
+        if (group?.isShown)
+          forget(
+            group.changes.map(({ kind, id, set: fields }) => ({
+              kind,
+              id,
+              fields: fields && Object.keys(fields),
+            })),
+          );
+        settle();
+      },
+      sendAgain() {
+        saver = sendAgain(saver, input.createId);
+        settle({ save: showSave() });
+        void get().flush();
+      },
+      notify: (message) => set({ notice: { id: input.createId(), message } }),
+      dismissNotice: () => set({ notice: null }),
       async flush() {
         clearTimeout(timer);
-        if (get().conflict) return;
-        while (saving) await saving;
-        saving = save();
-        await saving;
-        saving = null;
+        sending ??= sendAll();
+        await sending;
+        return saver.queue.length === 0 && saver.refused.every(({ isShown }) => !isShown);
       },
+      adopt(next) {
+        if (next === snapshot) return;
+        const isSameFile = next.epoch === snapshot.epoch;
+        if (isSameFile && next.revision < revision) return;
+        const isNews =
+          !isSameFile ||
+          next.revision > revision ||
+          next.formulasThen.length !== snapshot.formulasThen.length;
+        snapshot = next;
+        clockOffsetMs = Date.parse(next.nowIso) - input.clock().getTime();
+        if (!isNews) return get().tick();
+        revision = next.revision;
+        const rebased = rebaseOn(saver, fromLists(next.lists));
+        saver = rebased.state;
+        forget(rebased.foreign);
+        settle({
+          ground: toGround(next),
+          timeZone: next.timeZone,
+          isOver: findPhase(next.date, readNow()) === "over",
+        });
+      },
+      async refresh() {
+        const next = await input.fetchSnapshot(snapshot.date).catch(() => null);
+        if (next) get().adopt(next);
+      },
+      start() {
+        started ??= (async () => {
+          const { mine, left } = await input.outbox.open();
+          const strays = left.map((group) => ({ ...group, wasSent: true }));
+          const kept = (mine?.queue ?? []).map((group) => ({ ...group, wasSent: true }));
+          saver = {
+            ...saver,
+            queue: [...strays, ...kept, ...saver.queue],
+            refused: [...(mine?.refused ?? []), ...saver.refused],
+          };
+          if (mine)
+            history = {
+              past: [...mine.history.past, ...history.past],
+              future: history.future.length > 0 ? history.future : mine.history.future,
+            };
+          settle({ save: saver.queue.length > 0 ? showSave() : get().save });
+          replan();
+          if (saver.queue.length > 0) await get().flush();
+        })();
+        return started;
+      },
+      tick() {
+        const now = readNow();
+        const { date, isOver, book } = get();
+        const phase = findPhase(date, now);
+        if ((phase === "over") !== isOver) {
+          set({ isOver: phase === "over" });
+          // Its formulas are those of then from now on.
+          void get().refresh();
+        }
+        if (findNowMin(date, now) !== book.nowMin) settle();
+      },
+      keepNow: () => input.outbox.keepNow({ queue: saver.queue, refused: saver.refused, history }),
     };
   });
+  return store;
 }
 
-/** Wait before a save that got no answer is tried again, ms. */
-const RETRY_DELAY_MS = 4000;
+export type BenchStore = ReturnType<typeof createBenchStore>;
 
-function toMessage(error: unknown): string {
-  return error instanceof Error ? error.message : String(error);
-}
+/** A message got no answer; it is kept and sent again. */
+class NotSent extends Error {}
 
-function sameKeys(left: readonly Edit[], right: readonly Edit[]): boolean {
-  return (
-    left.length === right.length &&
-    left.every((edit, i) => right[i] !== undefined && keyOf(edit) === keyOf(right[i]))
-  );
-}
+const toChanges = (edits: readonly Edit[], table: RecordTable): Change[] =>
+  edits.flatMap(({ kind, id, record }) => toChange({ kind, id }, findRecord(table, kind, id), record) ?? []);
 
-function findEdit(records: readonly StoredRecord[], kind: RecordKind, id: string): Edit {
-  const stored = records.find((entry) => entry.kind === kind && entry.record.id === id);
-  return { kind, id, record: stored?.record ?? null } as Edit;
-}
-
-/** The records with one edit made; a new record goes last. */
-function withEdit(records: readonly StoredRecord[], { kind, id, record }: Edit): readonly StoredRecord[] {
-  const index = records.findIndex((entry) => entry.kind === kind && entry.record.id === id);
-  if (record === null) return index < 0 ? records : records.toSpliced(index, 1);
-  const stored = { kind, record, version: 0 } as StoredRecord;
-  return index < 0 ? [...records, stored] : records.with(index, stored);
-}
-
-/** What to send: writes in the order in which records name each other, then removals the other way round. */
-function toChanges(
-  entries: readonly { kind: RecordKind; id: string }[],
-  records: readonly StoredRecord[],
-  versions: ReadonlyMap<string, number>,
-): RecordChange[] {
-  const rank = ({ kind }: { kind: RecordKind }) => recordKinds.indexOf(kind);
-  const changes = entries.map((entry) => {
-    const { record } = findEdit(records, entry.kind, entry.id);
-    return { ...entry, record, expectedVersion: versions.get(keyOf(entry)) ?? 0 } as RecordChange;
-  });
-  const writes = changes.filter(({ record }) => record !== null).sort((a, b) => rank(a) - rank(b));
-  const removals = changes
-    .filter(({ record, expectedVersion }) => record === null && expectedVersion > 0)
-    .sort((a, b) => rank(b) - rank(a));
-  return [...writes, ...removals];
-}
+const sameTable = (left: RecordTable, right: RecordTable): boolean =>
+  left === right ||
+  (left.size === right.size && [...left].every(([kind, records]) => right.get(kind) === records));

@@ -6,7 +6,7 @@ import { computeTotalG, type Formula } from "@/core/formula";
 import { describeOutline } from "@/core/shape";
 import { formatMass } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
-import type { Edit } from "../bench/benchStore";
+import type { Edit } from "@/schemas/recordTable";
 import { createId } from "../bench/createId";
 import { newFormula, newPiece } from "./newRecords";
 

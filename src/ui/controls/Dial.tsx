@@ -1,6 +1,7 @@
 "use client";
 
 import { useId, useState, type KeyboardEvent } from "react";
+import { useTyped } from "../bench/useTyped";
 import { PASSED_ON } from "../shell/useBenchKeys";
 import { describeLimitFault } from "@/schemas/checkValue";
 import type { Limit } from "@/schemas/limits";
@@ -26,11 +27,14 @@ export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Pro
   const parsed = typed === null ? null : parseDial(typed, limit);
   const fault = parsed && "fault" in parsed ? parsed.fault : null;
 
-  const commit = () => {
-    if (!parsed || "fault" in parsed) return;
+  const commit = (): boolean => {
+    if (!parsed) return true;
+    if ("fault" in parsed) return false;
     setTyped(null);
     if (parsed.value !== value) onChange(parsed.value);
+    return true;
   };
+  useTyped(limit.label, typed !== null, commit);
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === "Enter") commit();
     if (event.key === "Escape") setTyped(null);

@@ -1,6 +1,7 @@
 "use client";
 
 import { useId, useState } from "react";
+import { useTyped } from "../bench/useTyped";
 import { PASSED_ON } from "../shell/useBenchKeys";
 
 interface Props {
@@ -27,11 +28,14 @@ export function TextField({
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const fault = typed === null ? null : check(typed);
-  const commit = () => {
-    if (typed === null || fault) return;
+  const commit = (): boolean => {
+    if (typed === null) return true;
+    if (fault) return false;
     setTyped(null);
     if (typed.trim() !== value) onCommit(typed.trim());
+    return true;
   };
+  useTyped(label, typed !== null, commit);
   return (
     <div className={`flex flex-col gap-0.5 ${className}`}>
       <label htmlFor={id} className={hideLabel ? "sr-only" : ""}>

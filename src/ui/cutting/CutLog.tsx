@@ -16,7 +16,7 @@ export function CutLog({ cut }: { readonly cut: DayCut }) {
   );
   if (planned === 0) return null;
   // From day and cut, so that two tablets write the same record.
-  const id = `cut-${book.day.date}-${cut.id}`.replace(/[^a-z0-9-]/g, "-").slice(0, 64);
+  const id = `cut-${book.day.date}-${cut.id}`.replace(/[^a-z0-9-]/g, "-");
   const stored = book.cutRecords.find((record) => record.id === id);
   const habit = plan.yieldHabits[cut.dough.id];
   const save = (got: number) => {

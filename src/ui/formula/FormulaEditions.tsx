@@ -1,9 +1,11 @@
 "use client";
 
+import { TZDate } from "@date-fns/tz";
 import { format } from "date-fns";
 import { useEffect, useState } from "react";
 import { compareFormulas, type Formula } from "@/core/formula";
 import { formatMass, formatNumber } from "@/core/units";
+import { useBench } from "../bench/BenchProvider";
 
 /** A formula as it stood from an instant on. */
 export interface Edition {
@@ -14,23 +16,35 @@ export interface Edition {
 
 interface Props {
   readonly formula: Formula;
-  readonly listEditions: (formulaId: string) => Promise<readonly Edition[]>;
   readonly save: (formula: Formula) => void;
 }
 
 /** Two editions of a formula side by side. */
-export function FormulaEditions({ formula, listEditions, save }: Props) {
+export function FormulaEditions({ formula, save }: Props) {
   const [editions, setEditions] = useState<readonly Edition[] | null>(null);
+  const [isFailed, setFailed] = useState(false);
+  const timeZone = useBench((state) => state.timeZone);
   const [chosen, setChosen] = useState<number | null>(null);
   useEffect(() => {
     let gone = false;
-    void listEditions(formula.id).then((list) => {
-      if (!gone) setEditions(list);
-    });
+    void fetch(`/api/formula/${encodeURIComponent(formula.id)}/editions`)
+      .then(async (answer) => (await answer.json()) as readonly Edition[])
+      .then((list) => {
+        if (!gone) setEditions(list);
+      })
+      .catch(() => {
+        if (!gone) setFailed(true);
+      });
     return () => {
       gone = true;
     };
-  }, [formula, listEditions]);
+  }, [formula]);
+  if (isFailed && !editions)
+    return (
+      <p role="alert" className="text-error">
+        Tezgah does not answer: the editions cannot be looked up now. Come back to this page later.
+      </p>
+    );
   if (!editions) return <p className="quiet">Looking up its editions…</p>;
   const before = editions.find(({ edition }) => edition === chosen) ?? editions.at(-2) ?? editions[0];
   if (!before || editions.length < 2) {
@@ -42,7 +56,7 @@ export function FormulaEditions({ formula, listEditions, save }: Props) {
     );
   }
   const name = ({ edition, writtenAt }: Edition) =>
-    `${edition} · ${Date.parse(writtenAt) > 0 ? format(new Date(writtenAt), "d MMM yyyy HH:mm") : "before editions were kept"}`;
+    `${edition} · ${Date.parse(writtenAt) > 0 ? format(new TZDate(writtenAt, timeZone), "d MMM yyyy HH:mm") : "before editions were kept"}`;
   const share = (value: number | null) => (value === null ? "–" : `${formatNumber(value * 100, 1)} %`);
   const mass = (value: number | null) => (value === null ? "–" : formatMass(value));
   return (

@@ -6,28 +6,28 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { Formula } from "@/core/formula";
 import { formulaLimits } from "@/schemas/limits";
-import { pickRecords } from "@/schemas/toDayBook";
+import { pickRecords } from "@/schemas/recordTable";
 import { useBench } from "../bench/BenchProvider";
+import { LeaveLink } from "../bench/LeaveLink";
 import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
 import { StationLayout } from "../controls/StationLayout";
 import { TextField } from "../controls/TextField";
 import { DoughDials, FillingDials } from "./FormulaDials";
-import { FormulaEditions, type Edition } from "./FormulaEditions";
+import { FormulaEditions } from "./FormulaEditions";
 import { FormulaLines } from "./FormulaLines";
 import { FormulaMethod } from "./FormulaMethod";
 import { FormulaScale } from "./FormulaScale";
 
 interface Props {
   readonly formulaId: string;
-  readonly listEditions: (formulaId: string) => Promise<readonly Edition[]>;
 }
 
 const faces = ["Lines", "Scale", "Method", "Editions"] as const;
 type Face = (typeof faces)[number];
 
 /** One dough or filling: its lines, its method, its scale, its editions, and how it behaves. */
-export function FormulaPage({ formulaId, listEditions }: Props) {
+export function FormulaPage({ formulaId }: Props) {
   const { records, edit, date, book } = useBench((state) => state);
   // As it stands now: a day that is over is planned with the edition of then.
   const formula = pickRecords(records, "formula").find(({ id }) => id === formulaId);
@@ -87,9 +87,7 @@ export function FormulaPage({ formulaId, listEditions }: Props) {
           {face === "Lines" && <FormulaLines formula={formula} save={save} />}
           {face === "Scale" && <FormulaScale formula={formula} />}
           {face === "Method" && <FormulaMethod formula={formula} save={save} />}
-          {face === "Editions" && (
-            <FormulaEditions formula={formula} listEditions={listEditions} save={save} />
-          )}
+          {face === "Editions" && <FormulaEditions formula={formula} save={save} />}
         </div>
       }
       side={
@@ -114,9 +112,14 @@ export function FormulaPage({ formulaId, listEditions }: Props) {
           />
           <div className="grid grid-cols-2 gap-2">
             {(["jsonld", "csv"] as const).map((form) => (
-              <a key={form} className="btn touch" href={`/api/formula/${formula.id}/${form}`} download>
+              <LeaveLink
+                key={form}
+                className="btn touch"
+                href={`/api/formula/${formula.id}/${form}`}
+                download
+              >
                 <Download size={18} aria-hidden /> {form === "csv" ? "CSV" : "JSON-LD"}
-              </a>
+              </LeaveLink>
             ))}
           </div>
           <button type="button" className="btn touch text-error" disabled={users.length > 0} onClick={remove}>

@@ -18,25 +18,19 @@ import { useBench } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
 import { newFormula } from "../book/newRecords";
 import { Choice } from "../controls/Choice";
+import { useDraft } from "../controls/useDraft";
+import { readFormula, type ReadAnswer } from "./readFormula";
 import { StationLayout } from "../controls/StationLayout";
-
-export type ReadAnswer =
-  | { readonly kind: "whole"; readonly formula: Formula }
-  | { readonly kind: "text"; readonly parsed: ParsedFormula };
-
-interface Props {
-  readonly readFormula: (text: string) => Promise<Result<ReadAnswer, string>>;
-}
 
 /** Quiet time before what was typed is read, ms. */
 const READ_DELAY_MS = 250;
 const EXAMPLE = "250 g flour\n½ stick butter\n6–8 tbsp iced water\n2 egg yolks";
 
 /** A formula from a paste or a file: read line by line, doubtful lines asked about, then put in the book. */
-export function PastePage({ readFormula }: Props) {
+export function PastePage() {
   const { date, edit } = useBench((state) => state);
   const router = useRouter();
-  const [text, setText] = useState("");
+  const [text, setText] = useDraft("paste");
   const [answer, setAnswer] = useState<Result<ReadAnswer, string> | null>(null);
   const [kind, setKind] = useState<Formula["kind"]>("dough");
   /** Grams given by hand for lines that could not be weighed, by the line's text. */
@@ -63,7 +57,7 @@ export function PastePage({ readFormula }: Props) {
       gone = true;
       clearTimeout(timer);
     };
-  }, [text, readFormula]);
+  }, [text]);
 
   const takeFile = async (file: File | undefined) => {
     if (file) setText(await file.slice(0, MAX_PASTE_CHARACTERS * 4).text());
@@ -73,6 +67,7 @@ export function PastePage({ readFormula }: Props) {
   const whole = answer?.ok && answer.value.kind === "whole" ? answer.value.formula : null;
   const put = (formula: Formula) => {
     edit([{ kind: "formula", id: formula.id, record: formula }]);
+    setText("");
     router.push(`/day/${date}/formula/${formula.id}`);
   };
   return (

@@ -14,7 +14,7 @@ import { formatCount, formatMass, parseAmount, parseNumber } from "@/core/units"
 import { describeLimitFault } from "@/schemas/checkValue";
 import { larderLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
-import type { Edit } from "../bench/benchStore";
+import type { Edit } from "@/schemas/recordTable";
 import { createId } from "../bench/createId";
 import { ProblemList } from "../controls/ProblemList";
 import { Select } from "../controls/Select";

@@ -10,13 +10,15 @@ interface Props {
   readonly from: string;
   readonly to: string;
   readonly days: readonly { readonly date: string; readonly name: string }[];
-  readonly lines: readonly ShoppingLine[];
+  /** Null while the server works out others first. */
+  readonly lines: readonly ShoppingLine[] | null;
 }
 
 /** What to buy for one day or several, in whole packs. */
-export function ShoppingPage({ from, to, days, lines }: Props) {
+export function ShoppingPage({ from, to, days, lines: found }: Props) {
   const router = useRouter();
   const pathname = usePathname();
+  const lines = found ?? [];
   const totalMinor = lines.reduce((sum, { packs }) => sum + (packs?.priceMinor ?? 0), 0);
   return (
     <div className="h-full overflow-y-auto p-5">
@@ -42,6 +44,11 @@ export function ShoppingPage({ from, to, days, lines }: Props) {
             <span className="figure text-3xl">{formatMoney(totalMinor)}</span> for the packs with a price
           </p>
         </header>
+        {found === null && (
+          <p role="alert" className="text-error">
+            Tezgah is working out others first. Load this page again in a moment.
+          </p>
+        )}
         <p className="quiet">
           {days.length > 0
             ? `For ${days.map(({ name }) => name).join(", ")}; what the larder holds is taken off.`

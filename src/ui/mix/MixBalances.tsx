@@ -3,6 +3,7 @@
 import Link from "next/link";
 import { formatCount, formatMass, formatNumber } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
+import { LeaveLink } from "../bench/LeaveLink";
 import { CautionList } from "../controls/CautionList";
 
 /** What the day needs besides: eggs, larder, shopping. */
@@ -65,12 +66,12 @@ export function MixBalances() {
         <h2 id="to-buy" className="text-lg">
           On paper
         </h2>
-        <Link className="btn touch" href={`/day/${date}/shopping`}>
+        <LeaveLink className="btn touch" href={`/day/${date}/shopping`}>
           Shopping list
-        </Link>
-        <Link className="btn touch" href={`/print/${date}/weigh`}>
+        </LeaveLink>
+        <LeaveLink className="btn touch" href={`/print/${date}/weigh`}>
           Weigh-out list to print
-        </Link>
+        </LeaveLink>
       </section>
     </>
   );

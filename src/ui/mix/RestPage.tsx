@@ -7,7 +7,7 @@ import type { Readiness } from "@/core/heat";
 import { toReadinessRequest, type Kitchen } from "@/core/plan";
 import { formatDuration, formatMass } from "@/core/units";
 import { formulaLimits, kitchenLimits, larderLimits, pieceLimits } from "@/schemas/limits";
-import { pickRecords } from "@/schemas/toDayBook";
+import { pickRecords } from "@/schemas/recordTable";
 import { createHeatClient } from "@/workers/createHeatClient";
 import { useBench } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";

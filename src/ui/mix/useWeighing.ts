@@ -10,7 +10,7 @@ export function useWeighing(formulaId: string) {
   const stored = weighings.find((each) => each.dayId === day.id && each.formulaId === formulaId);
   const weighing: Weighing = stored ?? {
     // From day and formula, so that two tablets write the same record.
-    id: `weigh-${day.date}-${formulaId}`.slice(0, 64),
+    id: `weigh-${day.date}-${formulaId}`,
     dayId: day.id,
     date: day.date,
     formulaId,

@@ -18,7 +18,7 @@ export function LotLog({ line, what }: Props) {
   const { piece, toFill, works, hold } = line;
   if (toFill === 0) return null;
   // From day and piece, so that two tablets write the same record.
-  const id = `lot-${book.day.date}-${piece.id}`.slice(0, 64);
+  const id = `lot-${book.day.date}-${piece.id}`;
   const stored = book.lotRecords.find((record) => record.id === id);
   const save = (fields: Partial<LotRecord>) => {
     const record: LotRecord = {

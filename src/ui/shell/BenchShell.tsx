@@ -3,30 +3,27 @@
 import { useRouter } from "next/navigation";
 import { Suspense, useState, type ReactNode } from "react";
 import { stations, type Station } from "@/core/plan";
-import { useBench } from "../bench/BenchProvider";
+import { useBenchShell } from "../bench/BenchProvider";
 import { BenchStrip } from "./BenchStrip";
 import { BookDrawer } from "./BookDrawer";
 import { CommandList } from "./CommandList";
 import { ConflictDialog } from "./ConflictDialog";
 import { Header } from "./Header";
 import { KeysDialog } from "./KeysDialog";
+import { Notices } from "./Notices";
 import { Tally } from "./Tally";
 import { useBenchKeys } from "./useBenchKeys";
 
 type Panel = "find" | "keys" | "book" | null;
 
 /** The bench: strip and ribbon above, the station's surface, the tally below. */
-export function BenchShell({
-  dates,
-  children,
-}: {
-  readonly dates: readonly DayName[];
-  readonly children: ReactNode;
-}) {
+export function BenchShell({ children }: { readonly children: ReactNode }) {
   const [panel, setPanel] = useState<Panel>(null);
   const router = useRouter();
-  const date = useBench((state) => state.date);
-  const { undo, redo } = useBench((state) => state);
+  const date = useBenchShell((state) => state.date);
+  const undo = useBenchShell((state) => state.undo);
+  const redo = useBenchShell((state) => state.redo);
+  const isPlanned = useBenchShell((state) => state.plan !== null);
   const close = () => setPanel(null);
 
   const goTo = (station: Station) => () => router.push(`/day/${date}/${station}${window.location.search}`);
@@ -52,25 +49,43 @@ export function BenchShell({
         onKeys={() => setPanel("keys")}
         onBook={() => setPanel("book")}
       />
-      <Suspense>
-        <BenchStrip />
-      </Suspense>
-      <main id="surface" className="board min-h-0 flex-1 lg:overflow-hidden">
-        <Suspense>{children}</Suspense>
+      <Notices />
+      {isPlanned ? (
+        <Suspense>
+          <BenchStrip />
+        </Suspense>
+      ) : (
+        <EmptyStrip />
+      )}
+      <main id="surface" className="board min-h-0 flex-1 lg:overflow-hidden" aria-busy={!isPlanned}>
+        {isPlanned ? (
+          <Suspense>{children}</Suspense>
+        ) : (
+          <p className="quiet p-6">The day is being worked out…</p>
+        )}
       </main>
-      <div className="sticky bottom-0 z-10">
-        <Tally />
-      </div>
-      <CommandList open={panel === "find"} onClose={close} />
+      {isPlanned && (
+        <div className="sticky bottom-0 z-10">
+          <Tally />
+        </div>
+      )}
+      {isPlanned && <CommandList open={panel === "find"} onClose={close} />}
       <KeysDialog open={panel === "keys"} onClose={close} />
-      <BookDrawer open={panel === "book"} onClose={close} dates={dates} />
+      <BookDrawer open={panel === "book"} onClose={close} />
       <ConflictDialog />
     </div>
   );
 }
 
-/** A day there is, for going to it. */
-export interface DayName {
-  readonly date: string;
-  readonly name: string;
+/** The strip's place while the first plan is worked out: nothing jumps when it comes. */
+function EmptyStrip() {
+  return (
+    <div className="overflow-hidden bg-(--steel)" aria-hidden>
+      <div className="grid min-w-[1060px] grid-cols-7">
+        {stations.map((station) => (
+          <div key={station} className="h-[88px] border-l border-base-300 first:border-l-0" />
+        ))}
+      </div>
+    </div>
+  );
 }

@@ -2,60 +2,43 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { useBench } from "../bench/BenchProvider";
-import type { DayName } from "./BenchShell";
-import { listBookPages } from "./bookPages";
+import { useBenchShell } from "../bench/BenchProvider";
+import { useLeave } from "../bench/LeaveLink";
+import { listBookPages, showsStored } from "./bookPages";
+import { DayListing } from "./DayListing";
 import { Dialog } from "./Dialog";
-import { formatDayDate } from "./formatDayDate";
 import { NewDayForm } from "./NewDayForm";
 
 interface Props {
   readonly open: boolean;
   readonly onClose: () => void;
-  readonly dates: readonly DayName[];
 }
 
 /** Everything that is not a station: pieces and formulas, kit, days, the day sheet. */
-export function BookDrawer({ open, onClose, dates }: Props) {
+export function BookDrawer({ open, onClose }: Props) {
   const router = useRouter();
-  const date = useBench((state) => state.date);
-  const flush = useBench((state) => state.flush);
+  const date = useBenchShell((state) => state.date);
+  const leave = useLeave();
   const [adding, setAdding] = useState(false);
-  const go = (path: string) => () => {
+  const go = async (path: string) => {
     onClose();
-    router.push(path);
+    if (!showsStored(path) || (await leave())) router.push(path);
   };
-  // A day is opened by loading the page, never from the router's memory, which may hold its older records.
   const goToDay = async (other: string) => {
-    await flush();
-    const url = new URL(`/day/${other}/orders`, window.location.origin);
-    window.location.assign(url);
+    onClose();
+    if (await leave()) router.push(`/day/${other}/orders`);
   };
   const row = "btn btn-ghost touch w-full justify-start text-base font-normal";
   return (
     <Dialog open={open} onClose={onClose} title="Book" side>
       <nav aria-label="Book" className="flex flex-col">
         {listBookPages(date).map(({ path, title }) => (
-          <button key={path} type="button" className={row} onClick={go(path)}>
+          <button key={path} type="button" className={row} onClick={() => void go(path)}>
             {title}
           </button>
         ))}
       </nav>
-      <h3 className="mt-4 mb-1 text-lg">Days</h3>
-      <ul className="flex flex-col">
-        {dates.map((day) => (
-          <li key={day.date}>
-            <button
-              type="button"
-              className={`${row} ${day.date === date ? "bg-base-200 font-bold" : ""}`}
-              aria-current={day.date === date ? "date" : undefined}
-              onClick={() => void goToDay(day.date)}
-            >
-              {day.name} <span className="quiet ml-auto">{formatDayDate(day.date)}</span>
-            </button>
-          </li>
-        ))}
-      </ul>
+      <DayListing current={date} onGo={(other) => void goToDay(other)} row={row} isOpen={open} />
       {adding ? (
         <NewDayForm onDone={(made) => void goToDay(made)} />
       ) : (

@@ -2,9 +2,10 @@
 
 import { Command } from "cmdk";
 import { useRouter } from "next/navigation";
-import { pickRecords } from "@/schemas/toDayBook";
+import { pickRecords } from "@/schemas/recordTable";
 import { useBench } from "../bench/BenchProvider";
-import { listBookPages } from "./bookPages";
+import { useLeave } from "../bench/LeaveLink";
+import { listBookPages, showsStored } from "./bookPages";
 import { Dialog } from "./Dialog";
 import { listStationFacts } from "./stationFacts";
 
@@ -12,9 +13,10 @@ import { listStationFacts } from "./stationFacts";
 export function CommandList({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
   const router = useRouter();
   const { date, records, plan, undo, redo } = useBench((state) => state);
-  const go = (path: string) => () => {
+  const leave = useLeave();
+  const go = (path: string) => async () => {
     onClose();
-    router.push(path);
+    if (!showsStored(path) || (await leave())) router.push(path);
   };
   const item = "flex min-h-11 cursor-pointer items-center rounded-md px-3 data-[selected=true]:bg-base-200";
   return (
@@ -33,7 +35,7 @@ export function CommandList({ open, onClose }: { readonly open: boolean; readonl
                 key={id}
                 value={`station ${name}`}
                 className={item}
-                onSelect={go(`/day/${date}/${id}`)}
+                onSelect={() => void go(`/day/${date}/${id}`)()}
               >
                 {name}
               </Command.Item>
@@ -45,7 +47,7 @@ export function CommandList({ open, onClose }: { readonly open: boolean; readonl
                 key={id}
                 value={`piece ${name}`}
                 className={item}
-                onSelect={go(`/day/${date}/piece/${id}`)}
+                onSelect={() => void go(`/day/${date}/piece/${id}`)()}
               >
                 {name}
               </Command.Item>
@@ -57,7 +59,7 @@ export function CommandList({ open, onClose }: { readonly open: boolean; readonl
                 key={id}
                 value={`formula ${name}`}
                 className={item}
-                onSelect={go(`/day/${date}/formula/${id}`)}
+                onSelect={() => void go(`/day/${date}/formula/${id}`)()}
               >
                 {name}
               </Command.Item>
@@ -65,7 +67,7 @@ export function CommandList({ open, onClose }: { readonly open: boolean; readonl
           </Command.Group>
           <Command.Group heading="Commands">
             {listBookPages(date).map(({ path, title }) => (
-              <Command.Item key={path} className={item} onSelect={go(path)}>
+              <Command.Item key={path} className={item} onSelect={() => void go(path)()}>
                 {title}
               </Command.Item>
             ))}

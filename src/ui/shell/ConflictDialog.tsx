@@ -1,37 +1,50 @@
 "use client";
 
-import { useBench } from "../bench/BenchProvider";
+import { useBenchShell } from "../bench/BenchProvider";
 import { Dialog } from "./Dialog";
 import { listDifferences } from "./listDifferences";
 
-/** Two screens changed one thing: shows what differs and lets the baker choose. Nothing is lost meanwhile. */
+/**
+ * Two screens set one field: shows what stands there and here, and lets the baker choose. What else was changed on
+ * either side is kept whichever is chosen, and nothing is lost meanwhile.
+ */
 export function ConflictDialog() {
-  const conflict = useBench((state) => state.conflict);
-  const resolve = useBench((state) => state.resolveConflict);
-  const differences = conflict ? listDifferences(conflict.theirs?.record ?? null, conflict.mine) : [];
+  const conflict = useBenchShell((state) => state.conflict);
+  const mine = useBenchShell((state) => state.mine);
+  const resolve = useBenchShell((state) => state.resolveConflict);
+  const differences = conflict
+    ? listDifferences(conflict.theirs, mine).filter(({ name }) => conflict.fields.includes(name))
+    : [];
+  const subject = [conflict?.theirs, mine].find((record) => record && "name" in record);
   return (
     <Dialog open={conflict !== null} onClose={() => resolve("theirs")} title="Changed on another screen too">
       {conflict && (
         <>
-          {conflict.theirs && conflict.mine ? (
-            <table className="table">
-              <thead>
-                <tr>
-                  <th scope="col">What</th>
-                  <th scope="col">There</th>
-                  <th scope="col">Here</th>
-                </tr>
-              </thead>
-              <tbody>
-                {differences.map(({ field, theirs, mine }) => (
-                  <tr key={field}>
-                    <th scope="row">{field}</th>
-                    <td>{theirs}</td>
-                    <td>{mine}</td>
+          {conflict.theirs && mine ? (
+            <>
+              <p className="mb-2">
+                {subject && "name" in subject ? <strong>{subject.name}: </strong> : null}
+                set here and there at the same time. Everything else is kept from both.
+              </p>
+              <table className="table">
+                <thead>
+                  <tr>
+                    <th scope="col">What</th>
+                    <th scope="col">There</th>
+                    <th scope="col">Here</th>
                   </tr>
-                ))}
-              </tbody>
-            </table>
+                </thead>
+                <tbody>
+                  {differences.map(({ name, field, theirs, mine: here }) => (
+                    <tr key={name}>
+                      <th scope="row">{field}</th>
+                      <td>{theirs}</td>
+                      <td>{here}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </>
           ) : (
             <p>
               {conflict.theirs

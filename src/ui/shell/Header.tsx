@@ -3,7 +3,7 @@
 import { BookOpen, Moon, Redo2, Sun, Undo2 } from "lucide-react";
 import Link from "next/link";
 import type { ReactNode } from "react";
-import { useBench } from "../bench/BenchProvider";
+import { useBenchShell } from "../bench/BenchProvider";
 import { formatDayDate } from "./formatDayDate";
 import { SaveMark } from "./SaveMark";
 import { THEME_COOKIE, type Theme } from "./theme";
@@ -16,10 +16,11 @@ interface Props {
 
 /** Name of the day, saved mark, undo, find, keys and the book. */
 export function Header({ onFind, onKeys, onBook }: Props) {
-  const day = useBench((state) => state.book.day);
-  const { undo, redo } = useBench((state) => state);
-  const canUndo = useBench((state) => state.canUndo);
-  const canRedo = useBench((state) => state.canRedo);
+  const day = useBenchShell((state) => state.book.day);
+  const undo = useBenchShell((state) => state.undo);
+  const redo = useBenchShell((state) => state.redo);
+  const canUndo = useBenchShell((state) => state.canUndo);
+  const canRedo = useBenchShell((state) => state.canRedo);
   return (
     <header className="flex h-12 items-center gap-1 border-b border-base-300 px-3 sm:gap-2 sm:px-6">
       <Link href={`/day/${day.date}/orders`} className="figure text-2xl" aria-label="Tezgah, to the orders">

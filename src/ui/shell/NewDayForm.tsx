@@ -1,28 +1,44 @@
 "use client";
 
-import { useState, type FormEvent } from "react";
-import { addDays, type Day } from "@/core/plan";
-import { useBench } from "../bench/BenchProvider";
-import type { Edit } from "../bench/benchStore";
+import { useEffect, useState, type FormEvent } from "react";
+import { useBenchShell } from "../bench/BenchProvider";
+import type { Edit } from "@/schemas/recordTable";
 import { createId } from "../bench/createId";
-import { pickRecords } from "@/schemas/toDayBook";
+import { askDays, type DayName } from "./dayNames";
 
 /** Longest name a day gets here; the schema refuses more. */
 const MAX_DAY_NAME = 80;
 
 /** A new day, empty or with this day's orders again. */
 export function NewDayForm({ onDone }: { readonly onDone: (date: string) => void }) {
-  const { book, records, edit } = useBench((state) => state);
-  const days = pickRecords(records, "day");
-  const [date, setDate] = useState(() => findFreeDate(book.day.date, days));
+  const book = useBenchShell((state) => state.book);
+  const edit = useBenchShell((state) => state.edit);
+  const [date, setDate] = useState("");
+  const [taken, setTaken] = useState<DayName | null>(null);
   const [name, setName] = useState(book.day.name);
   const [repeat, setRepeat] = useState(true);
-  const taken = days.find((day) => day.date === date);
-  const fault = taken
-    ? `${taken.name} has this date already. Choose another.`
-    : name.trim() === ""
-      ? "The day needs a name."
-      : null;
+  useEffect(() => {
+    // The same weekday, so many weeks on that it has no day yet.
+    void askDays<{ date: string }>(`free=${book.day.date}`).then((free) =>
+      setDate((now) => now || (free?.date ?? "")),
+    );
+  }, [book.day.date]);
+  useEffect(() => {
+    let gone = false;
+    if (date !== "")
+      void askDays<{ days: readonly DayName[] }>(`on=${date}`).then((on) => {
+        if (!gone) setTaken(on?.days[0] ?? null);
+      });
+    return () => {
+      gone = true;
+    };
+  }, [date]);
+  const fault =
+    taken?.date === date
+      ? `${taken.name} has this date already. Choose another.`
+      : name.trim() === ""
+        ? "The day needs a name."
+        : null;
 
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -86,12 +102,4 @@ export function NewDayForm({ onDone }: { readonly onDone: (date: string) => void
       </button>
     </form>
   );
-}
-
-const WEEK_DAYS = 7;
-
-/** The same weekday, so many weeks on that it has no day yet. */
-function findFreeDate(date: string, days: readonly Day[]): string {
-  const next = addDays(date, WEEK_DAYS);
-  return days.some((day) => day.date === next) ? findFreeDate(next, days) : next;
 }

@@ -1,32 +1,50 @@
 "use client";
 
-import { format } from "date-fns";
-import { Check, CircleAlert, CloudUpload } from "lucide-react";
-import { useBench } from "../bench/BenchProvider";
+import { Check, CircleAlert, CloudOff, CloudUpload } from "lucide-react";
+import { formatClock, formatCount } from "@/core/units";
+import { readWallClock } from "@/time/wallClock";
+import { useBenchShell } from "../bench/BenchProvider";
 
 /** Whether what is on the screen is also on the disk. */
 export function SaveMark() {
-  const save = useBench((state) => state.save);
-  if (save.kind === "failed") {
-    return (
-      <span
-        className="flex max-w-[46vw] items-center gap-1 text-sm text-error"
-        role="alert"
-        title={save.message}
-      >
-        <CircleAlert size={18} aria-hidden className="shrink-0" />
-        <span className="truncate">{save.message}</span>
-      </span>
-    );
+  const save = useBenchShell((state) => state.save);
+  const timeZone = useBenchShell((state) => state.timeZone);
+  switch (save.kind) {
+    case "offline": {
+      const waits = `${formatCount(save.waiting, "change")} ${save.waiting === 1 ? "waits" : "wait"} here`;
+      return (
+        <span
+          className="flex max-w-[46vw] items-center gap-1 text-sm text-error"
+          role="alert"
+          title={`${save.message} Kept on this device and tried again.`}
+        >
+          <CloudOff size={18} aria-hidden className="shrink-0" />
+          <span className="truncate">
+            {waits}: {save.message}
+          </span>
+        </span>
+      );
+    }
+    case "conflicted":
+      return (
+        <span className="flex items-center gap-1 text-sm text-error" role="status">
+          <CircleAlert size={18} aria-hidden /> Choose first
+        </span>
+      );
+    case "saved":
+      return (
+        <span className="quiet mr-1 flex items-center gap-1 text-sm whitespace-nowrap" role="status">
+          <Check size={18} aria-hidden /> Saved
+          {save.at && (
+            <span className="hidden sm:inline">{formatClock(readWallClock(save.at, timeZone).minute)}</span>
+          )}
+        </span>
+      );
+    default:
+      return (
+        <span className="quiet mr-1 flex items-center gap-1 text-sm whitespace-nowrap" role="status">
+          <CloudUpload size={18} aria-hidden /> Saving
+        </span>
+      );
   }
-  const waiting = save.kind !== "saved";
-  return (
-    <span className="quiet mr-1 flex items-center gap-1 text-sm whitespace-nowrap" role="status">
-      {waiting ? <CloudUpload size={18} aria-hidden /> : <Check size={18} aria-hidden />}
-      {waiting ? "Saving" : "Saved"}
-      {save.kind === "saved" && save.at && (
-        <span className="hidden sm:inline">{format(save.at, "HH:mm")}</span>
-      )}
-    </span>
-  );
 }

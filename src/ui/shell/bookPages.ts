@@ -1,5 +1,13 @@
+export interface BookPage {
+  readonly path: string;
+  readonly title: string;
+}
+
+/** Pages that show what is stored: what is typed is saved before one goes there. */
+export const showsStored = (path: string): boolean => !path.startsWith("/day/") || path.endsWith("/shopping");
+
 /** Pages beside the stations, as the drawer and the command list name them. */
-export function listBookPages(date: string): readonly { readonly path: string; readonly title: string }[] {
+export function listBookPages(date: string): readonly BookPage[] {
   const day = `/day/${date}`;
   return [
     { path: `${day}/book`, title: "Pieces and formulas" },
@@ -11,6 +19,7 @@ export function listBookPages(date: string): readonly { readonly path: string; r
     { path: `${day}/larder`, title: "Larder" },
     { path: `${day}/shopping`, title: "Shopping list" },
     { path: `${day}/kit`, title: "Kit: bench, oven, cutters, cold" },
+    { path: "/copies", title: "Copies: save everything, lay one back" },
     { path: `/print/${date}`, title: "Day sheet to print" },
     { path: `/print/${date}/weigh`, title: "Weigh-out list to print" },
   ];

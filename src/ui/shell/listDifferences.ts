@@ -1,4 +1,7 @@
 export interface Difference {
+  /** As the record calls it. */
+  readonly name: string;
+  /** As a baker reads it. */
   readonly field: string;
   readonly theirs: string;
   readonly mine: string;
@@ -9,17 +12,23 @@ export function listDifferences(theirs: object | null, mine: object | null): Dif
   const [left, right] = [toFields(theirs), toFields(mine)];
   return [...new Set([...left.keys(), ...right.keys()])].flatMap((field) => {
     const [a = "–", b = "–"] = [left.get(field), right.get(field)];
-    return a === b ? [] : [{ field: toWords(field), theirs: a, mine: b }];
+    return a === b ? [] : [{ name: field, field: toWords(field), theirs: a, mine: b }];
   });
 }
 
 function toFields(record: object | null): Map<string, string> {
-  return new Map(
-    Object.entries(record ?? {}).map(([field, value]) => [
-      field,
-      typeof value === "object" ? JSON.stringify(value) : String(value),
-    ]),
-  );
+  return new Map(Object.entries(record ?? {}).map(([field, value]) => [field, describe(value)]));
+}
+
+/** A value in words: lists by their entries, things by their parts. */
+function describe(value: unknown): string {
+  if (value === null || value === undefined || value === "") return "–";
+  if (Array.isArray(value)) return value.length === 0 ? "none" : value.map(describe).join("; ");
+  if (typeof value !== "object") return String(value);
+  return Object.entries(value)
+    .filter(([name]) => name !== "id")
+    .map(([name, part]) => `${toWords(name)} ${describe(part)}`)
+    .join(", ");
 }
 
 function toWords(field: string): string {

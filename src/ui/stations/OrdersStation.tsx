@@ -1,10 +1,11 @@
 "use client";
 
-import { Trash2 } from "lucide-react";
 import Link from "next/link";
+import { Trash2 } from "lucide-react";
 import { formatClock, formatMass, parseClock, parseNumber } from "@/core/units";
 import type { Order } from "@/core/plan";
 import { useBench } from "../bench/BenchProvider";
+import { LeaveLink } from "../bench/LeaveLink";
 import { checkClock, checkCount, checkName } from "../controls/checks";
 import { Choice } from "../controls/Choice";
 import { ProblemList } from "../controls/ProblemList";
@@ -54,19 +55,19 @@ export function OrdersStation() {
             }}
           />
           <HelperDials />
-          <Link href={`/print/${book.day.date}`} className="btn touch">
+          <LeaveLink href={`/print/${book.day.date}`} className="btn touch">
             Day sheet to print
-          </Link>
+          </LeaveLink>
           <div className="grid grid-cols-3 gap-2">
-            <a href={`/api/day/${book.day.date}/pdf`} className="btn touch" download>
+            <LeaveLink href={`/api/day/${book.day.date}/pdf`} className="btn touch" download>
               By the clock, PDF
-            </a>
-            <a href={`/api/day/${book.day.date}/ics`} className="btn touch" download>
+            </LeaveLink>
+            <LeaveLink href={`/api/day/${book.day.date}/ics`} className="btn touch" download>
               Calendar with alarms
-            </a>
-            <a href={`/api/day/${book.day.date}/csv`} className="btn touch" download>
+            </LeaveLink>
+            <LeaveLink href={`/api/day/${book.day.date}/csv`} className="btn touch" download>
               Jobs as CSV
-            </a>
+            </LeaveLink>
           </div>
         </>
       }

@@ -14,12 +14,10 @@ export interface StarterCard {
 interface Props {
   readonly starters: readonly StarterCard[];
   readonly tomorrow: string;
-  /** Makes the first day; gives a message if it could not. */
-  readonly begin: (day: FirstDay) => Promise<string>;
 }
 
 /** From nothing to a first plan: what, how many, by when. */
-export function Welcome({ starters, tomorrow, begin }: Props) {
+export function Welcome({ starters, tomorrow }: Props) {
   const [starterId, setStarterId] = useState<string | null>(starters[0]?.id ?? null);
   const [date, setDate] = useState(tomorrow);
   const [count, setCount] = useState("48");
@@ -35,7 +33,7 @@ export function Welcome({ starters, tomorrow, begin }: Props) {
     if (problem) return;
     setBusy(true);
     setFault(
-      await begin({
+      await beginFirstDay({
         starterId,
         date,
         count: pieces.ok ? pieces.value : 0,
@@ -129,4 +127,22 @@ export function Welcome({ starters, tomorrow, begin }: Props) {
       </form>
     </main>
   );
+}
+
+/** Makes the first day and goes to it. @returns Why it could not be made. */
+async function beginFirstDay(day: FirstDay): Promise<string | null> {
+  const answer = await fetch("/api/bench/first-day", {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify(day),
+  }).catch(() => null);
+  const told = (await answer?.json().catch(() => null)) as
+    { goTo?: string; faults?: readonly { message: string }[] } | null | undefined;
+  if (!answer?.ok || !told?.goTo)
+    return (
+      told?.faults?.[0]?.message ??
+      "Tezgah does not answer. What you chose stays here; try again in a moment."
+    );
+  window.location.assign(told.goTo);
+  return null;
 }

@@ -1,11 +1,13 @@
 import { validatePlacedTemplate } from "@/schemas/validate";
-import { readJson, refuse } from "../readJson";
+import { calculator } from "../calculator";
 import { writeTemplate } from "../writeTemplate";
 
+/** Thousands of placed cuts, bytes. */
+const MAX_TEMPLATE_BYTES = 1_000_000;
+
 /** Placed cuts in, as a screen shows them; the template out. */
-export async function POST(request: Request): Promise<Response> {
-  const body = await readJson(request);
-  if (!body.ok) return body.failure;
-  const document = validatePlacedTemplate(body.value);
-  return document.ok ? writeTemplate(document.value, document.value) : refuse(document.failure);
-}
+export const POST = calculator({
+  validate: validatePlacedTemplate,
+  maxBytes: MAX_TEMPLATE_BYTES,
+  answer: (document) => writeTemplate(document, document),
+});

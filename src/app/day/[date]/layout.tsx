@@ -1,10 +1,9 @@
 import { notFound } from "next/navigation";
 import type { ReactNode } from "react";
-import { pickRecords } from "@/schemas/toDayBook";
 import { BenchProvider } from "@/ui/bench/BenchProvider";
 import { BenchShell } from "@/ui/shell/BenchShell";
-import { saveChanges } from "../../actions";
-import { loadDay } from "../../loadDay";
+import { guardFile } from "../../fileGuard";
+import { loadSnapshot } from "../../loadDay";
 
 export const dynamic = "force-dynamic";
 
@@ -15,21 +14,13 @@ interface Props {
 
 export default async function DayLayout({ params, children }: Props) {
   const { date } = await params;
-  const loaded = loadDay(date);
-  if (!loaded) notFound();
-  const { records, formulasThen, book, plan } = loaded;
-  const dates = pickRecords(records, "day").map((day) => ({ date: day.date, name: day.name }));
-  return (
-    <BenchProvider
-      key={date}
-      date={date}
-      records={records}
-      formulasThen={formulasThen}
-      plan={plan}
-      nowMin={book.nowMin}
-      saveChanges={saveChanges}
-    >
-      <BenchShell dates={dates.toSorted((a, b) => (a.date < b.date ? 1 : -1))}>{children}</BenchShell>
-    </BenchProvider>
-  );
+  return guardFile(() => {
+    const snapshot = loadSnapshot(date);
+    if (!snapshot) notFound();
+    return (
+      <BenchProvider key={date} snapshot={snapshot}>
+        <BenchShell>{children}</BenchShell>
+      </BenchProvider>
+    );
+  });
 }

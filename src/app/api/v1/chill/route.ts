@@ -1,11 +1,9 @@
-import { computeReadiness } from "@/core/heat";
 import { validateChill } from "@/schemas/calculators";
-import { readJson, refuse } from "../../readJson";
+import { answerByJob, calculator } from "../../calculator";
 
 /** A piece of dough and its kitchen in; when it can be rolled, for how long, and its curves out. */
-export async function POST(request: Request): Promise<Response> {
-  const body = await readJson(request);
-  if (!body.ok) return body.failure;
-  const document = validateChill(body.value);
-  return document.ok ? Response.json(computeReadiness(document.value)) : refuse(document.failure);
-}
+export const POST = calculator({
+  validate: validateChill,
+  answer: (document) =>
+    answerByJob("computeReadiness", document, null, (readiness) => Response.json(readiness)),
+});

@@ -1,11 +1,12 @@
-import { planDay } from "@/core/plan";
 import { validateDayBook } from "@/schemas/validate";
-import { readJson, refuse } from "../../readJson";
+import { answerByJob, calculator } from "../../calculator";
+
+/** A day of a thousand orders is a tenth of it, bytes. */
+const MAX_DAY_BYTES = 1_000_000;
 
 /** One self-contained day in, its plan out; nothing is stored. */
-export async function POST(request: Request): Promise<Response> {
-  const body = await readJson(request);
-  if (!body.ok) return body.failure;
-  const book = validateDayBook(body.value);
-  return book.ok ? Response.json(planDay(book.value)) : refuse(book.failure);
-}
+export const POST = calculator({
+  validate: validateDayBook,
+  maxBytes: MAX_DAY_BYTES,
+  answer: (book) => answerByJob("planDay", book, null, (plan) => Response.json(plan)),
+});

@@ -1,6 +1,7 @@
 import { getStore } from "@/data/getStore";
 import { toFormulaCsv, toRecipeJsonLd } from "@/formats";
-import { pickRecords } from "@/schemas/toDayBook";
+import { stored } from "../../../stored";
+import { refuse } from "../../../readJson";
 
 interface Context {
   readonly params: Promise<{ id: string; form: string }>;
@@ -12,15 +13,15 @@ const forms = {
 } as const;
 
 /** A stored formula as a file, JSON-LD or CSV. */
-export async function GET(_request: Request, { params }: Context): Promise<Response> {
+export const GET = stored(async (_request: Request, { params }: Context): Promise<Response> => {
   const { id, form } = await params;
-  const formula = pickRecords(getStore().listRecords(), "formula").find((each) => each.id === id);
+  const formula = getStore().findFormula(id);
   const writer = form === "jsonld" || form === "csv" ? forms[form] : null;
   if (!formula || !writer) {
     const message = formula
       ? `“${form.slice(0, 20)}” is no form of a formula: ask for jsonld or csv.`
       : "No formula has this id.";
-    return Response.json({ faults: [{ path: "", message }] }, { status: 404 });
+    return refuse([{ path: "", message }], 404);
   }
   return new Response(writer.write(formula), {
     headers: {
@@ -28,4 +29,4 @@ export async function GET(_request: Request, { params }: Context): Promise<Respo
       "content-disposition": `attachment; filename="${formula.id}.${form}"`,
     },
   });
-}
+});

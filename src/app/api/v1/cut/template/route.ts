@@ -1,15 +1,20 @@
+import { runJob } from "@/jobs/pool";
 import { validateTemplate } from "@/schemas/validate";
-import { layOut } from "../../../layOut";
-import { readJson, refuse } from "../../../readJson";
+import { calculator, refuseJob } from "../../../calculator";
+import { refuse } from "../../../readJson";
 import { writeTemplate } from "../../../writeTemplate";
 
+/** Past its budget a search is ended after so long, ms. */
+const GRACE_MS = 5000;
+
 /** A sheet and what to cut from it in; a template at true size out, as PDF, SVG or DXF. */
-export async function POST(request: Request): Promise<Response> {
-  const body = await readJson(request);
-  if (!body.ok) return body.failure;
-  const document = validateTemplate(body.value);
-  if (!document.ok) return refuse(document.failure);
-  const layout = layOut(document.value);
-  if (!layout.ok) return refuse([{ path: "sheet", message: layout.failure }]);
-  return writeTemplate({ ...document.value, parts: layout.value.parts }, document.value);
-}
+export const POST = calculator({
+  validate: validateTemplate,
+  async answer(document) {
+    const done = await runJob("layOut", document, document.budgetMs + GRACE_MS);
+    if (!done.ok) return refuseJob(done.failure);
+    const layout = done.value;
+    if (!layout.ok) return refuse([{ path: "sheet", message: layout.failure }]);
+    return writeTemplate({ ...document, parts: layout.value.parts }, document);
+  },
+});

@@ -1,10 +1,11 @@
 import type { Metadata } from "next";
 import { FormulaPage } from "@/ui/formula/FormulaPage";
-import { listEditions } from "../../../../formulaActions";
+import { requireStored } from "../../../../requireStored";
 
 export const metadata: Metadata = { title: "Formula" };
 
 export default async function Page({ params }: { readonly params: Promise<{ id: string }> }) {
   const { id } = await params;
-  return <FormulaPage formulaId={id} listEditions={listEditions} />;
+  await requireStored("formula", id);
+  return <FormulaPage formulaId={id} />;
 }

@@ -1,0 +1,5 @@
+import { MissingRecord } from "@/ui/shell/MissingRecord";
+
+export default function NotFound() {
+  return <MissingRecord />;
+}

@@ -1,0 +1,151 @@
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import Database from "better-sqlite3";
+import { NO_PAST, planDay } from "@/core/plan";
+import { findYieldHabit, sumYields } from "@/core/habits";
+import { fromLists } from "@/schemas/recordTable";
+import { toDayBook } from "@/schemas/toDayBook";
+import { validateDayBook } from "@/schemas/validate";
+import { writeYears } from "../../scripts/writeYears";
+import { createStore, type Store } from "./store";
+
+/** Tables that grow with every day of work: no query may walk them whole. */
+const GROWING = [
+  "day",
+  "day_order",
+  "weighing",
+  "cut_record",
+  "lot_record",
+  "make_ahead",
+  "larder_item",
+  "formula_edition",
+  "applied_group",
+  "day_laid",
+  "day_pin",
+];
+
+let folder: string;
+let file: string;
+let store: Store;
+const ran: string[] = [];
+
+beforeAll(() => {
+  folder = mkdtempSync(path.join(tmpdir(), "tezgah-years-"));
+  file = path.join(folder, "years.db");
+  writeYears(file, { years: 10, seed: 1 });
+  store = createStore(new Database(file, { verbose: (sql) => ran.push(String(sql)) }));
+}, 120_000);
+afterAll(() => {
+  store.close();
+  rmSync(folder, { recursive: true });
+});
+
+/** What a screen asks of the file. */
+const screens: readonly (readonly [string, () => unknown])[] = [
+  ["the great market", () => store.readDay("2026-12-05")],
+  ["a day of three years ago", () => store.readDay("2023-10-14")],
+  ["formulas as they were then", () => store.listFormulasAsOf("2023-10-14T23:00:00.000Z")],
+  ["shopping over 31 days", () => store.readSpan("2026-10-20", "2026-11-19", 31)],
+  [
+    "the list of days",
+    () => [store.days.listBefore("2026-11-20", 20), store.days.listFrom("2026-11-20", 20)],
+  ],
+  ["the day to open", () => store.days.findNext("2026-11-24")],
+  ["a free date", () => store.days.findFree("2026-11-28", 7)],
+  ["one formula", () => store.findFormula("bay-shortcrust")],
+  ["its editions", () => store.listEditions("bay-shortcrust")],
+  ["the kitchen", () => store.readKitchen()],
+];
+
+test("the file holds ten years", () => {
+  const db = new Database(file, { readonly: true });
+  const count = (table: string) =>
+    (db.prepare(`SELECT count(*) AS n FROM ${table}`).get() as { n: number }).n;
+  expect(["day", "day_order", "lot_record", "cut_record", "weighing"].map(count)).toEqual([
+    3656,
+    expect.any(Number),
+    100_000,
+    100_000,
+    100_001,
+  ]);
+  expect(count("day_order")).toBeGreaterThan(30_000);
+  db.close();
+});
+
+test.each(screens)("%s: no query walks a table that grows, and there are few", (_, ask) => {
+  ran.length = 0;
+  ask();
+  const queries = [...ran];
+  const db = new Database(file, { readonly: true });
+  const walks = queries
+    .filter((sql) => /^\s*SELECT/.test(sql))
+    .flatMap((sql) => db.prepare(`EXPLAIN QUERY PLAN ${sql}`).all() as { readonly detail: string }[])
+    .map(({ detail }) => detail)
+    .filter((detail) => GROWING.some((table) => new RegExp(`^SCAN ${table}\\b`).test(detail)));
+  db.close();
+  expect(walks).toEqual([]);
+  expect(queries.length).toBeGreaterThan(0);
+  expect(queries.length).toBeLessThanOrEqual(50);
+});
+
+test("as many queries for a day of ten years as for one of a new file", () => {
+  const count = (date: string) => {
+    ran.length = 0;
+    store.readDay(date);
+    return ran.length;
+  };
+  // A day of the past names archived pieces, formulas and moulds: three queries more.
+  expect(Math.abs(count("2020-03-03") - count("2026-12-05"))).toBeLessThanOrEqual(3);
+});
+
+test("the sums that the tables keep are those of their records", () => {
+  const db = new Database(file, { readonly: true });
+  const records = db
+    .prepare("SELECT dough_id, planned, got FROM cut_record WHERE dough_id = ?")
+    .all("bay-shortcrust") as {
+    planned: number;
+    got: number;
+  }[];
+  const { past } = store.readDay("2026-12-05")!;
+  const [kept, counted] = [
+    findYieldHabit(past.yields["bay-shortcrust"]!),
+    findYieldHabit(sumYields(records)),
+  ];
+  expect(kept.rollings).toBe(counted.rollings);
+  expect(kept.share).toBeCloseTo(counted.share, 10);
+  expect(kept.spread).toBeCloseTo(counted.spread, 8);
+  const paces = db
+    .prepare(
+      "SELECT count(*) AS lots, sum(ln(fill_min / fill_craft_min)) AS log FROM lot_record WHERE fill_style = 'spoon'",
+    )
+    .get() as { lots: number; log: number };
+  expect(past.paces["fill:spoon"]!.lots).toBe(paces.lots);
+  expect(past.paces["fill:spoon"]!.log).toBeCloseTo(paces.log, 6);
+  db.close();
+});
+
+test("a day's own records stand beside the sums and are not in them", () => {
+  const own = store.readDay("2020-03-03")!;
+  const plain = store.readDay("2026-12-05")!;
+  expect(own.lists.lotRecord!.length).toBeGreaterThan(20);
+  const lots = (past: typeof own.past) => past.paces["fill:spoon"]!.lots;
+  expect(lots(own.past)).toBe(lots(plain.past) - own.lists.lotRecord!.length);
+});
+
+test("a kept day's own document is taken by the API's rules", () => {
+  const { lists, past } = store.readDay("2020-03-03")!;
+  const book = toDayBook(fromLists(lists), "2020-03-03", null, { formulasThen: [], past });
+  const valid = validateDayBook(JSON.parse(JSON.stringify(book)));
+  expect(valid).toMatchObject({ ok: true });
+});
+
+test("the log of ten years changes what the day's plan forecasts, and nothing but that", () => {
+  const { lists, past } = store.readDay("2026-11-29")!;
+  const plan = (log: typeof past) =>
+    planDay(toDayBook(fromLists(lists), "2026-11-29", null, { formulasThen: [], past: log })!);
+  const [logged, bare] = [plan(past), plan(NO_PAST)];
+  expect(logged.yieldHabits["bay-shortcrust"]!.rollings).toBeGreaterThan(500);
+  expect(bare.yieldHabits["bay-shortcrust"]!.rollings).toBe(0);
+  expect(logged.tally.ordered).toBe(bare.tally.ordered);
+});

@@ -1,0 +1,191 @@
+import type Database from "better-sqlite3";
+import { addDays } from "@/core/plan";
+import { NO_PAST, takeOutOfLog, toPaceKey, type PastLog } from "@/core/habits";
+import type { CutRecord, Day, LotRecord } from "@/schemas/model";
+import type { AnyRecord, KindedRecord, RecordKind, RecordTypes } from "@/schemas/recordKinds";
+import { toLists, toTable, type RecordLists } from "@/schemas/recordTable";
+import type { Repositories } from "./repositories";
+
+/** Everything one day is planned from and its screens show. */
+export interface DayRecords {
+  readonly lists: RecordLists;
+  /** The log but for the day's own records, as sums. */
+  readonly past: PastLog;
+}
+
+/** What is read whole: a kitchen has only so much of it, however long it has worked. */
+const WHOLE_KINDS = [
+  "bench",
+  "oven",
+  "cutter",
+  "vessel",
+  "shelf",
+  "fryer",
+  "kitchen",
+  "ingredient",
+] as const satisfies readonly RecordKind[];
+
+/**
+ * Reads days by index: the days, their orders and weighings, the larder as far as it concerns them, the book as it is
+ * now with what these days name beyond it, and the log as sums. The number of queries does not depend on the file.
+ */
+export function createDayReader(db: Database.Database, repositories: Repositories) {
+  const { day, order, piece, formula, vessel, larder, ahead, weighing, cutRecord, lotRecord } = repositories;
+  const among = (column: string, name: string) => `${column} IN (SELECT value FROM json_each(@${name}))`;
+  const dayByDate = day.prepare("date = @date AND is_archived = 0");
+  const daysBetween = day.prepare("date BETWEEN @from AND @to AND is_archived = 0");
+  const ordersOf = order.prepare(among("day_id", "days"));
+  const weighingsOf = weighing.prepare(among("day_id", "days"));
+  const cutRecordsOf = cutRecord.prepare(among("day_id", "days"));
+  const lotRecordsOf = lotRecord.prepare(among("day_id", "days"));
+  const aheadFrom = ahead.prepare(among("day_id", "days"));
+  const aheadFor = ahead.prepare(among("for_date", "dates"));
+  const larderOpen = larder.prepare("taken_by_day_id IS NULL AND made_on <= @to");
+  const larderTaken = larder.prepare(among("taken_by_day_id", "days"));
+  const larderFrom = larder.prepare(among("from_day_id", "days"));
+  const piecesNamed = piece.prepare(`is_archived = 1 AND ${among("id", "ids")}`);
+  const formulasNamed = formula.prepare(`is_archived = 1 AND ${among("id", "ids")}`);
+  const vesselsNamed = vessel.prepare(`is_archived = 1 AND ${among("id", "ids")}`);
+  const tookLast = db.prepare<{ date: string; ids: string }, { formula_id: string; took_g: number | null }>(
+    `SELECT value AS formula_id, (
+       SELECT took_g / took_scale FROM weighing
+       WHERE formula_id = value AND took_g IS NOT NULL AND date < @date ORDER BY date DESC LIMIT 1
+     ) AS took_g
+     FROM json_each(@ids)`,
+  );
+  const yields = db.prepare<[], { dough_id: string; rollings: number; share: number; share_squares: number }>(
+    "SELECT dough_id, rollings, share, share_squares FROM yield_sum",
+  );
+  const paces = db.prepare<
+    [],
+    { work: "fill" | "close"; style: string; lots: number; log: number; log_squares: number }
+  >("SELECT work, style, lots, log, log_squares FROM pace_sum");
+  const leaks = db.prepare<[], { piece_id: string; lots: number; leaked: number; expected: number }>(
+    "SELECT piece_id, lots, leaked, expected FROM leak_sum",
+  );
+
+  /** The log as sums, without the records that are given beside it. */
+  function readPast(before: string, formulaIds: readonly string[], without: OwnLog): PastLog {
+    const past: PastLog = {
+      yields: Object.fromEntries(
+        yields
+          .all()
+          .map(({ dough_id, rollings, share, share_squares }) => [
+            dough_id,
+            { rollings, share, shareSquares: share_squares },
+          ]),
+      ),
+      paces: Object.fromEntries(
+        paces
+          .all()
+          .map(({ work, style, lots, log, log_squares }) => [
+            toPaceKey(work, style),
+            { lots, log, logSquares: log_squares },
+          ]),
+      ),
+      leaks: Object.fromEntries(
+        leaks.all().map(({ piece_id, lots, leaked, expected }) => [piece_id, { lots, leaked, expected }]),
+      ),
+      tookLastG: Object.fromEntries(
+        tookLast
+          .all({ date: before, ids: JSON.stringify(formulaIds) })
+          .flatMap(({ formula_id, took_g }) => (took_g === null ? [] : [[formula_id, took_g]])),
+      ),
+    };
+    return takeOutOfLog(past, without.cutRecords, without.lotRecords);
+  }
+
+  function readSpan(days: readonly Day[], withLog: Day | null): DayRecords {
+    const [first, last] = [days[0], days.at(-1)];
+    if (!first || !last) return { lists: {}, past: NO_PAST };
+    const ids = JSON.stringify(days.map(({ id }) => id));
+    const dates = JSON.stringify(days.map(({ date }) => date));
+    const orders = ordersOf({ days: ids });
+    const made = [...aheadFrom({ days: ids }), ...aheadFor({ dates })];
+    const kept = [
+      ...larderOpen({ to: last.date }),
+      ...larderTaken({ days: ids }),
+      ...larderFrom({ days: ids }),
+    ];
+    const named = [
+      ...orders.map(({ pieceId }) => pieceId),
+      ...made.map(({ refId }) => refId),
+      ...kept.map(({ refId }) => refId),
+    ];
+    const pieces = withNamed(piece.list(), (wanted) => piecesNamed({ ids: wanted }), named);
+    const formulas = withNamed(formula.list(), (wanted) => formulasNamed({ ids: wanted }), [
+      ...named,
+      ...pieces.flatMap(({ doughId, fillingId, extras }) => [
+        doughId,
+        fillingId,
+        ...extras.flatMap((extra) => ("fillingId" in extra ? [extra.fillingId] : [])),
+      ]),
+    ]);
+    const vessels = withNamed(
+      vessel.list(),
+      (wanted) => vesselsNamed({ ids: wanted }),
+      pieces.flatMap(({ vesselId }) => vesselId ?? []),
+    );
+    const logDays = withLog ? JSON.stringify([withLog.id]) : null;
+    const own: OwnLog = logDays
+      ? { cutRecords: cutRecordsOf({ days: logDays }), lotRecords: lotRecordsOf({ days: logDays }) }
+      : NO_LOG;
+    const of = <K extends RecordKind>(kind: K, records: readonly RecordTypes[K][]) =>
+      records.map((record) => ({ kind, record }) as KindedRecord);
+    const table = toTable([
+      ...of("formula", formulas),
+      ...WHOLE_KINDS.filter((kind) => kind !== "vessel").flatMap((kind) =>
+        (repositories[kind].list() as AnyRecord[]).map((record) => ({ kind, record }) as KindedRecord),
+      ),
+      ...of("vessel", vessels),
+      ...of("piece", pieces),
+      ...of("day", days),
+      ...of("order", orders),
+      ...of("larder", kept),
+      ...of("ahead", made),
+      ...of("weighing", weighingsOf({ days: ids })),
+      ...of("cutRecord", own.cutRecords),
+      ...of("lotRecord", own.lotRecords),
+    ]);
+    return {
+      lists: toLists(table),
+      past: readPast(
+        first.date,
+        formulas.map(({ id }) => id),
+        own,
+      ),
+    };
+  }
+
+  return {
+    /** A day with the one before it, which may make things ahead for it; null if the date has none. */
+    readDay(date: string): DayRecords | null {
+      const [found] = dayByDate({ date });
+      if (!found) return null;
+      const eve = dayByDate({ date: addDays(date, -1) });
+      return readSpan([...eve, found], found);
+    },
+    /** All days of a span, both ends included, `most` at the most; the log only as sums. */
+    readSpan(from: string, to: string, most: number): DayRecords {
+      const days = daysBetween({ from, to }).sort((a, b) => (a.date < b.date ? -1 : 1));
+      return readSpan(days.slice(0, most), null);
+    },
+  };
+}
+
+interface OwnLog {
+  readonly cutRecords: readonly CutRecord[];
+  readonly lotRecords: readonly LotRecord[];
+}
+const NO_LOG: OwnLog = { cutRecords: [], lotRecords: [] };
+
+/** The living ones, and those among the named ids that only days of the past still name. */
+function withNamed<T extends { readonly id: string }>(
+  living: readonly T[],
+  read: (ids: string) => T[],
+  named: readonly string[],
+): T[] {
+  const known = new Set(living.map(({ id }) => id));
+  const missing = [...new Set(named)].filter((id) => !known.has(id));
+  return missing.length === 0 ? [...living] : [...living, ...read(JSON.stringify(missing))];
+}

@@ -1,0 +1,149 @@
+import type Database from "better-sqlite3";
+import {
+  applyToRecord,
+  findConflict,
+  type Change,
+  type ChangeGroup,
+  type FieldConflict,
+  type GroupAnswer,
+  type Standing,
+} from "@/schemas/change";
+import type { Formula } from "@/schemas/model";
+import type { AnyRecord, RecordKind } from "@/schemas/recordKinds";
+import { validateRecord } from "@/schemas/validate";
+import type { FormulaEditions } from "./formulaEditions";
+import type { Repositories } from "./repositories";
+import type { Found, Repository } from "./versionedTable";
+
+/** Carries an answer out of a group's transaction so that the group rolls back. */
+class Refusal extends Error {
+  constructor(readonly answer: GroupAnswer) {
+    super(answer.kind);
+  }
+}
+
+/** Groups remembered, so that one sent twice counts once: longer than any tablet lies in a drawer, days. */
+const REMEMBER_DAYS = 60;
+
+/**
+ * Writes groups of changes: each whole or not at all, each by itself. A field that another hand has set meanwhile is
+ * kept beside what this one sets; the same field set by both is a conflict, and the group waits.
+ */
+export function createGroupWriter(
+  db: Database.Database,
+  repositories: Repositories,
+  editions: FormulaEditions,
+) {
+  const selectApplied = db.prepare<[string], { revision: number }>(
+    "SELECT revision FROM applied_group WHERE group_id = ?",
+  );
+  const insertApplied = db.prepare<[string, string]>(
+    "INSERT INTO applied_group (group_id, applied_at) VALUES (?, ?)",
+  );
+  const forget = db.prepare<[string]>("DELETE FROM applied_group WHERE applied_at < ?");
+  const selectRevision = db.prepare<[], { seq: number }>(
+    "SELECT seq FROM sqlite_sequence WHERE name = 'applied_group'",
+  );
+  const usersOf: Partial<Record<RecordKind, Database.Statement<[{ id: string }], { name: string }>>> = {
+    formula: db.prepare(
+      `SELECT name FROM piece WHERE is_archived = 0 AND (dough_id = @id OR filling_id = @id OR id IN (
+         SELECT piece_id FROM piece_extra WHERE filling_id = @id))`,
+    ),
+    vessel: db.prepare("SELECT name FROM piece WHERE is_archived = 0 AND vessel_id = @id"),
+  };
+  const repositoryOf = (kind: RecordKind) => repositories[kind] as unknown as Repository<AnyRecord>;
+
+  const applyChange = (group: ChangeGroup, change: Change, atIso: string): FieldConflict | null => {
+    const { kind, id } = change;
+    const repository = repositoryOf(kind);
+    const found = repository.find(id);
+    if (change.set === null && (!found || found.isArchived)) return null;
+    const conflict = findConflict(change, found?.record ?? null);
+    if (conflict) return conflict;
+    if (change.set === null) {
+      const users = usersOf[kind]?.all({ id }).map(({ name }) => name) ?? [];
+      if (users.length > 0) throw refuse(group, describeUse(found, users));
+      repository.remove(id);
+      return null;
+    }
+    // A new record whose id is there already, in the very same words: only what was taken away comes back.
+    const merged = validateRecord(kind, applyToRecord(found?.record ?? null, change));
+    if (!merged.ok)
+      throw refuse(group, `Not saved. ${merged.failure[0]?.message ?? "Check what you entered."}`);
+    if (merged.value.id !== id)
+      throw refuse(group, `Not saved. The record’s id is “${merged.value.id}”, the change’s “${id}”.`);
+    if (isFormula(kind, merged.value)) editions.note(repositories.formula, merged.value, atIso);
+    repository.write(merged.value, change.was === null);
+    return null;
+  };
+
+  const applyGroup = db.transaction((group: ChangeGroup, atIso: string): GroupAnswer => {
+    const conflicts = group.changes.flatMap((change) => {
+      try {
+        return applyChange(group, change, atIso) ?? [];
+      } catch (error) {
+        throw toRefusal(error, group);
+      }
+    });
+    if (conflicts.length > 0) throw new Refusal({ id: group.id, kind: "conflicted", conflicts });
+    insertApplied.run(group.id, atIso);
+    return { id: group.id, kind: "written", standing: readStanding(group) };
+  });
+
+  const readStanding = ({ changes }: ChangeGroup): Standing[] =>
+    changes.map(({ kind, id }) => {
+      const found = repositoryOf(kind).find(id);
+      return { kind, id, record: found && !found.isArchived ? found.record : null };
+    });
+
+  const applyAll = db.transaction((groups: readonly ChangeGroup[], atIso: string) =>
+    groups.map((group): GroupAnswer => {
+      if (selectApplied.get(group.id))
+        return { id: group.id, kind: "written", standing: readStanding(group) };
+      try {
+        return applyGroup(group, atIso);
+      } catch (error) {
+        if (error instanceof Refusal) return error.answer;
+        throw error;
+      }
+    }),
+  );
+  return {
+    /** Rises with every group that is written, and never falls. */
+    readRevision: (): number => selectRevision.get()?.seq ?? 0,
+    /** @param atIso - Now, UTC, ISO 8601. @returns An answer a group, in order. */
+    applyGroups: (groups: readonly ChangeGroup[], atIso: string): GroupAnswer[] =>
+      applyAll.immediate(groups, atIso),
+    /** Forgets groups so old that no tablet sends them again. */
+    forgetGroups: (nowIso: string): void =>
+      void forget.run(new Date(Date.parse(nowIso) - REMEMBER_DAYS * 86_400_000).toISOString()),
+  };
+}
+
+const isFormula = (kind: RecordKind, record: AnyRecord): record is Formula =>
+  kind === "formula" && "lines" in record;
+
+const refuse = (group: ChangeGroup, message: string) =>
+  new Refusal({ id: group.id, kind: "refused", message });
+
+/** A rule that the tables keep, in words; any other error as it is. */
+function toRefusal(error: unknown, group: ChangeGroup): unknown {
+  const code = findCode(error);
+  if (code === "SQLITE_CONSTRAINT_UNIQUE")
+    return refuse(group, "Not saved: there is a day with this date already. Choose another date.");
+  if (code === "SQLITE_CONSTRAINT_FOREIGNKEY")
+    return refuse(group, "Not saved: it names something that is no longer there. Choose another, or undo.");
+  return error;
+}
+
+const findCode = (error: unknown): unknown =>
+  typeof error === "object" && error !== null && "code" in error ? error.code : null;
+
+/** Names said before the rest are only counted. */
+const MOST_NAMED = 3;
+
+function describeUse(found: Found<AnyRecord> | null, users: readonly string[]): string {
+  const name = found && "name" in found.record ? found.record.name : "it";
+  const more = users.length > MOST_NAMED ? ` and ${users.length - MOST_NAMED} more` : "";
+  return `Not removed: ${name} is used by ${users.slice(0, MOST_NAMED).join(", ")}${more}. Give them another first.`;
+}

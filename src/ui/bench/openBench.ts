@@ -1,0 +1,75 @@
+import { createPlanClient } from "@/workers/createPlanClient";
+import { createBenchStore, type BenchStore, type DaySnapshot, type SaveReply } from "./benchStore";
+import { createId } from "./createId";
+import { createOutbox, type Outbox } from "./outbox";
+import { createPlanner } from "./planner";
+
+/** A message that is not answered by then is sent again, ms. */
+const ANSWER_WITHIN_MS = 15_000;
+
+/** The open days of this page, by date. They outlive every screen: going back finds what was typed. */
+const open = new Map<string, BenchStore>();
+
+/** The open day of a date; the first time it is opened from the snapshot. In the browser only. */
+export function openBench(snapshot: DaySnapshot): BenchStore {
+  const known = open.get(snapshot.date);
+  if (known) return known;
+  const store = createStoreFor(snapshot, createOutbox(snapshot.date, Date.now));
+  open.set(snapshot.date, store);
+  return store;
+}
+
+/** The same for one rendering on the server: nothing is kept, planned or sent. */
+export const renderBench = (snapshot: DaySnapshot): BenchStore =>
+  createBenchStore({
+    snapshot,
+    send: () => Promise.reject(new Error("Nothing is sent while a page is rendered")),
+    fetchSnapshot: () => Promise.resolve(null),
+    plan: () => {},
+    outbox: { open: () => Promise.resolve({ mine: null, left: [] }), keep: () => {}, keepNow: () => {} },
+    clock: () => new Date(),
+    createId: () => createId("group"),
+  });
+
+function createStoreFor(snapshot: DaySnapshot, outbox: Outbox): BenchStore {
+  const planner = createPlanner(createPlanClient, (state, plan) =>
+    store.setState(plan ? { planner: state, plan } : { planner: state }),
+  );
+  const store = createBenchStore({
+    snapshot,
+    send,
+    fetchSnapshot,
+    plan: (input) => planner.run(input),
+    outbox,
+    clock: () => new Date(),
+    createId: () => createId("group"),
+  });
+  return store;
+}
+
+async function send(
+  groups: Parameters<Parameters<typeof createBenchStore>[0]["send"]>[0],
+): Promise<SaveReply> {
+  const body = JSON.stringify({ groups });
+  const response = await fetch("/api/bench/changes", {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body,
+    signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
+    // Goes on when the page is left, as far as browsers let it.
+    keepalive: body.length < KEEPALIVE_LIMIT,
+  }).catch(() => {
+    throw new Error("Tezgah does not answer.");
+  });
+  if (response.ok) return (await response.json()) as SaveReply;
+  const told = (await response.json().catch(() => null)) as { faults?: { message: string }[] } | null;
+  throw new Error(told?.faults?.[0]?.message ?? `Tezgah answered ${response.status}.`);
+}
+
+/** Longest body that a browser sends on for a page that is gone, characters; they allow 64 KiB. */
+const KEEPALIVE_LIMIT = 30_000;
+
+async function fetchSnapshot(date: string): Promise<DaySnapshot | null> {
+  const response = await fetch(`/api/bench/day/${date}`, { cache: "no-store" });
+  return response.ok ? ((await response.json()) as DaySnapshot) : null;
+}
