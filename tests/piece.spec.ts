@@ -7,6 +7,7 @@ test("a piece takes every form in turn, is drawn in each, and one undo brings th
 }) => {
   await page.goto(`${MONDAY}/piece/leek-press`);
   const form = page.getByLabel("Form", { exact: true });
+  await form.waitFor();
   const names = await form.locator("option").allTextContents();
   expect(names).toHaveLength(12);
   for (const name of names) {

@@ -3,7 +3,6 @@ import { cookies } from "next/headers";
 import type { ReactNode } from "react";
 import "@fontsource-variable/bricolage-grotesque";
 import "@fontsource-variable/atkinson-hyperlegible-next";
-import { Toaster } from "sonner";
 import { THEME_COOKIE, toTheme } from "@/ui/shell/theme";
 import "./globals.css";
 
@@ -20,7 +19,6 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en" data-theme={theme ?? undefined}>
       <body>
         {children}
-        <Toaster position="bottom-center" offset={72} visibleToasts={2} />
       </body>
     </html>
   );

@@ -8,7 +8,7 @@ import { toFileFault } from "@/data/fileFault";
  * address: on a way inside the application the screen knows better, since it may have made the thing a moment ago.
  */
 export async function requireStored(kind: "piece" | "formula", id: string): Promise<void> {
-  if ((await headers()).has("rsc")) return;
+  if ((await headers()).get("sec-fetch-dest") === "empty") return;
   let isThere: boolean;
   try {
     isThere = getStore().holds(kind, id);

@@ -1,5 +1,6 @@
 import { readlinkSync } from "node:fs";
 import { setPriority } from "node:os";
+import { gzipSync } from "node:zlib";
 import {
   computeYield,
   craftHandTimes,
@@ -11,13 +12,14 @@ import {
   type LaidParts,
 } from "@/core/cutting";
 import { computeReadiness, coolPiece, findLargestLoad, fryLoad, scaleBake } from "@/core/heat";
-import { planDay, planMakings, type DayBook, type WeighedDay } from "@/core/plan";
+import { planDay, type DayBook } from "@/core/plan";
 import { ok, type Result } from "@/core/result";
 import { improveSchedule } from "@/core/schedule";
 import { createRandom } from "@/core/seededRandom";
 import { packCopy, unpackCopy } from "@/data/copyFile";
 import type { BakeScaleDocument, FryDocument } from "@/schemas/heatCalculators";
 import type { ScheduleDocument } from "@/schemas/scheduleDocument";
+import { weighDays } from "./weighDays";
 import type { CutPlanDocument, LayoutDocument, YieldDocument } from "@/schemas/validate";
 
 /** What the server works out in threads of its own, so that pages are answered meanwhile. Plain data in and out. */
@@ -43,12 +45,9 @@ const jobs = {
   },
   scaleBake: ({ known, other }: BakeScaleDocument) => scaleBake(known, other),
   planDay: (book: DayBook) => planDay(book),
-  /** What each day weighs out, without its clock. */
-  weighDays: (books: readonly DayBook[]): WeighedDay[] =>
-    books.map((book) => {
-      const { doughs, fillings } = planMakings(book).batches;
-      return { date: book.day.date, batches: [...doughs, ...fillings] };
-    }),
+  packPlan: (book: DayBook): Uint8Array =>
+    gzipSync(JSON.stringify(planDay(book)), { level: PLAN_DEFLATE_LEVEL }),
+  weighDays,
   packCopy: ({ from, to, about }: { from: string; to: string; about: Parameters<typeof packCopy>[2] }) =>
     packCopy(from, to, about),
   unpackCopy: ({ from, to }: { from: string; to: string }) => unpackCopy(from, to),
@@ -66,6 +65,9 @@ function layOut(document: LayoutDocument): Result<LaidParts, string> {
   }
   return ok(best);
 }
+
+/** A plan is packed once and sent many times, mostly within the house. */
+const PLAN_DEFLATE_LEVEL = 4;
 
 export type Jobs = typeof jobs;
 export type JobName = keyof Jobs;

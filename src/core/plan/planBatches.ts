@@ -9,7 +9,7 @@ import {
 } from "../formula";
 import { formatDuration, formatMass, formatNumber } from "../units";
 import type { DayBook, Weighing } from "./book";
-import type { DayBatch, PiecePlan, Problem } from "./dayPlan";
+import type { DayBatch, DayCut, PiecePlan, Problem } from "./dayPlan";
 import type { PieceWork } from "./pieceTasks";
 import { restDough } from "./restDough";
 import type { OpenLarder } from "./takeFromLarder";
@@ -56,11 +56,10 @@ export function planBatches(input: BatchInput): Batches {
       return planBatch(input, filling, lines, needG);
     })
     .filter(isWanted);
-  const problems = [...doughs, ...fillings].flatMap((batch) => findShortage(batch) ?? []);
   return {
     doughs,
     fillings,
-    problems: [...problems, ...doughs.flatMap((batch) => findEndlessRest(batch) ?? [])],
+    problems: [...doughs, ...fillings].flatMap((batch) => findShortage(batch) ?? []),
   };
 }
 
@@ -76,16 +75,22 @@ function sumAheadG({ ahead, day }: DayBook, { kind, id }: Formula): number {
   );
 }
 
-function planDough(input: BatchInput, dough: Dough): DayBatch {
-  const lines = input.works.filter((work) => work.dough.id === dough.id).map(({ line }) => line);
-  const batch = planBatch(input, dough, lines, (line) => line.doughG);
-  const cuts = [...new Set(lines.map(({ cut }) => cut))];
-  const piecesG = cuts.flatMap(({ plan }) => {
+/** First sheets of a dough, as it is divided for them, g. */
+function listPiecesG(cuts: readonly DayCut[]): number[] {
+  return cuts.flatMap(({ plan }) => {
     const sheetsG = plan.sheets.flatMap(({ pass, doughG }) => (pass === 0 ? [doughG] : []));
     return sheetsG.length > 0 ? sheetsG : plan.doughG > 0 ? [plan.doughG] : [];
   });
-  const composition = input.analyses[dough.id]?.composition;
-  const thicknessMm = Math.max(...cuts.map((cut) => cut.thicknessMm));
+}
+
+const listCutsOf = (dough: Dough, works: readonly PieceWork[]): DayCut[] => [
+  ...new Set(works.filter((work) => work.dough.id === dough.id).map(({ line }) => line.cut)),
+];
+
+function planDough(input: BatchInput, dough: Dough): DayBatch {
+  const lines = input.works.filter((work) => work.dough.id === dough.id).map(({ line }) => line);
+  const batch = planBatch(input, dough, lines, (line) => line.doughG);
+  const piecesG = listPiecesG(listCutsOf(dough, input.works));
   return {
     ...batch,
     divided: divideDough(
@@ -93,11 +98,27 @@ function planDough(input: BatchInput, dough: Dough): DayBatch {
       dough.dividedInto,
       dough.densityGPerMl,
     ),
-    rest:
-      composition && piecesG.length > 0
-        ? restDough(dough, Math.max(...piecesG), composition, input.book.kitchen, thicknessMm)
-        : null,
   };
+}
+
+/** How long each dough rests before it is rolled, by conduction: the dearest part of a batch, and no part of its mass. */
+export function restBatches(
+  doughs: readonly DayBatch[],
+  { works, analyses, book }: Pick<BatchInput, "works" | "analyses" | "book">,
+): { readonly value: DayBatch[]; readonly problems: readonly Problem[] } {
+  const value = doughs.map((batch): DayBatch => {
+    if (batch.formula.kind !== "dough") return batch;
+    const cuts = listCutsOf(batch.formula, works);
+    const piecesG = listPiecesG(cuts);
+    const composition = analyses[batch.formula.id]?.composition;
+    if (!composition || piecesG.length === 0) return batch;
+    const thicknessMm = Math.max(...cuts.map((cut) => cut.thicknessMm));
+    return {
+      ...batch,
+      rest: restDough(batch.formula, Math.max(...piecesG), composition, book.kitchen, thicknessMm),
+    };
+  });
+  return { value, problems: value.flatMap((batch) => findEndlessRest(batch) ?? []) };
 }
 
 function planBatch(

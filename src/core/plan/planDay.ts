@@ -8,7 +8,7 @@ import { assignPeople } from "./assignPeople";
 import { findLateness } from "./lateness";
 import { listLeftovers } from "./leftovers";
 import { computeMassFlow } from "./massFlow";
-import { listTookLast } from "./planBatches";
+import { listTookLast, restBatches } from "./planBatches";
 import { planMakings } from "./planMakings";
 import { sortByPromise } from "./pieceTasks";
 import { gatherCautions } from "./dayCautions";
@@ -25,8 +25,19 @@ import { toScheduleProblem } from "./scheduleProblem";
  */
 export function planDay(book: DayBook): DayPlan {
   const oven = book.ovens[0] ?? null;
-  const { kit, larder, analyses, context, cutting, works, batches, problems: found } = planMakings(book);
-  const problems = [...found];
+  const {
+    kit,
+    larder,
+    analyses,
+    context,
+    cutting,
+    works,
+    batches: unrested,
+    problems: found,
+  } = planMakings(book);
+  const rested = restBatches(unrested.doughs, { works, analyses, book });
+  const batches = { ...unrested, doughs: rested.value };
+  const problems = [...found, ...rested.problems];
   const lines = works.map(({ line }) => line);
   const drafts = pinTasks(listTasks(works, [...batches.doughs, ...batches.fillings], kit), book.day.pinned);
   const openMin = Math.max(book.day.openMin, book.nowMin ?? -Infinity);

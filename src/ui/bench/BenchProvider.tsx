@@ -25,10 +25,8 @@ export function BenchProvider({
   );
 
   useEffect(() => {
-    const { start, adopt } = store.getState();
     // What the router remembers may be older than what this page knows: it says so itself, and is passed over.
-    adopt(snapshot);
-    void start();
+    store.getState().adopt(snapshot);
   }, [store, snapshot]);
 
   useEffect(() => {

@@ -32,6 +32,7 @@ function open({ send, found, server = createTestServer(), snapshot = server.snap
     send: async (groups) => (send ? send(groups, server) : server.take(groups)),
     fetchSnapshot: async () => server.snapshot(),
     plan: (input) => planned.push(input),
+    fetchPlan: async () => null,
     outbox: {
       open: async () => found ?? { mine: null, left: [] },
       keep: (next) => (kept = next),

@@ -124,6 +124,8 @@ export interface BenchInput {
   readonly send: (groups: readonly ChangeGroup[]) => Promise<SaveReply>;
   readonly fetchSnapshot: (date: string) => Promise<DaySnapshot | null>;
   readonly plan: (input: DayInput) => void;
+  /** The server's plan of the day as it has it; null if it is of another state than this, or there is none. */
+  readonly fetchPlan: (date: string, state: string) => Promise<DayPlan | null>;
   readonly outbox: Outbox;
   readonly clock: () => Date;
   readonly createId: () => string;
@@ -133,6 +135,9 @@ export interface BenchInput {
 const SAVE_DELAY_MS = 350;
 /** Waits before a message that got no answer is sent again, ms; the last one again and again. */
 const RETRY_DELAYS_MS = [1000, 2000, 4000, 8000, 15_000];
+
+/** The server's first plan is waited for so long, ms; then the worker here begins too. */
+const FIRST_PLAN_WITHIN_MS = 1500;
 
 /** State of one open day: what the server has, what is on its way there, the plan, undo. */
 export function createBenchStore(input: BenchInput) {
@@ -187,6 +192,16 @@ export function createBenchStore(input: BenchInput) {
     const replan = () => {
       const { date, records, book, ground } = get();
       input.plan({ date, table: records, nowMin: book.nowMin, ground });
+    };
+    /** A worker that has not planned yet is slow: the first plan is the server's, if it is of the same state. */
+    const showFirstPlan = async () => {
+      if (get().plan) return;
+      const { date, epoch } = snapshot;
+      const state = [epoch, snapshot.revision, get().book.nowMin ?? "ahead"].join("/");
+      const answer = input.fetchPlan(date, state).catch(() => null);
+      const late = new Promise<null>((resolve) => setTimeout(() => resolve(null), FIRST_PLAN_WITHIN_MS));
+      const plan = await Promise.race([answer, late]);
+      if (plan && !get().plan) set({ plan });
     };
     const schedule = (delayMs: number) => {
       clearTimeout(timer);
@@ -328,6 +343,7 @@ export function createBenchStore(input: BenchInput) {
       },
       start() {
         started ??= (async () => {
+          const first = showFirstPlan();
           const { mine, left } = await input.outbox.open();
           const strays = left.map((group) => ({ ...group, wasSent: true }));
           const kept = (mine?.queue ?? []).map((group) => ({ ...group, wasSent: true }));
@@ -342,7 +358,7 @@ export function createBenchStore(input: BenchInput) {
               future: history.future.length > 0 ? history.future : mine.history.future,
             };
           settle({ save: saver.queue.length > 0 ? showSave() : get().save });
-          replan();
+          void first.then(replan);
           if (saver.queue.length > 0) await get().flush();
         })();
         return started;

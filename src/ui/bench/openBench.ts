@@ -1,6 +1,8 @@
+import type { DayPlan } from "@/core/plan";
 import { createPlanClient } from "@/workers/createPlanClient";
 import { createBenchStore, type BenchStore, type DaySnapshot, type SaveReply } from "./benchStore";
 import { createId } from "./createId";
+import { toPlanPath } from "./planPath";
 import { createOutbox, type Outbox } from "./outbox";
 import { createPlanner } from "./planner";
 
@@ -16,6 +18,8 @@ export function openBench(snapshot: DaySnapshot): BenchStore {
   if (known) return known;
   const store = createStoreFor(snapshot, createOutbox(snapshot.date, Date.now));
   open.set(snapshot.date, store);
+  // Not within the drawing that asks for the store, and not after it: the first plan is on its way meanwhile.
+  queueMicrotask(() => void store.getState().start());
   return store;
 }
 
@@ -26,6 +30,7 @@ export const renderBench = (snapshot: DaySnapshot): BenchStore =>
     send: () => Promise.reject(new Error("Nothing is sent while a page is rendered")),
     fetchSnapshot: () => Promise.resolve(null),
     plan: () => {},
+    fetchPlan: () => Promise.resolve(null),
     outbox: { open: () => Promise.resolve({ mine: null, left: [] }), keep: () => {}, keepNow: () => {} },
     clock: () => new Date(),
     createId: () => createId("group"),
@@ -40,6 +45,7 @@ function createStoreFor(snapshot: DaySnapshot, outbox: Outbox): BenchStore {
     send,
     fetchSnapshot,
     plan: (input) => planner.run(input),
+    fetchPlan,
     outbox,
     clock: () => new Date(),
     createId: () => createId("group"),
@@ -68,6 +74,15 @@ async function send(
 
 /** Longest body that a browser sends on for a page that is gone, characters; they allow 64 KiB. */
 const KEEPALIVE_LIMIT = 30_000;
+
+async function fetchPlan(date: string, state: string): Promise<DayPlan | null> {
+  // As the page's head has asked for it, or it would be asked for twice.
+  const response = await fetch(toPlanPath(date), { credentials: "same-origin", mode: "cors" });
+  const isSame = response.ok && response.headers.get("x-tezgah-state") === state;
+  if (!isSame || !response.body) return null;
+  const text = response.body.pipeThrough(new DecompressionStream("gzip"));
+  return (await new Response(text).json()) as DayPlan;
+}
 
 async function fetchSnapshot(date: string): Promise<DaySnapshot | null> {
   const response = await fetch(`/api/bench/day/${date}`, { cache: "no-store" });

@@ -1,0 +1,50 @@
+import { createMemory } from "@/core/createMemory";
+import { planMakings, type DayBook, type WeighedDay } from "@/core/plan";
+
+/** Days remembered: a shopping list of a month, asked for from several tablets and moved on by some days. */
+const DAYS_REMEMBERED = 120;
+const remember = createMemory<WeighedDay>(DAYS_REMEMBERED);
+
+/** What each day weighs out, without its clock. A day of which nothing has changed is not worked out again. */
+export const weighDays = (books: readonly DayBook[]): WeighedDay[] =>
+  books.map((book) => {
+    const own = narrowBook(book);
+    return remember(JSON.stringify(own), () => {
+      const { doughs, fillings } = planMakings(own).batches;
+      return { date: book.day.date, batches: [...doughs, ...fillings] };
+    });
+  });
+
+/** The book as far as this day's masses depend on it: another day's piece may change without touching them. */
+function narrowBook(book: DayBook): DayBook {
+  const { day, orders, pieces, formulas, ahead, larder, weighings } = book;
+  const made = ahead.filter(({ dayId }) => dayId === day.id).map(({ refId }) => refId);
+  const pieceIds = new Set([...orders.map(({ pieceId }) => pieceId), ...made]);
+  const ownPieces = pieces.filter(({ id }) => pieceIds.has(id));
+  const formulaIds = new Set([
+    ...made,
+    ...ownPieces.flatMap(({ doughId, fillingId, extras }) => [
+      doughId,
+      fillingId,
+      ...extras.flatMap((extra) => ("fillingId" in extra ? [extra.fillingId] : [])),
+    ]),
+  ]);
+  return {
+    ...book,
+    // Neither the order of its jobs nor its helper weighs anything.
+    day: { ...day, laid: [], pinned: [], helper: null },
+    pieces: ownPieces,
+    formulas: formulas.filter(({ id }) => formulaIds.has(id)),
+    larder: larder.filter(
+      ({ refId, takenByDayId }) =>
+        (pieceIds.has(refId) || formulaIds.has(refId)) && (takenByDayId === null || takenByDayId === day.id),
+    ),
+    weighings: weighings.filter(({ formulaId, dayId }) => dayId === day.id && formulaIds.has(formulaId)),
+    cutRecords: [],
+    lotRecords: [],
+    past: { yields: {}, paces: {}, leaks: {}, tookLastG: pick(book.past.tookLastG, formulaIds) },
+  };
+}
+
+const pick = (of: Readonly<Record<string, number>>, ids: ReadonlySet<string>): Record<string, number> =>
+  Object.fromEntries(Object.entries(of).filter(([id]) => ids.has(id)));
