@@ -11,7 +11,7 @@ const houseLayers = {
   data: ["core", "schemas"],
   demo: ["core", "schemas"],
   workers: ["core", "schemas", "formats"],
-  jobs: ["core", "schemas", "data"],
+  jobs: ["core", "schemas", "data", "formats"],
   ui: ["core", "schemas", "workers", "formats", "time"],
   app: ["core", "schemas", "formats", "data", "demo", "workers", "jobs", "ui", "time"],
 };

@@ -1,9 +1,17 @@
-import { openDatabase } from "@/data/openDatabase";
-import { createStore } from "@/data/store";
-import { fromLists, pickRecords } from "@/schemas/recordTable";
+import { planDay } from "@/core/plan";
+import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
-import { planMakings } from "@/core/plan";
-const s = createStore(openDatabase("data/years.db", "src/data/migrations"));
-const run=()=>{ const t=performance.now(); const sp=s.readSpan("2026-10-20","2026-11-19",31); const tb=fromLists(sp.lists); const r=performance.now()-t;
- const books=pickRecords(tb,"day").map(d=>toDayBook(tb,d.date,null,{formulasThen:[],past:sp.past})!); const t2=performance.now(); for(const b of books) planMakings(structuredClone(b)); console.log("read",r.toFixed(0),"makings",(performance.now()-t2).toFixed(0)); };
-for(let i=0;i<6;i++) run();
+import { toDayPdf } from "@/formats";
+import { readShippedFonts } from "@/formats/__tests__/testPdf";
+async function main() {
+  const book = toDayBook(listDemoRecords(), "2026-12-05", null)!;
+  let t = performance.now();
+  const plan = planDay(book);
+  console.log("plan", performance.now() - t);
+  for (let i = 0; i < 3; i++) {
+    t = performance.now();
+    const b = await toDayPdf(book.day, plan, "a4", readShippedFonts());
+    console.log("pdf", (performance.now() - t).toFixed(0), b.length);
+  }
+}
+void main();

@@ -17,9 +17,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const theme = toTheme((await cookies()).get(THEME_COOKIE)?.value);
   return (
     <html lang="en" data-theme={theme ?? undefined}>
-      <body>
-        {children}
-      </body>
+      <body>{children}</body>
     </html>
   );
 }

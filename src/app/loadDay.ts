@@ -4,7 +4,7 @@ import { getStore } from "@/data/getStore";
 import { PLAN_END_MS, runJob, type JobFault } from "@/jobs/pool";
 import { fromLists } from "@/schemas/recordTable";
 import { toDayBook } from "@/schemas/toDayBook";
-import { findEndIso, findNowMin, findPhase } from "@/time/wallClock";
+import { findComputersZone, findEndIso, findNowMin, findPhase } from "@/time/wallClock";
 import type { DaySnapshot } from "@/ui/bench/benchStore";
 import { readKitchenClock } from "./kitchenClock";
 
@@ -18,7 +18,7 @@ export function loadSnapshot(date: string): DaySnapshot | null {
     date,
     ...day,
     formulasThen: isOver ? getStore().listFormulasAsOf(findEndIso(date, timeZone)) : [],
-    timeZone,
+    computersZone: findComputersZone(),
     nowIso: now.toISOString(),
   };
 }

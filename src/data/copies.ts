@@ -4,7 +4,6 @@ import Database from "better-sqlite3";
 import { fail, ok, type Result } from "@/core/result";
 import { readCopyManifest, type CopyManifest, type packCopy, type unpackCopy } from "./copyFile";
 import { chooseKept } from "./copyGenerations";
-import { findNewestVersion } from "./openDatabase";
 
 /** A copy there is. */
 export interface CopyInfo {
@@ -67,7 +66,7 @@ function removeData(file: string): void {
 }
 
 /** Makes copies of an open data file. */
-export function createCopies(db: Database.Database, dataFile: string, migrationsFolder: string) {
+export function createCopies(db: Database.Database, dataFile: string) {
   let making: Promise<Result<CopyManifest, string>> | null = null;
 
   async function make(why: string, now: Date, pack: PackCopy): Promise<Result<CopyManifest, string>> {
@@ -96,7 +95,6 @@ export function createCopies(db: Database.Database, dataFile: string, migrations
       });
       return making;
     },
-    newestVersion: findNewestVersion(migrationsFolder),
   };
 }
 

@@ -3,7 +3,8 @@ import { createCopies, type Copies } from "./copies";
 import { openDatabase } from "./openDatabase";
 import { createStore, type Store } from "./store";
 
-const MIGRATIONS_FOLDER = path.join(process.cwd(), "src/data/migrations");
+/** Numbered SQL files. */
+export const findMigrationsFolder = (): string => path.join(process.cwd(), "src/data/migrations");
 
 interface Opened {
   readonly store: Store;
@@ -20,8 +21,8 @@ export const findDataFile = (): string => process.env.TEZGAH_DATA ?? "data/tezga
 function openFile(): Opened {
   if (holder.tezgahFile) return holder.tezgahFile;
   const file = findDataFile();
-  const db = openDatabase(file, MIGRATIONS_FOLDER);
-  const opened = { store: createStore(db), copies: createCopies(db, file, MIGRATIONS_FOLDER) };
+  const db = openDatabase(file, findMigrationsFolder());
+  const opened = { store: createStore(db), copies: createCopies(db, file) };
   holder.tezgahFile = opened;
   return opened;
 }

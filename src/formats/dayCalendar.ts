@@ -26,9 +26,15 @@ export function writeDayCalendar(day: Day, plan: DayPlan): Result<string, string
   const jobs = plan.tasks.map(({ id, label, placed, person }: DayTask) =>
     toEvent(day, id, label, placed.startMin, placed.endMin, person),
   );
-  const { error, value } = createEvents([...lights, ...jobs], { productId: MAKER, calName: day.name });
+  const { error, value } = createEvents([...lights, ...jobs], {
+    productId: MAKER,
+    calName: toText(day.name),
+  });
   return value ? ok(value) : fail(error?.message ?? "The calendar could not be written.");
 }
+
+/** Without the control characters that RFC 5545 does not allow in a text; a new line is one space. */
+const toText = (label: string) => label.replace(/\p{Cc}+/gu, " ").trim();
 
 function toEvent(
   day: Day,
@@ -40,7 +46,7 @@ function toEvent(
 ): EventAttributes {
   return {
     uid: `${day.date}-${id}@${MAKER}`.replace(/[^\w@.-]/g, "-"),
-    title: person > 0 ? `Helper: ${label}` : label,
+    title: toText(person > 0 ? `Helper: ${label}` : label),
     start: toDateParts(day.date, startMin),
     startInputType: "local",
     startOutputType: "local",
@@ -50,7 +56,7 @@ function toEvent(
     alarms: [
       {
         action: "display",
-        description: label,
+        description: toText(label),
         trigger: { before: true, minutes: ALARM_MIN },
       },
     ],

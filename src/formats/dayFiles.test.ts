@@ -3,11 +3,14 @@ import { listClockRows, planDay } from "@/core/plan";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { toDayCsv, toDayPdf, writeDayCalendar } from ".";
-import { readPdfTexts } from "./testPdf";
+import { readPdfTexts, readShippedFonts } from "./__tests__/testPdf";
 
 const records = listDemoRecords();
 const book = toDayBook(records, "2026-11-28", null)!;
 const plan = planDay(book);
+const fonts = readShippedFonts();
+/** Shaping every word of a great market on a busy machine, ms. */
+const SHAPING_MS = 30_000;
 
 test("the calendar holds every job and every oven to light, each with an alarm, in the bakery's own clock", () => {
   const written = writeDayCalendar(book.day, plan);
@@ -30,29 +33,68 @@ test("the table of jobs has one row a job, in the order of the clock", () => {
   expect(starts).toEqual(starts.toSorted());
 });
 
-test("the sheet as PDF has every job of each person in the order of the clock, on pages of their own", async () => {
-  const market = toDayBook(records, "2026-12-05", null)!;
-  const busy = planDay(market);
-  const pages = readPdfTexts(Buffer.from(await toDayPdf(market.day, busy, "a4")));
-  const rows = listClockRows(busy);
-  for (const [person, who] of [
-    [0, "the baker"],
-    [1, "the helper"],
-  ] as const) {
-    const words = pages
-      .filter((page) => page[0]!.endsWith(who))
-      .map((page) =>
-        page
-          .filter((each) => !/^\d\d:\d\d$/.test(each))
-          .slice(1)
-          .join(" "),
-      );
-    const text = words.join(" ");
-    let from = 0;
-    for (const { label } of rows.filter((row) => row.person === person)) {
-      const at = text.indexOf(label.replace(/[’‘]/g, "'"), from);
-      expect([label, at >= 0]).toEqual([label, true]);
-      from = at;
+test(
+  "the sheet as PDF has every job of each person in the order of the clock, on pages of their own",
+  async () => {
+    const market = toDayBook(records, "2026-12-05", null)!;
+    const busy = planDay(market);
+    const pages = await readPdfTexts(await toDayPdf(market.day, busy, "a4", fonts));
+    const rows = listClockRows(busy);
+    for (const [person, who] of [
+      [0, "the baker"],
+      [1, "the helper"],
+    ] as const) {
+      const words = pages
+        .filter((page) => page[0]!.endsWith(who))
+        .map((page) =>
+          page
+            .filter((each) => !/^\d\d:\d\d$/.test(each))
+            .slice(1)
+            .join(" "),
+        );
+      const text = words.join(" ");
+      let from = 0;
+      for (const { label } of rows.filter((row) => row.person === person)) {
+        const at = text.indexOf(label, from);
+        expect([label, at >= 0]).toEqual([label, true]);
+        from = at;
+      }
     }
-  }
+  },
+  SHAPING_MS,
+);
+
+/** A plan whose first job is called so. */
+const named = (label: string) => ({
+  ...plan,
+  tasks: plan.tasks.map((task, i) => (i === 0 ? { ...task, label } : task)),
+  cautions: [],
+});
+
+test("names in any language of Latin letters are printed as they are written", async () => {
+  const name = "Şeftali, ğüneş, ılık İncir, číčka, łosoś, Œuf – ½ “çok”";
+  const pages = await readPdfTexts(await toDayPdf(book.day, named(name), "letter", fonts));
+  expect(pages.flat().join("").replaceAll(" ", "")).toContain(name.replaceAll(" ", ""));
+  expect(pages.flat().join("")).not.toContain("?");
+});
+
+test("a letter that the font lacks is a box, and the sheet says which", async () => {
+  const pages = await readPdfTexts(await toDayPdf(book.day, named("Anko 餡 moon"), "a4", fonts));
+  const text = pages.flat().join(" ");
+  expect(text).not.toContain("?");
+  expect(text).toContain("U+9921");
+  const plain = await readPdfTexts(await toDayPdf(book.day, named("Moon"), "a4", fonts));
+  expect(plain.flat().join(" ")).not.toContain("U+");
+});
+
+test("calendar and table carry no control characters and nothing that a spreadsheet runs", () => {
+  const written = writeDayCalendar(
+    { ...book.day, name: "Day\u0007 one" },
+    named("=HYPERLINK(1)\u0000\u001b[31m moon\r\nEND:VCALENDAR"),
+  );
+  if (!written.ok) throw new Error(written.failure);
+  expect(written.value.replace(/\r\n/g, "")).not.toMatch(/\p{Cc}/u);
+  expect(written.value.match(/^END:VCALENDAR\r$/gm)).toHaveLength(1);
+  const { data } = Papa.parse<Record<string, string>>(toDayCsv(named("=1+1")), { header: true });
+  expect(data[0]!.what).toBe("'=1+1");
 });

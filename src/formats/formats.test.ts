@@ -14,7 +14,7 @@ import {
   toTemplateSvg,
   type CutTemplate,
 } from ".";
-import { readPdfStreams } from "./testPdf";
+import { readPdfStreams, readShippedFonts } from "./__tests__/testPdf";
 
 const rule = { ...firstKitchen, ingredients: standardIngredients };
 
@@ -53,6 +53,18 @@ test("export then import gives the same formula, as JSON-LD and as CSV, whatever
     }),
     { numRuns: 150 },
   );
+});
+
+test("a formula's table holds nothing that a spreadsheet would run, and still comes back the same", () => {
+  const [base] = starterFormulas;
+  for (const sign of ["=", "+", "-", "@", "'=", "''-"]) {
+    const formula: Formula = { ...base!, name: `${sign}cmd|' /C calc'!A0`, steps: [`${sign}2+3`] };
+    const csv = toFormulaCsv(formula);
+    expect(csv.split(/\r?\n/).filter((row) => row.split(",").some((cell) => /^"?[=+@]/.test(cell)))).toEqual(
+      [],
+    );
+    expect(readBack(csv)).toEqual(formula);
+  }
 });
 
 test("another's recipe is read as text: in a graph, with steps as objects", () => {
@@ -145,7 +157,7 @@ describe("a template at true size", () => {
   ] as const)(
     "PDF on %s: pages of that size, a bar of 100 mm on each",
     async (paper, widthMm, heightMm, columns, rows) => {
-      const bytes = Buffer.from(await toTemplatePdf(template, paper));
+      const bytes = Buffer.from(await toTemplatePdf(template, paper, readShippedFonts()));
       const text = bytes.toString("latin1");
       const streams = readPdfStreams(bytes);
       const pages = streams.filter((stream) => stream.includes(" l"));

@@ -34,7 +34,10 @@ export function toFormulaCsv(formula: Formula): string {
       amount: JSON.stringify(value),
     })),
   ];
-  return `${Papa.unparse(rows, { columns: [...columns], escapeFormulae: false })}\r\n`;
+  const safe = rows.map((row) =>
+    Object.fromEntries(Object.entries(row).map(([name, cell]) => [name, escape(cell)])),
+  );
+  return `${Papa.unparse(safe, { columns: [...columns] })}\r\n`;
 }
 
 /** Reads a formula from CSV, ours or a plain table of amounts and ingredients. */
@@ -51,7 +54,14 @@ export function fromFormulaCsv(text: string, rule: KitchenRule): Result<ReadForm
   return "row" in first ? readOwn(data) : readPlain(data, rule);
 }
 
-function readOwn(data: readonly Record<string, string>[]): Result<ReadFormula, string> {
+/** What a spreadsheet would run as a formula is written with a mark before it, and what looks so marked with one more. */
+const escape = (cell: string) => (/^'*[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell);
+const unescape = (cell: string) => (/^'+[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
+
+function readOwn(cells: readonly Record<string, string>[]): Result<ReadFormula, string> {
+  const data = cells.map((row) =>
+    Object.fromEntries(Object.entries(row).map(([name, cell]) => [name, unescape(cell ?? "")])),
+  );
   const of = (kind: string) => data.filter(({ row }) => row === kind);
   const figures: [string, unknown][] = [];
   for (const { name = "", amount = "" } of of("figure")) {

@@ -9,3 +9,4 @@ export { toRecipeJsonLd, type ReadFormula } from "./recipeJsonLd";
 export { readFormulaFile } from "./readFormulaFile";
 export { writeDayCalendar } from "./dayCalendar";
 export { toDayCsv } from "./dayCsv";
+export type { FontFiles } from "./pdfText";

@@ -10,18 +10,3 @@ export const papers: Record<Paper, BoxMm> = {
 
 /** PDF measures in points, 72 to an inch. */
 export const PT_PER_MM = 72 / 25.4;
-
-/** Typographers' marks and what a plain font has for them. */
-const PLAIN: ReadonlyMap<string, string> = new Map([
-  ["’", "'"],
-  ["‘", "'"],
-  ["“", '"'],
-  ["”", '"'],
-  ["–", "-"],
-  ["—", "-"],
-  ["…", "..."],
-]);
-
-/** The fonts every reader has know Latin letters only: others are written as a question mark. */
-export const toLatin = (text: string): string =>
-  text.replace(/[^\u0020-\u007e\u00a0-\u00ff]/g, (letter) => PLAIN.get(letter) ?? "?");

@@ -9,13 +9,12 @@ import {
   closePath,
   rgb,
   setLineWidth,
-  StandardFonts,
   stroke,
-  type PDFFont,
   type PDFPage,
 } from "pdf-lib";
 import type { BoxMm, Polygon } from "@/core/shape";
-import { papers, PT_PER_MM, toLatin, type Paper } from "./paper";
+import { papers, PT_PER_MM, type Paper } from "./paper";
+import { describeMissing, embedFaces, type FontFiles, type PdfFace } from "./pdfText";
 import { CHECK_BAR_MM, listCuts, type CutTemplate } from "./cutTemplate";
 
 /** Kept free all round: what a kitchen printer cannot reach, and the foot with the check bar. */
@@ -30,10 +29,14 @@ const INK = rgb(0, 0, 0);
  * The template as PDF at true size, over as many pages as it needs: crosshairs where pages meet, a 100 mm bar to
  * check the print, and each page's place in the whole.
  */
-export async function toTemplatePdf(template: CutTemplate, paper: Paper): Promise<Uint8Array> {
+export async function toTemplatePdf(
+  template: CutTemplate,
+  paper: Paper,
+  files: FontFiles,
+): Promise<Uint8Array> {
   const document = await PDFDocument.create();
   document.setTitle(template.title);
-  const font = await document.embedFont(StandardFonts.Helvetica);
+  const faces = await embedFaces(document, files);
   const { widthMm, heightMm } = papers[paper];
   const tile = { widthMm: widthMm - 2 * EDGE_MM, heightMm: heightMm - 2 * EDGE_MM - FOOT_MM };
   const columns = countTiles(template.sheet.widthMm, tile.widthMm);
@@ -45,9 +48,11 @@ export async function toTemplatePdf(template: CutTemplate, paper: Paper): Promis
         xMm: column * (tile.widthMm - OVERLAP_MM),
         yMm: row * (tile.heightMm - OVERLAP_MM),
       };
-      drawTile(page, font, template, tile, origin);
+      drawTile(page, faces.plain, template, tile, origin);
       const place = `row ${row + 1} of ${rows}, column ${column + 1} of ${columns}`;
-      drawFoot(page, font, `${toLatin(template.title)} - ${place}`);
+      drawFoot(page, faces.plain, `${template.title} – ${place}`);
+      const missing = describeMissing(faces);
+      if (missing) faces.plain.write(page, missing, { x: EDGE_MM * PT_PER_MM, y: 12, sizePt: 7 });
     }
   }
   return document.save();
@@ -58,7 +63,7 @@ const countTiles = (lengthMm: number, tileMm: number) =>
 
 function drawTile(
   page: PDFPage,
-  font: PDFFont,
+  face: PdfFace,
   template: CutTemplate,
   tile: BoxMm,
   origin: { readonly xMm: number; readonly yMm: number },
@@ -125,13 +130,7 @@ function drawTile(
       }
     }
     const text = String(i + 1);
-    page.drawText(text, {
-      x: cx - font.widthOfTextAtSize(text, 14) / 2,
-      y: cy - 5,
-      size: 14,
-      font,
-      color: INK,
-    });
+    face.write(page, text, { x: cx - face.measure(text, 14) / 2, y: cy - 5, sizePt: 14 });
   });
   page.pushOperators(popGraphicsState());
   for (const [cornerX, cornerY] of [
@@ -156,9 +155,9 @@ function drawCross(page: PDFPage, x: number, y: number): void {
   );
 }
 
-function drawFoot(page: PDFPage, font: PDFFont, text: string): void {
+function drawFoot(page: PDFPage, face: PdfFace, text: string): void {
   const [x, y] = [EDGE_MM * PT_PER_MM, EDGE_MM * PT_PER_MM];
   page.pushOperators(setLineWidth(1), moveTo(x, y), lineTo(x + CHECK_BAR_MM * PT_PER_MM, y), stroke());
-  page.drawText(`${CHECK_BAR_MM} mm: print at 100 %`, { x, y: y + 5, size: 9, font, color: INK });
-  page.drawText(text.slice(0, 90), { x, y: y - 12, size: 9, font, color: INK });
+  face.write(page, `${CHECK_BAR_MM} mm: print at 100 %`, { x, y: y + 5, sizePt: 9 });
+  face.write(page, text.slice(0, 90), { x, y: y - 12, sizePt: 9 });
 }

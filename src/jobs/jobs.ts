@@ -17,6 +17,8 @@ import { ok, type Result } from "@/core/result";
 import { improveSchedule } from "@/core/schedule";
 import { createRandom } from "@/core/seededRandom";
 import { packCopy, unpackCopy } from "@/data/copyFile";
+import { toDayPdf, toTemplatePdf, type CutTemplate, type Paper } from "@/formats";
+import { readFontFiles } from "./fontFiles";
 import type { BakeScaleDocument, FryDocument } from "@/schemas/heatCalculators";
 import type { ScheduleDocument } from "@/schemas/scheduleDocument";
 import { weighDays } from "./weighDays";
@@ -48,6 +50,12 @@ const jobs = {
   packPlan: (book: DayBook): Uint8Array =>
     gzipSync(JSON.stringify(planDay(book)), { level: PLAN_DEFLATE_LEVEL }),
   weighDays,
+  async writeDayPdf({ book, paper }: { book: DayBook; paper: Paper }): Promise<Uint8Array> {
+    return toDayPdf(book.day, planDay(book), paper, await readFontFiles());
+  },
+  async writeTemplatePdf({ template, paper }: { template: CutTemplate; paper: Paper }): Promise<Uint8Array> {
+    return toTemplatePdf(template, paper, await readFontFiles());
+  },
   packCopy: ({ from, to, about }: { from: string; to: string; about: Parameters<typeof packCopy>[2] }) =>
     packCopy(from, to, about),
   unpackCopy: ({ from, to }: { from: string; to: string }) => unpackCopy(from, to),

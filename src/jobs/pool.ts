@@ -27,6 +27,8 @@ const roadOf: Readonly<Record<JobName, Road>> = {
   unpackCopy: "searches",
   planDay: "plans",
   packPlan: "plans",
+  writeDayPdf: "plans",
+  writeTemplatePdf: "plans",
   weighDays: "plans",
 };
 

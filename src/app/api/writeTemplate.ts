@@ -1,4 +1,6 @@
-import { toTemplateDxf, toTemplatePdf, toTemplateSvg, type CutTemplate, type Paper } from "@/formats";
+import { PLAN_END_MS, runJob } from "@/jobs/pool";
+import { refuseJob } from "./calculator";
+import { toTemplateDxf, toTemplateSvg, type CutTemplate, type Paper } from "@/formats";
 
 export interface TemplateForm {
   readonly form: "pdf" | "svg" | "dxf";
@@ -16,7 +18,9 @@ export async function writeTemplate(template: CutTemplate, { form, paper }: Temp
       return answer(toTemplateSvg(template), "image/svg+xml; charset=utf-8");
     case "dxf":
       return answer(toTemplateDxf(template), "image/vnd.dxf");
-    case "pdf":
-      return answer(new Uint8Array(await toTemplatePdf(template, paper)), "application/pdf");
+    case "pdf": {
+      const written = await runJob("writeTemplatePdf", { template, paper }, PLAN_END_MS);
+      return written.ok ? answer(Buffer.from(written.value), "application/pdf") : refuseJob(written.failure);
+    }
   }
 }

@@ -3,7 +3,14 @@ import type { DayBook, DayPlan } from "@/core/plan";
 import { joinChanges, toChange, type Change, type ChangeGroup, type GroupAnswer } from "@/schemas/change";
 import type { Formula } from "@/schemas/model";
 import type { PastLog } from "@/core/plan";
-import { findRecord, fromLists, type Edit, type RecordLists, type RecordTable } from "@/schemas/recordTable";
+import {
+  findRecord,
+  fromLists,
+  pickRecords,
+  type Edit,
+  type RecordLists,
+  type RecordTable,
+} from "@/schemas/recordTable";
 import { toDayBook, type DayGround } from "@/schemas/toDayBook";
 import { findNowMin, findPhase, readWallClock } from "@/time/wallClock";
 import { findUse } from "./findUse";
@@ -44,8 +51,8 @@ export interface DaySnapshot {
   readonly past: PastLog;
   /** For a day that is over: the formulas as they stood then. Empty otherwise. */
   readonly formulasThen: readonly Formula[];
-  /** The zone whose wall clock the kitchen goes by. */
-  readonly timeZone: string;
+  /** The server's own zone: the kitchen's where it has named none. */
+  readonly computersZone: string;
   /** The server's now, UTC, ISO 8601. */
   readonly nowIso: string;
 }
@@ -76,7 +83,9 @@ export interface BenchState {
   readonly date: string;
   /** The day is over: its formulas are those of then. */
   readonly isOver: boolean;
+  /** The zone whose wall clock the kitchen goes by. */
   readonly timeZone: string;
+  readonly computersZone: string;
   readonly records: RecordTable;
   readonly ground: DayGround;
   readonly book: DayBook;
@@ -152,7 +161,10 @@ export function createBenchStore(input: BenchInput) {
   let failures = 0;
   let started: Promise<void> | null = null;
 
-  const readNow = () => readWallClock(new Date(input.clock().getTime() + clockOffsetMs), snapshot.timeZone);
+  const readZone = (table: RecordTable) =>
+    pickRecords(table, "kitchen")[0]?.timeZone ?? snapshot.computersZone;
+  const readNow = () =>
+    readWallClock(new Date(input.clock().getTime() + clockOffsetMs), readZone(readLocal(saver)));
   const toGround = ({ formulasThen, past }: DaySnapshot): DayGround => ({ formulasThen, past });
   const firstNow = readNow();
   const firstGround = toGround(snapshot);
@@ -178,6 +190,7 @@ export function createBenchStore(input: BenchInput) {
       const book = isSame ? before.book : (toDayBook(records, before.date, nowMin, ground) ?? before.book);
       set({
         records: isSame ? before.records : records,
+        timeZone: readZone(records),
         book,
         conflict,
         mine: conflict && findRecord(records, conflict.kind, conflict.id),
@@ -258,7 +271,8 @@ export function createBenchStore(input: BenchInput) {
     return {
       date: snapshot.date,
       isOver: findPhase(snapshot.date, firstNow) === "over",
-      timeZone: snapshot.timeZone,
+      timeZone: readZone(saver.base),
+      computersZone: snapshot.computersZone,
       records: saver.base,
       ground: firstGround,
       book: firstBook,
@@ -333,7 +347,6 @@ export function createBenchStore(input: BenchInput) {
         forget(rebased.foreign);
         settle({
           ground: toGround(next),
-          timeZone: next.timeZone,
           isOver: findPhase(next.date, readNow()) === "over",
         });
       },

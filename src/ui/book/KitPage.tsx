@@ -86,6 +86,7 @@ function BenchCard({ bench }: { readonly bench: Bench }) {
 }
 
 function KitchenCard({ kitchen }: { readonly kitchen: Kitchen }) {
+  const computersZone = useBench((state) => state.computersZone);
   const edit = useBench((state) => state.edit);
   const save = (fields: Partial<Kitchen>) =>
     edit([{ kind: "kitchen", id: kitchen.id, record: { ...kitchen, ...fields } }]);
@@ -119,6 +120,16 @@ function KitchenCard({ kitchen }: { readonly kitchen: Kitchen }) {
         options={toOptions({ celsius: "°C", fahrenheit: "°F", gas: "gas marks" })}
         hint="a dial takes any of them, typed with its unit"
         onChange={(ovenScale) => save({ ovenScale })}
+      />
+      <Select
+        label="The clock on the wall goes by"
+        value={kitchen.timeZone ?? ""}
+        options={[
+          { id: "", name: `this computer: ${computersZone}` },
+          ...Intl.supportedValuesOf("timeZone").map((id) => ({ id, name: id.replaceAll("_", " ") })),
+        ]}
+        hint="every minute of a day is this clock's, also when clocks change"
+        onChange={(timeZone) => save({ timeZone: timeZone === "" ? null : timeZone })}
       />
       <Dial
         limit={kitchenLimits.roomC}

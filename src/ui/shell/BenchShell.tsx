@@ -15,7 +15,9 @@ import { Tally } from "./Tally";
 import { useBenchKeys } from "./useBenchKeys";
 
 /** Loaded when it is first asked for: no first screen waits for it. */
-const CommandList = dynamic(() => import("./CommandList").then((module) => module.CommandList), { ssr: false });
+const CommandList = dynamic(() => import("./CommandList").then((module) => module.CommandList), {
+  ssr: false,
+});
 
 type Panel = "find" | "keys" | "book" | null;
 

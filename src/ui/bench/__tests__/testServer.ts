@@ -48,7 +48,7 @@ export function createTestServer(date = "2026-11-28") {
       lists: toLists(table),
       past: NO_PAST,
       formulasThen: [],
-      timeZone: "UTC",
+      computersZone: "UTC",
       nowIso: NOW_ISO,
     }),
     take(groups: readonly ChangeGroup[]): SaveReply {

@@ -1,5 +1,6 @@
-import { toDayCsv, toDayPdf, writeDayCalendar } from "@/formats";
-import { loadPlannedDay } from "../../../../loadDay";
+import { PLAN_END_MS, runJob } from "@/jobs/pool";
+import { toDayCsv, writeDayCalendar } from "@/formats";
+import { loadBook, loadPlannedDay } from "../../../../loadDay";
 import { refuseJob } from "../../../calculator";
 import { refuse } from "../../../readJson";
 import { stored } from "../../../stored";
@@ -8,26 +9,32 @@ interface Context {
   readonly params: Promise<{ readonly date: string; readonly form: string }>;
 }
 
+const noDay = (date: string) =>
+  noSuch(`There is no day ${date.slice(0, 20)}. Open one that is in the book.`, 404);
+
 const noSuch = (message: string, status: number) => refuse([{ path: "", message }], status);
 
 /** A stored day as a calendar with alarms, as a table of its jobs, or as a sheet to print. */
 export const GET = stored(async (_request: Request, { params }: Context): Promise<Response> => {
   const { date, form } = await params;
   if (!["csv", "pdf", "ics"].includes(form)) return noSuch("A day is written as ics, csv or pdf.", 404);
-  const loaded = await loadPlannedDay(date);
-  if (!loaded) return noSuch(`There is no day ${date.slice(0, 20)}. Open one that is in the book.`, 404);
-  if (!loaded.ok) return refuseJob(loaded.failure);
-  const { book, plan } = loaded.value;
   const file = (type: string) => ({
     "content-type": type,
     "content-disposition": `attachment; filename="tezgah-${date}.${form}"`,
     "cache-control": "no-store",
   });
+  if (form === "pdf") {
+    const book = loadBook(date);
+    if (!book) return noDay(date);
+    const written = await runJob("writeDayPdf", { book, paper: "a4" }, PLAN_END_MS);
+    if (!written.ok) return refuseJob(written.failure);
+    return new Response(Buffer.from(written.value), { headers: file("application/pdf") });
+  }
+  const loaded = await loadPlannedDay(date);
+  if (!loaded) return noDay(date);
+  if (!loaded.ok) return refuseJob(loaded.failure);
+  const { book, plan } = loaded.value;
   if (form === "csv") return new Response(toDayCsv(plan), { headers: file("text/csv; charset=utf-8") });
-  if (form === "pdf")
-    return new Response(Buffer.from(await toDayPdf(book.day, plan, "a4")), {
-      headers: file("application/pdf"),
-    });
   const calendar = writeDayCalendar(book.day, plan);
   return calendar.ok
     ? new Response(calendar.value, { headers: file("text/calendar; charset=utf-8") })

@@ -1,0 +1,38 @@
+// npm run restore: lists the copies. npm run restore -- NAME|FILE: shows what it holds. With --lay-back as well: lays it
+// back; what was there is kept aside. Stop Tezgah first.
+import { existsSync } from "node:fs";
+import { findCopy, findRestoringFile, listCopies, putInPlace } from "@/data/copies";
+import { unpackCopy } from "@/data/copyFile";
+import { findNewestVersion } from "@/data/openDatabase";
+
+const dataFile = process.env.TEZGAH_DATA ?? "data/tezgah.db";
+const [wanted, sure] = process.argv.slice(2);
+if (!wanted) {
+  for (const { name, bytes } of listCopies(dataFile)) console.log(`${name}  ${bytes} bytes`);
+  console.log("Name one to see what it holds: npm run restore -- NAME");
+} else {
+  const copy = existsSync(wanted) ? wanted : findCopy(dataFile, wanted);
+  if (copy === null) stop(`There is no copy “${wanted}”. npm run restore lists them.`);
+  const restoring = findRestoringFile(dataFile);
+  const unpacked = unpackCopy(copy, restoring);
+  if (!unpacked.ok) stop(unpacked.failure);
+  console.log(JSON.stringify(unpacked.value, null, 2));
+  if (sure !== "--lay-back") {
+    console.log(`To lay it back: npm run restore -- ${wanted} --lay-back`);
+  } else {
+    const placed = putInPlace(
+      dataFile,
+      restoring,
+      unpacked.value,
+      findNewestVersion("src/data/migrations"),
+      new Date(),
+    );
+    if (!placed.ok) stop(placed.failure);
+    console.log(placed.value === null ? "In place." : `In place. What was there is kept as ${placed.value}`);
+  }
+}
+
+function stop(message: string): never {
+  console.error(message);
+  process.exit(1);
+}

@@ -1,0 +1,19 @@
+import type { Metadata } from "next";
+import { listCopies } from "@/data/copies";
+import { findDataFile } from "@/data/getStore";
+import { findComputersZone } from "@/time/wallClock";
+import { CopiesPage } from "@/ui/copies/CopiesPage";
+
+export const metadata: Metadata = { title: "Copies" };
+export const dynamic = "force-dynamic";
+
+/** Needs no data file: it may be ill, and then this page is what helps. */
+export default function Page() {
+  return (
+    <CopiesPage
+      copies={listCopies(findDataFile())}
+      nowIso={new Date().toISOString()}
+      timeZone={findComputersZone()}
+    />
+  );
+}

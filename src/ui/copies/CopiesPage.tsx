@@ -1,0 +1,238 @@
+"use client";
+
+import { TZDate } from "@date-fns/tz";
+import { format, formatDistance } from "date-fns";
+import { Download, HardDriveDownload, RotateCcw, TriangleAlert } from "lucide-react";
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { formatNumber } from "@/core/units";
+import { Dialog } from "../shell/Dialog";
+
+/** A copy there is. */
+export interface CopyShown {
+  readonly name: string;
+  readonly bytes: number;
+  readonly madeAt: string;
+}
+
+/** What a copy or the data file holds. */
+interface Holding {
+  readonly dataVersion: number;
+  readonly counts: Readonly<Record<string, number>>;
+  readonly firstDay: string | null;
+  readonly lastDay: string | null;
+}
+
+/** A copy that was looked at and can be laid back. */
+interface Looked {
+  readonly token: string;
+  readonly manifest: Holding & { readonly madeAt: string; readonly why: string };
+  readonly now: Holding | null;
+}
+
+interface Props {
+  readonly copies: readonly CopyShown[];
+  readonly nowIso: string;
+  readonly timeZone: string;
+}
+
+/** A copy older than this is no help any more: a week's work would be lost, ms. */
+const OLD_AFTER_MS = 7 * 86_400_000;
+const BYTES_PER_MB = 1_000_000;
+
+/** Save everything and lay it back: what each copy holds is shown before it replaces anything. */
+export function CopiesPage({ copies, nowIso, timeZone }: Props) {
+  const router = useRouter();
+  const [busy, setBusy] = useState<string | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const [looked, setLooked] = useState<Looked | null>(null);
+  const [done, setDone] = useState<string | null>(null);
+
+  const ask = async <Answer,>(what: string, path: string, init: RequestInit): Promise<Answer | null> => {
+    setBusy(what);
+    setFault(null);
+    const answer = await fetch(path, init).catch(() => null);
+    const told = (await answer?.json().catch(() => null)) as
+      (Answer & { faults?: { message: string }[] }) | null | undefined;
+    setBusy(null);
+    if (answer?.ok && told) return told;
+    setFault(
+      told?.faults?.[0]?.message ?? "Tezgah does not answer. Nothing was changed; try again in a moment.",
+    );
+    return null;
+  };
+  const make = async () => {
+    if (await ask("Copying everything…", "/api/copies", { method: "POST" })) router.refresh();
+  };
+  const look = async (path: string, body: File | null) => {
+    const headers = body ? { "content-type": "application/zip" } : undefined;
+    setLooked(await ask<Looked>("Looking at the copy…", path, { method: "POST", body, headers }));
+  };
+  const layBack = async (token: string) => {
+    const laid = await ask<{ aside: string | null }>("Laying the copy back…", "/api/copies/restore", {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify({ token }),
+    });
+    setLooked(null);
+    if (!laid) return;
+    setDone(
+      laid.aside === null
+        ? "The copy is in place."
+        : `The copy is in place. What was there is kept as ${laid.aside}.`,
+    );
+    router.refresh();
+  };
+  const at = (iso: string) => format(new TZDate(iso, timeZone), "EEE d MMM yyyy, HH:mm");
+  const [newest] = copies;
+  const isOld = !newest || Date.parse(nowIso) - Date.parse(newest.madeAt) > OLD_AFTER_MS;
+
+  return (
+    <main className="board min-h-dvh p-5 sm:p-8">
+      <div className="mx-auto flex max-w-3xl flex-col gap-5">
+        <header className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
+          <Link href="/" className="figure text-2xl" aria-label="Tezgah, to the bench">
+            tezgah
+          </Link>
+          <h1 className="text-3xl">Copies</h1>
+          <Link href="/" className="btn touch ml-auto">
+            Back to the bench
+          </Link>
+        </header>
+        <p
+          className={`flex items-center gap-3 text-xl ${isOld ? "text-error" : ""}`}
+          role={isOld ? "alert" : undefined}
+        >
+          {isOld && <TriangleAlert size={26} aria-hidden className="shrink-0" />}
+          {newest ? (
+            <span>
+              The last copy is{" "}
+              <strong className="figure">{formatDistance(new Date(newest.madeAt), new Date(nowIso))}</strong>{" "}
+              old{isOld ? ": save one now." : "."}
+            </span>
+          ) : (
+            <span>There is no copy yet: save one now.</span>
+          )}
+        </p>
+        <p className="quiet">
+          Everything (book, kit, days, log) in one file. A copy is made by itself at each start and each
+          closed day; the last ten are kept, one for each of eight weeks and one for each of twenty-four
+          months. Keep one on another disk too.
+        </p>
+        <div className="flex flex-wrap gap-3">
+          <button
+            type="button"
+            className="btn btn-primary touch"
+            disabled={busy !== null}
+            onClick={() => void make()}
+          >
+            <HardDriveDownload size={20} aria-hidden /> Save a copy now
+          </button>
+          <label className="btn touch">
+            <RotateCcw size={20} aria-hidden /> Lay back a file
+            <input
+              type="file"
+              accept=".zip"
+              className="sr-only"
+              onChange={(event) => {
+                const [file] = event.target.files ?? [];
+                event.target.value = "";
+                if (file) void look("/api/copies/look", file);
+              }}
+            />
+          </label>
+        </div>
+        <div aria-live="polite">
+          {busy && <p>{busy}</p>}
+          {done && <p className="text-primary">{done}</p>}
+        </div>
+        {fault && (
+          <p role="alert" className="text-error">
+            {fault}
+          </p>
+        )}
+        <ul className="flex flex-col">
+          {copies.map(({ name, bytes, madeAt }) => (
+            <li key={name} className="flex flex-wrap items-center gap-x-3 border-t border-base-300 py-1.5">
+              <span className="min-w-52 flex-1">{at(madeAt)}</span>
+              <span className="figure quiet w-20 text-right">{formatNumber(bytes / BYTES_PER_MB, 1)} MB</span>
+              <a
+                href={`/api/copies/${name}`}
+                download
+                className="btn btn-ghost touch px-2"
+                aria-label={`Keep the copy of ${at(madeAt)}`}
+              >
+                <Download size={20} aria-hidden />
+              </a>
+              <button
+                type="button"
+                className="btn touch"
+                disabled={busy !== null}
+                aria-label={`Look at the copy of ${at(madeAt)}`}
+                onClick={() => void look(`/api/copies/look?name=${name}`, null)}
+              >
+                Lay back…
+              </button>
+            </li>
+          ))}
+        </ul>
+      </div>
+      <Dialog open={looked !== null} onClose={() => setLooked(null)} title="Lay this copy back?">
+        {looked && (
+          <>
+            <table className="table">
+              <thead>
+                <tr>
+                  <th scope="col">What</th>
+                  <th scope="col" className="text-right">
+                    Copy of {at(looked.manifest.madeAt)}
+                  </th>
+                  <th scope="col" className="text-right">
+                    Now
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {Object.entries(looked.manifest.counts).map(([what, count]) => (
+                  <tr key={what}>
+                    <th scope="row" className="font-normal">
+                      {what}
+                    </th>
+                    <td className="figure text-right">{count}</td>
+                    <td className="figure text-right">{looked.now?.counts[what] ?? "–"}</td>
+                  </tr>
+                ))}
+                <tr>
+                  <th scope="row" className="font-normal">
+                    days from, to
+                  </th>
+                  <td className="text-right">{describeSpan(looked.manifest)}</td>
+                  <td className="text-right">{looked.now ? describeSpan(looked.now) : "cannot be read"}</td>
+                </tr>
+              </tbody>
+            </table>
+            <p className="my-3">
+              It takes the place of all that is there now. What is there now is copied first, and kept aside.
+            </p>
+            <div className="flex flex-wrap gap-2">
+              <button type="button" className="btn touch" onClick={() => setLooked(null)}>
+                Leave everything as it is
+              </button>
+              <button
+                type="button"
+                className="btn btn-primary touch"
+                onClick={() => void layBack(looked.token)}
+              >
+                Lay it back
+              </button>
+            </div>
+          </>
+        )}
+      </Dialog>
+    </main>
+  );
+}
+
+const describeSpan = ({ firstDay, lastDay }: Holding): string =>
+  firstDay === null ? "none" : `${firstDay} to ${lastDay ?? firstDay}`;
