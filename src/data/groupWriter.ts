@@ -1,4 +1,5 @@
 import type Database from "better-sqlite3";
+import { fail, ok, type Result } from "@/core/result";
 import {
   applyToRecord,
   findConflict,
@@ -67,13 +68,13 @@ export function createGroupWriter(
       return null;
     }
     // A new record whose id is there already, in the very same words: only what was taken away comes back.
-    const merged = validateRecord(kind, applyToRecord(found?.record ?? null, change));
-    if (!merged.ok)
-      throw refuse(group, `Not saved. ${merged.failure[0]?.message ?? "Check what you entered."}`);
-    if (merged.value.id !== id)
-      throw refuse(group, `Not saved. The record’s id is “${merged.value.id}”, the change’s “${id}”.`);
-    if (isFormula(kind, merged.value)) editions.note(repositories.formula, merged.value, atIso);
-    repository.write(merged.value, change.was === null);
+    const checked = checkMerged(change, applyToRecord(found?.record ?? null, change));
+    if (!checked.ok) throw refuse(group, `Not saved. ${checked.failure}`);
+    const record = checked.value;
+    if (record.id !== id)
+      throw refuse(group, `Not saved. The record’s id is “${record.id}”, the change’s “${id}”.`);
+    if (isFormula(kind, record)) editions.note(repositories.formula, record, atIso);
+    repository.write(record, change.was === null);
     return null;
   };
 
@@ -118,6 +119,20 @@ export function createGroupWriter(
     forgetGroups: (nowIso: string): void =>
       void forget.run(new Date(Date.parse(nowIso) - REMEMBER_DAYS * 86_400_000).toISOString()),
   };
+}
+
+/**
+ * The record as it would be written. Of a record that breaks a rule already, written under older ones, a fault in
+ * fields that the change does not touch is none of the change's.
+ */
+function checkMerged({ kind, set, was }: Change, merged: AnyRecord | null): Result<AnyRecord, string> {
+  const valid = validateRecord(kind, merged);
+  if (valid.ok) return valid;
+  const touched = was === null ? null : Object.keys(set ?? {});
+  const own = valid.failure.find(
+    ({ path }) => path === "" || !touched || touched.includes(path.split(".")[0] ?? ""),
+  );
+  return own || !merged ? fail(own?.message ?? "Check what you entered.") : ok(merged);
 }
 
 const isFormula = (kind: RecordKind, record: AnyRecord): record is Formula =>
