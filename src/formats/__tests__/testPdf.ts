@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
-import { decodePDFRawStream, PDFArray, PDFDict, PDFDocument, PDFName, PDFRawStream } from "pdf-lib";
+import type { PDFRawStream } from "pdf-lib";
+import { decodePDFRawStream, PDFArray, PDFDict, PDFDocument, PDFName } from "pdf-lib";
 import type { FontFiles } from "../pdfText";
 import { inflateSync } from "node:zlib";
 

@@ -7,7 +7,8 @@ import type { BenchState, BenchStore, DaySnapshot } from "./benchStore";
 import { openBench, renderBench } from "./openBench";
 import { commitTyped } from "./typedFields";
 
-const BenchContext = createContext<BenchStore | null>(null);
+/** Where the screens below find the open day. */
+export const BenchContext = createContext<BenchStore | null>(null);
 
 /** How often the clock is looked at, ms. */
 const TICK_MS = 10_000;

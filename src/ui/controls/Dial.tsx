@@ -2,7 +2,7 @@
 
 import { useId, useState, type KeyboardEvent } from "react";
 import { useTyped } from "../bench/useTyped";
-import { PASSED_ON } from "../shell/useBenchKeys";
+import { PASSED_ON } from "./passedOn";
 import { describeLimitFault } from "@/schemas/checkValue";
 import type { Limit } from "@/schemas/limits";
 import { isShareLimit, parseDial, toDialText } from "./parseDial";

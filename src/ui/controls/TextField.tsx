@@ -2,7 +2,7 @@
 
 import { useId, useState } from "react";
 import { useTyped } from "../bench/useTyped";
-import { PASSED_ON } from "../shell/useBenchKeys";
+import { PASSED_ON } from "./passedOn";
 
 interface Props {
   readonly label: string;

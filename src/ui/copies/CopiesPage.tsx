@@ -40,6 +40,15 @@ interface Props {
 /** A copy older than this is no help any more: a week's work would be lost, ms. */
 const OLD_AFTER_MS = 7 * 86_400_000;
 const BYTES_PER_MB = 1_000_000;
+const BYTES_PER_KB = 1000;
+
+/** What a copy was made for, from its name. */
+const readWhy = (name: string): string => /Z-(.+)\.zip$/.exec(name)?.[1]?.replaceAll("-", " ") ?? "";
+
+const describeBytes = (bytes: number): string =>
+  bytes < BYTES_PER_MB
+    ? `${formatNumber(bytes / BYTES_PER_KB)} kB`
+    : `${formatNumber(bytes / BYTES_PER_MB, 1)} MB`;
 
 /** Save everything and lay it back: what each copy holds is shown before it replaces anything. */
 export function CopiesPage({ copies, nowIso, timeZone }: Props) {
@@ -152,11 +161,13 @@ export function CopiesPage({ copies, nowIso, timeZone }: Props) {
             {fault}
           </p>
         )}
+        {copies.length > 0 && <h2 className="text-xl">Copies there are</h2>}
         <ul className="flex flex-col">
           {copies.map(({ name, bytes, madeAt }) => (
             <li key={name} className="flex flex-wrap items-center gap-x-3 border-t border-base-300 py-1.5">
               <span className="min-w-52 flex-1">{at(madeAt)}</span>
-              <span className="figure quiet w-20 text-right">{formatNumber(bytes / BYTES_PER_MB, 1)} MB</span>
+              <span className="quiet w-40">{readWhy(name)}</span>
+              <span className="figure quiet w-20 text-right">{describeBytes(bytes)}</span>
               <a
                 href={`/api/copies/${name}`}
                 download

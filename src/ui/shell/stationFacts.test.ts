@@ -41,16 +41,19 @@ test("two versions of a record differ in words, units in brackets, nested parts 
   const theirs = { name: "Moon", marginMm: 13, bakeLossShare: 0.1, cut: { kind: "disc", diameterMm: 90 } };
   const mine = { name: "Moon", marginMm: 15, bakeLossShare: 0.2, cut: { kind: "disc", diameterMm: 95 } };
   expect(listDifferences(theirs, mine)).toEqual([
-    { field: "margin (mm)", theirs: "13", mine: "15" },
-    { field: "bake loss", theirs: "0.1", mine: "0.2" },
+    { name: "marginMm", field: "margin (mm)", theirs: "13", mine: "15" },
+    { name: "bakeLossShare", field: "bake loss", theirs: "0.1", mine: "0.2" },
     {
+      name: "cut",
       field: "cut",
-      theirs: '{"kind":"disc","diameterMm":90}',
-      mine: '{"kind":"disc","diameterMm":95}',
+      theirs: "kind disc, diameter (mm) 90",
+      mine: "kind disc, diameter (mm) 95",
     },
   ]);
   expect(listDifferences(theirs, theirs)).toEqual([]);
-  expect(listDifferences(null, { ovenC: 200 })).toEqual([{ field: "oven (°C)", theirs: "–", mine: "200" }]);
+  expect(listDifferences(null, { ovenC: 200 })).toEqual([
+    { name: "ovenC", field: "oven (°C)", theirs: "–", mine: "200" },
+  ]);
 });
 
 test("dates are said as a baker says them", () => {

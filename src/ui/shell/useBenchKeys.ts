@@ -10,9 +10,6 @@ export interface BenchKeys {
   readonly find: () => void;
 }
 
-/** Marks a text field whose text is passed on already, so that undo there means the bench's. */
-export const PASSED_ON = { "data-passed-on": true } as const;
-
 /** The keys of the bench. Signs are ignored while something is being written. */
 export function useBenchKeys({ signs, undo, redo, find }: BenchKeys): void {
   useHotkeys(

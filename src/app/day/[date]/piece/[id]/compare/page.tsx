@@ -1,11 +1,9 @@
 import type { Metadata } from "next";
 import { ComparePage } from "@/ui/piece/ComparePage";
-import { requireStored } from "../../../../../requireStored";
 
 export const metadata: Metadata = { title: "Compare variants" };
 
 export default async function Page({ params }: { readonly params: Promise<{ id: string }> }) {
   const { id } = await params;
-  await requireStored("piece", id);
   return <ComparePage pieceId={id} />;
 }

@@ -1,5 +1,0 @@
-import { MissingRecord } from "@/ui/shell/MissingRecord";
-
-export default function NotFound() {
-  return <MissingRecord />;
-}
