@@ -86,7 +86,7 @@ export function startApplication(dataFile, port) {
   child.on("close", (code) => process.exit(code ?? 0));
 }
 
-const CHROMIUM = "/usr/bin/chromium";
+export const CHROMIUM = "/usr/bin/chromium";
 
 /** Makes sure that Chromium is there for the tests, through apt where that is allowed. */
 export function installChromium() {

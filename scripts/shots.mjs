@@ -22,11 +22,11 @@ const views = [
   { name: "formula", path: `${day}/formula/bay-shortcrust` },
   { name: "schools", path: "/day/2026-11-30/piece/pear-coat/schools", settle: 4000 },
   { name: "rest", path: `${day}/rest/bay-shortcrust`, settle: 2500 },
-  { name: "yield", path: `${day}/yield`, settle: 2500 },
   { name: "larder", path: `${day}/larder` },
   { name: "heat", path: "/day/2026-11-30/piece/custard-cup/heat", settle: 4000 },
   { name: "book", path: `${day}/book` },
   { name: "kit", path: `${day}/kit` },
+  { name: "copies", path: "/copies", settle: 1500 },
   { name: "day-sheet", path: "/print/2026-11-28" },
   { name: "roll-cut-hand", path: `${day}/roll`, size: { width: 390, height: 844 } },
 ];
@@ -62,6 +62,7 @@ try {
     page.on("console", (message) => console.log(`${name}: console ${message.type()}: ${message.text()}`));
     page.on("pageerror", (error) => console.log(`${name}: ${error}`));
     await page.goto(origin + path, { waitUntil: "networkidle" });
+    await page.waitForFunction(() => document.querySelector("main")?.getAttribute("aria-busy") !== "true");
     await page.evaluate(() => document.fonts.ready);
     await page.waitForTimeout(settle);
     await page.screenshot({ path: `${FOLDER}/${name}.png` });

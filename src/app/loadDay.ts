@@ -5,7 +5,7 @@ import { PLAN_END_MS, runJob, type JobFault } from "@/jobs/pool";
 import { fromLists } from "@/schemas/recordTable";
 import { toDayBook } from "@/schemas/toDayBook";
 import { findComputersZone, findEndIso, findNowMin, findPhase } from "@/time/wallClock";
-import type { DaySnapshot } from "@/ui/bench/benchStore";
+import type { DaySnapshot } from "@/ui/bench/benchState";
 import { readKitchenClock } from "./kitchenClock";
 
 /** A stored day as a screen takes it, or null if the date has none. */

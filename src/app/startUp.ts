@@ -1,9 +1,21 @@
+import { addDays } from "@/core/plan";
 import { toFileFault } from "@/data/fileFault";
 import { getStore } from "@/data/getStore";
+import { PLAN_END_MS, runJob } from "@/jobs/pool";
 import { readClock } from "./clock";
 import { copyInBackground } from "./copyInBackground";
 import { findDayToOpen } from "./loadDay";
+import { readBooks } from "./readBooks";
 import { loadPackedPlan } from "./planCache";
+
+/** A shopping list looks so far, days. */
+const SHOPPING_DAYS = 31;
+
+/** Works out what the next days weigh out, so that the first shopping list finds it done. */
+async function weighDaysAhead(from: string): Promise<void> {
+  const books = readBooks(from, addDays(from, SHOPPING_DAYS - 1));
+  if (books.length > 0) await runJob("weighDays", books, PLAN_END_MS);
+}
 
 /** Opens the data file, forgets what no tablet sends any more, and makes the start's copy. An ill file is said on the pages. */
 export function startUp(): void {
@@ -12,7 +24,7 @@ export function startUp(): void {
     copyInBackground("start");
     // Its thread has planned once by the time the first page asks.
     const date = findDayToOpen();
-    if (date) void loadPackedPlan(date);
+    if (date) void loadPackedPlan(date).then(() => weighDaysAhead(date));
   } catch (error) {
     // Whatever it is, the server starts: its pages say what is wrong and what to do.
     const fault = toFileFault(error);

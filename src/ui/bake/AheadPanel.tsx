@@ -4,14 +4,14 @@ import { addDays, type AheadAnswers, type AheadIf, type DayNow, type MakeAhead }
 import { formatDuration, formatMass } from "@/core/units";
 import { toDayBook } from "@/schemas/toDayBook";
 import { createAheadClient, type AheadRequest } from "@/workers/createPlanClient";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
 import { AnswerCard } from "./AnswerCard";
 import { formatShortDate } from "../shell/formatDayDate";
 
 /** Two days together: what this day is given by the one before, what it gives the next, and what could be made ahead. */
 export function AheadPanel() {
-  const { book, records, ground, isOver, edit } = useBench((state) => state);
+  const { book, records, ground, isOver, edit } = usePicked("book", "records", "ground", "isOver", "edit");
   // Once the day has come, the one before it is over.
   const request =
     book.nowMin === null && !isOver
@@ -61,7 +61,7 @@ export function AheadPanel() {
 
 /** What is made ahead, for this day and on it, each to be taken off again. */
 function AheadList() {
-  const { book, edit } = useBench((state) => state);
+  const { book, edit } = usePicked("book", "edit");
   if (book.ahead.length === 0) return null;
   const nameOf = ({ kind, refId }: MakeAhead) =>
     (kind === "dough" || kind === "filling" ? book.formulas : book.pieces).find(({ id }) => id === refId)

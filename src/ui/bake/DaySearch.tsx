@@ -4,14 +4,14 @@ import { useEffect, useRef, useState } from "react";
 import type { Improvement, ScheduleCost } from "@/core/schedule";
 import { formatDuration, formatNumber } from "@/core/units";
 import { createSearchClient, type SearchClient } from "@/workers/createPlanClient";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 
 /** As long as a baker waits for a better day, ms. */
 const BUDGET_MS = 10_000;
 
 /** Looks for a shorter day in a worker, live, and keeps its order if the baker wants it. */
 export function DaySearch() {
-  const { plan, book, edit } = useBench((state) => state);
+  const { plan, book, edit } = usePicked("plan", "book", "edit");
   const client = useRef<SearchClient | null>(null);
   const [found, setFound] = useState<Improvement | null>(null);
   const [isBusy, setBusy] = useState(false);

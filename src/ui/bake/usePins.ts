@@ -1,9 +1,9 @@
 import type { DayTask } from "@/core/plan";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 
 /** Jobs that are pinned to a minute: kept with the day, undone like any edit. */
 export function usePins() {
-  const { book, edit } = useBench((state) => state);
+  const { book, edit } = usePicked("book", "edit");
   const { day } = book;
   const save = (pinned: typeof day.pinned) => edit([{ kind: "day", id: day.id, record: { ...day, pinned } }]);
   const without = (taskId: string) => day.pinned.filter((each) => each.taskId !== taskId);

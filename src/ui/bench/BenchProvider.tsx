@@ -2,8 +2,10 @@
 
 import { createContext, useContext, useEffect, useState, type ReactNode } from "react";
 import { useStore } from "zustand";
+import { useShallow } from "zustand/react/shallow";
 import type { DayPlan } from "@/core/plan";
-import type { BenchState, BenchStore, DaySnapshot } from "./benchStore";
+import type { BenchState, DaySnapshot } from "./benchState";
+import type { BenchStore } from "./benchStore";
 import { openBench, renderBench } from "./openBench";
 import { commitTyped } from "./typedFields";
 
@@ -90,3 +92,12 @@ export const useBenchShell = <T,>(select: (state: BenchState) => T): T => useSto
 /** A part of the open day; the component draws anew when that part changes. Stands only where the day is planned. */
 export const useBench = <T,>(select: (state: PlannedState) => T): T =>
   useStore(useBenchStore(), (state) => select(state as PlannedState));
+
+/** Several parts of the open day by name; the component draws anew when one of these changes, and for nothing else. */
+export const usePicked = <K extends keyof PlannedState>(...names: readonly K[]): Pick<PlannedState, K> =>
+  useStore(
+    useBenchStore(),
+    useShallow(
+      (state) => Object.fromEntries(names.map((name) => [name, state[name]])) as Pick<PlannedState, K>,
+    ),
+  );

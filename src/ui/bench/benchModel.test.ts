@@ -16,8 +16,8 @@ type Field = (typeof FIELDS)[number];
 type Command =
   | { readonly do: "edit"; readonly field: Field; readonly value: number }
   | { readonly do: "elsewhere"; readonly field: Field; readonly value: number }
-  | { readonly do: "undo" | "redo" | "save" | "reload" | "back" | "refresh" | "mine" | "theirs" }
-  | { readonly do: "line"; readonly is: "good" | "down" | "losing" };
+  | { readonly do: "undo" | "redo" | "save" | "answer" | "reload" | "back" | "refresh" | "mine" | "theirs" }
+  | { readonly do: "line"; readonly is: "good" | "slow" | "down" | "losing" };
 
 const value = fc.integer({ min: 5, max: 9 });
 const field = fc.constantFrom(...FIELDS);
@@ -27,21 +27,27 @@ const commands: fc.Arbitrary<Command> = fc.oneof(
   {
     weight: 5,
     arbitrary: fc.record({
-      do: fc.constantFrom("undo", "redo", "save", "reload", "back", "refresh", "mine", "theirs"),
+      do: fc.constantFrom("undo", "redo", "save", "answer", "reload", "back", "refresh", "mine", "theirs"),
     }) as fc.Arbitrary<Command>,
   },
   {
     weight: 2,
     arbitrary: fc.record({
       do: fc.constant("line" as const),
-      is: fc.constantFrom("good", "down", "losing"),
+      is: fc.constantFrom("good", "slow", "down", "losing"),
     }) as fc.Arbitrary<Command>,
   },
 );
 
 async function play(script: readonly Command[]) {
   const server = createTestServer();
-  let line: "good" | "down" | "losing" = "good";
+  let line: "good" | "slow" | "down" | "losing" = "good";
+  /** Answers that are on their way. */
+  let underWay: (() => void)[] = [];
+  const answerAll = () => {
+    for (const arrive of underWay) arrive();
+    underWay = [];
+  };
   let kept: Kept | null = null;
   let nowMs = Date.parse(NOW_ISO);
   let ids = 0;
@@ -54,6 +60,7 @@ async function play(script: readonly Command[]) {
         if (line === "down") throw new Error("down");
         const reply = server.take(groups);
         if (line === "losing") throw new Error("lost");
+        if (line === "slow") await new Promise<void>((resolve) => underWay.push(resolve));
         return reply;
       },
       fetchSnapshot: async () => server.snapshot(),
@@ -72,6 +79,7 @@ async function play(script: readonly Command[]) {
   let store = mount();
   const piece = (): Piece => findRecord(store.getState().records, "piece", MOON)!;
   const stored = (): Piece => findRecord(server.read(), "piece", MOON)!;
+  const first = stored();
   let others = 0;
 
   for (const command of script) {
@@ -100,7 +108,12 @@ async function play(script: readonly Command[]) {
         state[command.do]();
         break;
       case "save":
-        await state.flush();
+        // A slow answer is not waited for: the baker goes on meanwhile.
+        if (line === "slow" || underWay.length > 0) void state.flush();
+        else await state.flush();
+        break;
+      case "answer":
+        answerAll();
         break;
       case "refresh":
         await state.refresh();
@@ -112,9 +125,12 @@ async function play(script: readonly Command[]) {
         break;
       case "reload": {
         state.keepNow();
+        // Nobody hears what is answered to a page that is gone.
+        underWay = [];
         const typed = piece();
         store = mount();
-        await store.getState().start();
+        void store.getState().start();
+        await jest.advanceTimersByTimeAsync(0);
         // Nothing typed is lost: each field is as it was shown, or another tablet's value has come in.
         for (const name of FIELDS)
           if (piece()[name] !== typed[name]) expect(piece()[name]).toBe(stored()[name]);
@@ -146,6 +162,14 @@ async function play(script: readonly Command[]) {
 
   // In the end the line is good and every question is answered: both sides are the same, nothing waits.
   line = "good";
+  answerAll();
+  await jest.advanceTimersByTimeAsync(0);
+  if (!script.some((command) => command.do === "elsewhere" || command.do === "theirs")) {
+    // Nobody else was there: every step is still to be undone, down to the first.
+    for (let i = 0; i < 60; i++) store.getState().undo();
+    for (const name of FIELDS) expect(piece()[name]).toBe(first[name]);
+    for (let i = 0; i < 60; i++) store.getState().redo();
+  }
   for (let i = 0; i < 50 && !(await store.getState().flush()); i++) store.getState().resolveConflict("mine");
   await store.getState().refresh();
   expect(store.getState().save.kind).toBe("saved");

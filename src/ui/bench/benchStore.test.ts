@@ -1,7 +1,8 @@
 import { listDemoRecords } from "@/demo";
 import type { Piece } from "@/schemas/model";
 import { findRecord, pickRecords } from "@/schemas/recordTable";
-import { createBenchStore, type DaySnapshot, type SaveReply } from "./benchStore";
+import type { DaySnapshot, SaveReply } from "./benchState";
+import { createBenchStore } from "./benchStore";
 import type { ChangeGroup } from "@/schemas/change";
 import type { Found, Outbox } from "./outbox";
 import type { DayInput } from "@/workers/createPlanClient";

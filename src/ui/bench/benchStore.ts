@@ -1,18 +1,10 @@
 import { createStore } from "zustand/vanilla";
-import type { DayBook, DayPlan } from "@/core/plan";
-import { joinChanges, toChange, type Change, type ChangeGroup, type GroupAnswer } from "@/schemas/change";
-import type { Formula } from "@/schemas/model";
-import type { PastLog } from "@/core/plan";
-import {
-  findRecord,
-  fromLists,
-  pickRecords,
-  type Edit,
-  type RecordLists,
-  type RecordTable,
-} from "@/schemas/recordTable";
+import type { DayPlan } from "@/core/plan";
+import { joinChanges, toChange, type Change, type ChangeGroup } from "@/schemas/change";
+import { findRecord, fromLists, pickRecords, type Edit, type RecordTable } from "@/schemas/recordTable";
 import { toDayBook, type DayGround } from "@/schemas/toDayBook";
 import { findNowMin, findPhase, readWallClock } from "@/time/wallClock";
+import type { BenchState, DaySnapshot, SaveReply, SaveState } from "./benchState";
 import { findUse } from "./findUse";
 import {
   NO_HISTORY,
@@ -25,7 +17,6 @@ import {
   type Turn,
 } from "./history";
 import type { Outbox } from "./outbox";
-import type { PlannerState } from "./planner";
 import type { DayInput } from "@/workers/createPlanClient";
 import {
   enqueue,
@@ -36,97 +27,8 @@ import {
   takeAnswers,
   takeBack,
   takeMessage,
-  type OpenConflict,
-  type RefusedGroup,
   type SaverState,
 } from "./saver";
-
-/** A day as the server had it at a revision of its file. */
-export interface DaySnapshot {
-  readonly date: string;
-  /** Which file; revisions of one say nothing about another. */
-  readonly epoch: string;
-  readonly revision: number;
-  readonly lists: RecordLists;
-  readonly past: PastLog;
-  /** For a day that is over: the formulas as they stood then. Empty otherwise. */
-  readonly formulasThen: readonly Formula[];
-  /** The server's own zone: the kitchen's where it has named none. */
-  readonly computersZone: string;
-  /** The server's now, UTC, ISO 8601. */
-  readonly nowIso: string;
-}
-
-/** What the server says to a message. */
-export interface SaveReply {
-  readonly epoch: string;
-  readonly revision: number;
-  readonly answers: readonly GroupAnswer[];
-}
-
-export type SaveState =
-  | { readonly kind: "saved"; readonly at: Date | null }
-  | { readonly kind: "waiting" }
-  | { readonly kind: "saving" }
-  /** Held until the baker chooses. */
-  | { readonly kind: "conflicted" }
-  /** The server does not answer, or cannot write: kept here and tried again. */
-  | { readonly kind: "offline"; readonly message: string; readonly waiting: number };
-
-/** Something that was not done, and why. */
-export interface Notice {
-  readonly id: string;
-  readonly message: string;
-}
-
-export interface BenchState {
-  readonly date: string;
-  /** The day is over: its formulas are those of then. */
-  readonly isOver: boolean;
-  /** The zone whose wall clock the kitchen goes by. */
-  readonly timeZone: string;
-  readonly computersZone: string;
-  readonly records: RecordTable;
-  readonly ground: DayGround;
-  readonly book: DayBook;
-  /** Null until the first is worked out. */
-  readonly plan: DayPlan | null;
-  readonly planner: PlannerState;
-  readonly save: SaveState;
-  /** The first of those that wait for a choice. */
-  readonly conflict: OpenConflict | null;
-  /** How the conflict's record stands here. */
-  readonly mine: Edit["record"];
-  readonly refused: readonly RefusedGroup[];
-  readonly notice: Notice | null;
-  readonly canUndo: boolean;
-  readonly canRedo: boolean;
-  /** Makes the edits at once, plans, and saves shortly after. */
-  edit(edits: readonly Edit[]): void;
-  undo(): void;
-  redo(): void;
-  /** Ends a conflict: take theirs, or write mine over it. */
-  resolveConflict(keep: "mine" | "theirs"): void;
-  /** Takes a refused change off the screen. */
-  takeBack(groupId: string): void;
-  /** Sends what was refused once more. */
-  sendAgain(): void;
-  /** Says something that was not done, and why. */
-  notify(message: string): void;
-  dismissNotice(): void;
-  /** Sends now what waits. @returns Whether everything typed is at the server. */
-  flush(): Promise<boolean>;
-  /** Takes over what the server has now; an older snapshot is passed over. */
-  adopt(snapshot: DaySnapshot): void;
-  /** Asks the server for what it has now. */
-  refresh(): Promise<void>;
-  /** Takes up what the device has kept, once, when the page is there. */
-  start(): Promise<void>;
-  /** Looks at the clock: a day in hand is planned from now on. */
-  tick(): void;
-  /** Keeps on the device what is not saved, at once: the page may be gone. */
-  keepNow(): void;
-}
 
 export interface BenchInput {
   readonly snapshot: DaySnapshot;

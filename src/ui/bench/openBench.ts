@@ -1,6 +1,7 @@
 import type { DayPlan } from "@/core/plan";
 import { createPlanClient } from "@/workers/createPlanClient";
-import { createBenchStore, type BenchStore, type DaySnapshot, type SaveReply } from "./benchStore";
+import type { DaySnapshot, SaveReply } from "./benchState";
+import { createBenchStore, type BenchStore } from "./benchStore";
 import { createId } from "./createId";
 import { toPlanPath } from "./planPath";
 import { createOutbox, type Outbox } from "./outbox";

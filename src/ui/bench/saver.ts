@@ -126,8 +126,8 @@ export function takeAnswers(
   state: SaverState,
   answers: readonly GroupAnswer[],
 ): { readonly state: SaverState; readonly foreign: readonly Foreign[] } {
-  const local = readLocal(state);
   let next = state;
+  const foreign: Foreign[] = [];
   for (const answer of answers) {
     const group = next.queue.find(({ id }) => id === answer.id);
     if (!group) continue;
@@ -137,6 +137,8 @@ export function takeAnswers(
         const had = findRecord(table, kind, id);
         return withRecord(table, { kind, id }, isSame(had, record) ? had : record);
       }, next.base);
+      // What stands otherwise than this group alone would have left it is another's.
+      foreign.push(...findForeign(applyChanges(next.base, group.changes), base, () => false));
       next = { ...next, base, queue: rest };
     } else if (answer.kind === "refused") {
       // A record that was to go is back on the screen, and what went with it; anything else stays as it was typed.
@@ -154,10 +156,14 @@ export function takeAnswers(
         next.base,
       );
       const conflicts = answer.conflicts.map((conflict) => ({ ...conflict, groupId: group.id }));
+      // The fields in conflict are neither's until one is chosen.
+      const isOpen = (key: RecordKey, name: string) =>
+        conflicts.some((conflict) => isSameKey(conflict, key) && conflict.fields.includes(name));
+      foreign.push(...findForeign(next.base, base, isOpen));
       next = { ...next, base, conflicts: [...next.conflicts, ...conflicts] };
     }
   }
-  return { state: next, foreign: findForeign(state.base, next.base, local) };
+  return { state: next, foreign };
 }
 
 /** Ends the first open conflict: theirs is taken, or mine is written over it. */
@@ -224,27 +230,37 @@ export function rebaseOn(
       return [kind, isUnchanged ? had : merged];
     }),
   );
-  const next = { ...state, base };
-  return { state: next, foreign: findForeign(state.base, base, readLocal(state)) };
+  // The server may have written a group already whose answer is still on its way.
+  const isOwn = (key: RecordKey, name: string, value: unknown) =>
+    state.queue.some(({ changes }) =>
+      changes.some(
+        (change) => isSameKey(change, key) && change.set !== null && isSame(change.set[name], value),
+      ),
+    );
+  return { state: { ...state, base }, foreign: findForeign(state.base, base, isOwn) };
 }
 
-/** Fields that stand otherwise than before and otherwise than this screen has set them. */
-function findForeign(before: RecordTable, after: RecordTable, local: RecordTable): Foreign[] {
+/** Fields that stand otherwise than they should. @param isExcused - Of a record's field with the value that stands there. */
+function findForeign(
+  expected: RecordTable,
+  standing: RecordTable,
+  isExcused: (key: RecordKey, name: string, value: unknown) => boolean,
+): Foreign[] {
   return recordKinds.flatMap((kind) => {
-    const [had, has, mine] = [before, after, local].map((table) => table.get(kind) ?? new Map());
-    if (had === has) return [];
-    const ids = new Set([...had!.keys(), ...has!.keys()]);
+    const [should, does] = [expected, standing].map((table) => table.get(kind) ?? new Map());
+    if (should === does) return [];
+    const ids = new Set([...should!.keys(), ...does!.keys()]);
     return [...ids].flatMap((id): Foreign[] => {
-      const [from, to, here] = [had!.get(id), has!.get(id), mine!.get(id)];
-      if (from === to || isSame(to, here)) return [];
-      if (!from || !to)
-        return (to === undefined) === (here === undefined) ? [] : [{ kind, id, fields: null }];
+      const [from, to] = [should!.get(id), does!.get(id)];
+      if (isSame(from, to)) return [];
+      const key = { kind, id };
       const fields = Object.keys({ ...from, ...to }).filter(
         (name) =>
-          !isSame(fieldOf(from, name), fieldOf(to, name)) &&
-          !isSame(fieldOf(to, name), fieldOf(here ?? {}, name)),
+          !isSame(fieldOf(from ?? {}, name), fieldOf(to ?? {}, name)) &&
+          !isExcused(key, name, to && fieldOf(to, name)),
       );
-      return fields.length > 0 ? [{ kind, id, fields }] : [];
+      if (fields.length === 0) return [];
+      return [{ ...key, fields: from && to ? fields : null }];
     });
   });
 }

@@ -5,7 +5,7 @@ import { useRouter } from "next/navigation";
 import { computeTotalG, type Formula } from "@/core/formula";
 import { describeOutline } from "@/core/shape";
 import { formatMass } from "@/core/units";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import type { Edit } from "@/schemas/recordTable";
 import { createId } from "../bench/createId";
 import { newFormula, newPiece } from "./newRecords";
@@ -17,7 +17,7 @@ interface Props {
 
 /** Every piece and every formula, and ways to add one. */
 export function BookPage({ starterFormulas }: Props) {
-  const { book, date, edit } = useBench((state) => state);
+  const { book, date, edit } = usePicked("book", "date", "edit");
   const router = useRouter();
   const { pieces, formulas } = book;
   const [dough, filling] = [

@@ -4,7 +4,7 @@ import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import type { Cutter } from "@/core/plan";
 import { describeOutline, type Outline } from "@/core/shape";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { OutlineEditor } from "../cutting/OutlineEditor";
 import { firstOutline } from "../cutting/outlineKinds";
 import { OutlineIcon } from "../drawings/OutlineShape";
@@ -14,7 +14,7 @@ import { newCutter } from "./newRecords";
 
 /** Every cutter there is, with how many. */
 export function CutterDrawer() {
-  const { book, edit } = useBench((state) => state);
+  const { book, edit } = usePicked("book", "edit");
   const [outline, setOutline] = useState<Outline>(firstOutline("disc"));
   const add = () => {
     const cutter = newCutter(outline);

@@ -2,7 +2,7 @@
 
 import type { Fryer } from "@/core/plan";
 import { fryerLimits } from "@/schemas/limits";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
 import { TextField } from "../controls/TextField";
@@ -23,7 +23,7 @@ const dials = [
 
 /** Fryers and pans of oil. */
 export function FryerCards() {
-  const { book, edit } = useBench((state) => state);
+  const { book, edit } = usePicked("book", "edit");
   const save = (fryer: Fryer, fields: Partial<Fryer>) =>
     edit([{ kind: "fryer", id: fryer.id, record: { ...fryer, ...fields } }]);
   const add = () => {

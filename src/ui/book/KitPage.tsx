@@ -3,7 +3,7 @@
 import type { Bench, Kitchen } from "@/core/plan";
 import { computeEggG, formatMass } from "@/core/units";
 import { benchLimits, kitchenLimits } from "@/schemas/limits";
-import { useBench } from "../bench/BenchProvider";
+import { useBench, usePicked } from "../bench/BenchProvider";
 import { Dial } from "../controls/Dial";
 import { Select, toOptions } from "../controls/Select";
 import { CutterDrawer } from "./CutterDrawer";
@@ -14,7 +14,7 @@ import { VesselList } from "./VesselList";
 
 /** What the bakery has: bench, ovens, fryer, moulds and trays, shelves, cutters. */
 export function KitPage() {
-  const { book } = useBench((state) => state);
+  const { book } = usePicked("book");
   return (
     <div className="h-full overflow-y-auto p-5">
       <div className="mx-auto grid max-w-6xl grid-cols-1 gap-8 md:grid-cols-2 lg:grid-cols-3">

@@ -4,7 +4,7 @@ import { Trash2 } from "lucide-react";
 import { countOnShelf, shelfPlaces, type Shelf } from "@/core/plan";
 import { formatCount } from "@/core/units";
 import { shelfLimits } from "@/schemas/limits";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
 import { TextField } from "../controls/TextField";
@@ -19,7 +19,7 @@ const placeTitles: Record<Shelf["place"], string> = {
 
 /** Where trays stand to chill and to cool: a load waits until there is room. */
 export function ShelfList() {
-  const { book, edit } = useBench((state) => state);
+  const { book, edit } = usePicked("book", "edit");
   const [home] = book.ovens;
   const save = (shelf: Shelf, fields: Partial<Shelf>) =>
     edit([{ kind: "shelf", id: shelf.id, record: { ...shelf, ...fields } }]);

@@ -3,7 +3,7 @@
 import { Trash2 } from "lucide-react";
 import { vesselKinds, type Vessel } from "@/core/plan";
 import { vesselLimits } from "@/schemas/limits";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
 import { Select, toOptions } from "../controls/Select";
@@ -19,7 +19,7 @@ const kindNames: Record<Vessel["kind"], string> = {
 
 /** Moulds, pans and trays by how many there are: a load waits until enough of them are free. */
 export function VesselList() {
-  const { book, edit } = useBench((state) => state);
+  const { book, edit } = usePicked("book", "edit");
   const save = (vessel: Vessel, fields: Partial<Vessel>) =>
     edit([{ kind: "vessel", id: vessel.id, record: { ...vessel, ...fields } }]);
   const add = (kind: Vessel["kind"]) => {

@@ -4,12 +4,12 @@ import type { CutRecord, DayCut } from "@/core/plan";
 import { formatCount, formatNumber, parseNumber } from "@/core/units";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { cutRecordLimits } from "@/schemas/limits";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { TextField } from "../controls/TextField";
 
 /** What the sheets of one dough really gave: typed once they are cut, it corrects the next forecast. */
 export function CutLog({ cut }: { readonly cut: DayCut }) {
-  const { book, plan, edit } = useBench((state) => state);
+  const { book, plan, edit } = usePicked("book", "plan", "edit");
   const planned = cut.plan.sheets.reduce(
     (sum, { count, isDecoration }) => sum + (isDecoration ? 0 : count),
     0,

@@ -17,7 +17,7 @@ import { formatCount, formatLength, formatMass, formatNumber, parseAmount, parse
 import { describeLimitFault } from "@/schemas/checkValue";
 import { orderLimits, pieceLimits, weighingLimits } from "@/schemas/limits";
 import { createYieldClient } from "@/workers/createCutClient";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
 import { Dial } from "../controls/Dial";
 import { Select } from "../controls/Select";
@@ -38,7 +38,7 @@ const NO_LOG: YieldHabit = { rollings: 0, share: 1, spread: 0 };
 
 /** How many will this make? Counts by cutter and thickness, live, and the way back from a count. */
 export function YieldPage() {
-  const { book, plan } = useBench((state) => state);
+  const { book, plan } = usePicked("book", "plan");
   const doughs = book.formulas.filter((formula): formula is Dough => formula.kind === "dough");
   const [doughId, setDoughId] = useState(plan.doughs[0]?.formula.id ?? doughs[0]?.id ?? "");
   const dough = doughs.find(({ id }) => id === doughId) ?? doughs[0];

@@ -7,7 +7,7 @@ import { useState } from "react";
 import type { Formula } from "@/core/formula";
 import { formulaLimits } from "@/schemas/limits";
 import { pickRecords } from "@/schemas/recordTable";
-import { useBench } from "../bench/BenchProvider";
+import { useBench, usePicked } from "../bench/BenchProvider";
 import { LeaveLink } from "../bench/LeaveLink";
 import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
@@ -28,7 +28,7 @@ type Face = (typeof faces)[number];
 
 /** One dough or filling: its lines, its method, its scale, its editions, and how it behaves. */
 export function FormulaPage({ formulaId }: Props) {
-  const { records, edit, date, book } = useBench((state) => state);
+  const { records, edit, date, book } = usePicked("records", "edit", "date", "book");
   // As it stands now: a day that is over is planned with the edition of then.
   const formula = pickRecords(records, "formula").find(({ id }) => id === formulaId);
   const isOver = useBench((state) => state.isOver);

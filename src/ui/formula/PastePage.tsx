@@ -14,7 +14,7 @@ import {
   MAX_NAME_CHARACTERS,
   MAX_PASTE_CHARACTERS,
 } from "@/schemas/limits";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
 import { newFormula } from "../book/newRecords";
 import { Choice } from "../controls/Choice";
@@ -28,7 +28,7 @@ const EXAMPLE = "250 g flour\n½ stick butter\n6–8 tbsp iced water\n2 egg yolk
 
 /** A formula from a paste or a file: read line by line, doubtful lines asked about, then put in the book. */
 export function PastePage() {
-  const { date, edit } = useBench((state) => state);
+  const { date, edit } = usePicked("date", "edit");
   const router = useRouter();
   const [text, setText] = useDraft("paste");
   const [answer, setAnswer] = useState<Result<ReadAnswer, string> | null>(null);

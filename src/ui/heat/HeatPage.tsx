@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { toBaked } from "@/core/plan";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { Choice } from "../controls/Choice";
 import { MissingPiece } from "../piece/MissingPiece";
 import { ChillFace } from "./ChillFace";
@@ -20,7 +20,7 @@ type Face = (typeof faces)[number]["id"];
 
 /** What heat and cold do to a piece: another size or oven from the bake that is known, chilling, cooling, and oil. */
 export function HeatPage({ pieceId }: { readonly pieceId: string }) {
-  const { book, plan } = useBench((state) => state);
+  const { book, plan } = usePicked("book", "plan");
   const piece = book.pieces.find(({ id }) => id === pieceId);
   const shaped = plan.shaped[pieceId];
   const [face, setFace] = useState<Face>("scale");

@@ -7,7 +7,7 @@ import { toKnownBake } from "@/core/plan";
 import { formatDuration, formatNumber } from "@/core/units";
 import { pieceLimits, type Limit } from "@/schemas/limits";
 import { createBakeClient } from "@/workers/createHeatClient";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
@@ -20,7 +20,7 @@ const startLimit: Limit = { label: "Goes in at", unit: "°C", min: -25, max: 60,
 
 /** Another size or oven, from the bake that is known. */
 export function ScaleFace({ piece, shaped, baked, book, tabs }: FaceProps) {
-  const { date } = useBench((state) => state);
+  const { date } = usePicked("date");
   const known = toKnownBake(piece, baked, book);
   const nowMm = shaped.formed.finished.heightMm;
   const [heightMm, setHeightMm] = useState(Math.round(nowMm));

@@ -13,7 +13,7 @@ import {
 import { formatCount, formatMass, parseAmount, parseNumber } from "@/core/units";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { larderLimits } from "@/schemas/limits";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import type { Edit } from "@/schemas/recordTable";
 import { createId } from "../bench/createId";
 import { ProblemList } from "../controls/ProblemList";
@@ -34,7 +34,7 @@ function nameOf({ formulas, pieces }: DayBook, { kind, refId }: LarderItem): str
 
 /** What is kept in the cold: used first, labelled, never past its date. */
 export function LarderPage() {
-  const { book, plan, edit } = useBench((state) => state);
+  const { book, plan, edit } = usePicked("book", "plan", "edit");
   const present = book.larder
     .filter(({ takenByDayId }) => takenByDayId === null)
     .toSorted((a, b) => (a.useBy < b.useBy ? -1 : 1));
@@ -89,7 +89,7 @@ export function LarderPage() {
 
 /** Takes out what the day used and puts in what it left; can be done again after a change. */
 function CloseDay({ onClose }: { readonly onClose: () => void }) {
-  const { book, plan } = useBench((state) => state);
+  const { book, plan } = usePicked("book", "plan");
   const isClosed = book.larder.some(
     ({ fromDayId, takenByDayId }) => fromDayId === book.day.id || takenByDayId === book.day.id,
   );
@@ -107,7 +107,7 @@ function CloseDay({ onClose }: { readonly onClose: () => void }) {
 }
 
 function ItemRow({ item }: { readonly item: LarderItem }) {
-  const { book, edit, plan } = useBench((state) => state);
+  const { book, edit, plan } = usePicked("book", "edit", "plan");
   const usedToday = plan.larderUses.find((use) => use.item.id === item.id);
   const isExpired = item.useBy < book.day.date;
   return (
@@ -158,7 +158,7 @@ function ItemRow({ item }: { readonly item: LarderItem }) {
 }
 
 function NewItem() {
-  const { book, edit } = useBench((state) => state);
+  const { book, edit } = usePicked("book", "edit");
   const [kind, setKind] = useState<LarderKind>("dough");
   const [refId, setRefId] = useState("");
   const [amount, setAmount] = useState("");

@@ -2,13 +2,13 @@
 
 import Link from "next/link";
 import { formatCount, formatMass, formatNumber } from "@/core/units";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { LeaveLink } from "../bench/LeaveLink";
 import { CautionList } from "../controls/CautionList";
 
 /** What the day needs besides: eggs, larder, shopping. */
 export function MixBalances() {
-  const { plan, date } = useBench((state) => state);
+  const { plan, date } = usePicked("plan", "date");
   const { eggs, glues, washes, glazes, sugarG, expired, larderUses, leftovers } = plan;
   const left = [
     [eggs.wholeLeftG, "egg"],

@@ -9,7 +9,7 @@ import { formatDuration, formatMass } from "@/core/units";
 import { formulaLimits, kitchenLimits, larderLimits, pieceLimits } from "@/schemas/limits";
 import { pickRecords } from "@/schemas/recordTable";
 import { createHeatClient } from "@/workers/createHeatClient";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
@@ -23,7 +23,7 @@ const USUAL_PIECE_G = 600;
 
 /** When a dough can be rolled and for how long: its curve in fridge, freezer and on the bench. */
 export function RestPage({ formulaId }: { readonly formulaId: string }) {
-  const { records, date } = useBench((state) => state);
+  const { records, date } = usePicked("records", "date");
   const formula = pickRecords(records, "formula").find(({ id }) => id === formulaId);
   if (formula?.kind !== "dough") {
     return (
@@ -41,7 +41,7 @@ export function RestPage({ formulaId }: { readonly formulaId: string }) {
 type Where = "fridge" | "freezer" | "bench";
 
 function DoughRest({ dough }: { readonly dough: Dough }) {
-  const { plan, book, date, edit } = useBench((state) => state);
+  const { plan, book, date, edit } = usePicked("plan", "book", "date", "edit");
   const day = plan.doughs.find(({ formula }) => formula.id === dough.id);
   const user = book.pieces.find(({ doughId }) => doughId === dough.id);
   const [massG, setMassG] = useState(Math.round(day?.divided[0]?.massG ?? USUAL_PIECE_G));

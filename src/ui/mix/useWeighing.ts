@@ -1,11 +1,11 @@
 "use client";
 
 import type { Weighing } from "@/core/plan";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 
 /** What was done about one formula's batch on the open day, and a way to change it. */
 export function useWeighing(formulaId: string) {
-  const { book, edit } = useBench((state) => state);
+  const { book, edit } = usePicked("book", "edit");
   const { day, weighings } = book;
   const stored = weighings.find((each) => each.dayId === day.id && each.formulaId === formulaId);
   const weighing: Weighing = stored ?? {

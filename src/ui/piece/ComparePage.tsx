@@ -8,7 +8,7 @@ import { findCrimp } from "@/core/sealing";
 import { formatMass, formatMoney, formatNumber } from "@/core/units";
 import { orderLimits, pieceLimits, type Limit } from "@/schemas/limits";
 import { createVariantsClient, type VariantsRequest } from "@/workers/createPlanClient";
-import { useBench } from "../bench/BenchProvider";
+import { useBench, usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
 import { Dial } from "../controls/Dial";
 import { Select } from "../controls/Select";
@@ -27,7 +27,7 @@ export function ComparePage({ pieceId }: { readonly pieceId: string }) {
 }
 
 function Compare({ piece }: { readonly piece: Piece }) {
-  const { book, date, edit } = useBench((state) => state);
+  const { book, date, edit } = usePicked("book", "date", "edit");
   const [count, setCount] = useState(FIRST_COUNT);
   const [others, setOthers] = useState<readonly Piece[]>(() => [
     { ...piece, plumpness: Math.min(Number((piece.plumpness + 0.1).toFixed(2)), 1) },

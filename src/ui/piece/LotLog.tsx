@@ -4,7 +4,7 @@ import type { LotRecord, PiecePlan } from "@/core/plan";
 import { formatCount, formatNumber, parseNumber } from "@/core/units";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { lotRecordLimits, type Limit } from "@/schemas/limits";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { TextField } from "../controls/TextField";
 
 interface Props {
@@ -14,7 +14,7 @@ interface Props {
 
 /** What the day's lot of a piece really took, or how many leaked: it corrects the next plan. */
 export function LotLog({ line, what }: Props) {
-  const { book, edit } = useBench((state) => state);
+  const { book, edit } = usePicked("book", "edit");
   const { piece, toFill, works, hold } = line;
   if (toFill === 0) return null;
   // From day and piece, so that two tablets write the same record.

@@ -8,7 +8,7 @@ import type { Piece } from "@/core/plan";
 import { describeVents } from "@/core/sealing";
 import { formatMass, formatNumber } from "@/core/units";
 import { pieceLimits } from "@/schemas/limits";
-import { useBench } from "../bench/BenchProvider";
+import { useBench, usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { checkName } from "../controls/checks";
@@ -112,7 +112,7 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
 }
 
 function PieceDials({ piece }: { readonly piece: Piece }) {
-  const { book, date, edit } = useBench((state) => state);
+  const { book, date, edit } = usePicked("book", "date", "edit");
   const { editPiece } = usePieceEdit(piece);
   const router = useRouter();
   const shaped = useBench((state) => state.plan.shaped[piece.id]);

@@ -5,7 +5,7 @@ import { useState } from "react";
 import type { Dough } from "@/core/formula";
 import { listSchools, type Choice, type DayFigures, type Piece, type School } from "@/core/plan";
 import { createChoicesClient, type ChoicesRequest } from "@/workers/createPlanClient";
-import { useBench } from "../bench/BenchProvider";
+import { useBench, usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
 import { StationLayout } from "../controls/StationLayout";
 import { MissingPiece } from "./MissingPiece";
@@ -18,7 +18,7 @@ export function SchoolsPage({ pieceId }: { readonly pieceId: string }) {
 }
 
 function Schools({ piece }: { readonly piece: Piece }) {
-  const { book, plan, date, edit } = useBench((state) => state);
+  const { book, plan, date, edit } = usePicked("book", "plan", "date", "edit");
   const dough = book.formulas.find(
     (each): each is Dough => each.kind === "dough" && each.id === piece.doughId,
   );

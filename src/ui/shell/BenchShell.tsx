@@ -1,23 +1,18 @@
 "use client";
 
-import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
 import { Suspense, useState, type ReactNode } from "react";
 import { stations, type Station } from "@/core/plan";
 import { useBenchShell } from "../bench/BenchProvider";
 import { BenchStrip } from "./BenchStrip";
 import { BookDrawer } from "./BookDrawer";
+import { CommandList } from "./CommandList";
 import { ConflictDialog } from "./ConflictDialog";
 import { Header } from "./Header";
 import { KeysDialog } from "./KeysDialog";
 import { Notices } from "./Notices";
 import { Tally } from "./Tally";
 import { useBenchKeys } from "./useBenchKeys";
-
-/** Loaded when it is first asked for: no first screen waits for it. */
-const CommandList = dynamic(() => import("./CommandList").then((module) => module.CommandList), {
-  ssr: false,
-});
 
 type Panel = "find" | "keys" | "book" | null;
 
@@ -74,7 +69,7 @@ export function BenchShell({ children }: { readonly children: ReactNode }) {
           <Tally />
         </div>
       )}
-      {isPlanned && panel === "find" && <CommandList open onClose={close} />}
+      {isPlanned && <CommandList open={panel === "find"} onClose={close} />}
       <KeysDialog open={panel === "keys"} onClose={close} />
       <BookDrawer open={panel === "book"} onClose={close} />
       <ConflictDialog />

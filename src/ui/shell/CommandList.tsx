@@ -3,7 +3,7 @@
 import { Command } from "cmdk";
 import { useRouter } from "next/navigation";
 import { pickRecords } from "@/schemas/recordTable";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { useLeave } from "../bench/LeaveLink";
 import { listBookPages, showsStored } from "./bookPages";
 import { Dialog } from "./Dialog";
@@ -12,7 +12,7 @@ import { listStationFacts } from "./stationFacts";
 /** Find anything, go anywhere: `/` or Ctrl K. */
 export function CommandList({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
   const router = useRouter();
-  const { date, records, plan, undo, redo } = useBench((state) => state);
+  const { date, records, plan, undo, redo } = usePicked("date", "records", "plan", "undo", "redo");
   const leave = useLeave();
   const go = (path: string) => async () => {
     onClose();

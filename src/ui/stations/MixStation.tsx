@@ -4,7 +4,7 @@ import { Scale, Snowflake } from "lucide-react";
 import Link from "next/link";
 import type { DayBatch } from "@/core/plan";
 import { formatClock, formatCount, formatDuration, formatMass, formatNumber } from "@/core/units";
-import { useBench } from "../bench/BenchProvider";
+import { useBench, usePicked } from "../bench/BenchProvider";
 import { EmptyDay } from "../controls/EmptyDay";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
@@ -41,7 +41,7 @@ export function MixStation() {
 
 function BatchCard({ batch: day }: { readonly batch: DayBatch }) {
   const { formula, batch, rest, divided } = day;
-  const { date, plan } = useBench((state) => state);
+  const { date, plan } = usePicked("date", "plan");
   const { weighing } = useWeighing(formula.id);
   const task = plan.tasks.find(
     ({ formulaId, kind }) => formulaId === formula.id && (kind === "mix" || kind === "make"),

@@ -3,7 +3,7 @@
 import Link from "next/link";
 import { useForm, type RegisterOptions } from "react-hook-form";
 import { parseClock, parseNumber } from "@/core/units";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
 import { checkClock, checkCount } from "../controls/checks";
 import { MAX_NAME_CHARACTERS } from "@/schemas/limits";
@@ -17,7 +17,7 @@ interface Fields {
 
 /** Take one more order. */
 export function NewOrderForm() {
-  const { book, edit } = useBench((state) => state);
+  const { book, edit } = usePicked("book", "edit");
   const defaults = { pieceId: book.pieces[0]?.id ?? "", count: "", due: "09:00", customer: "" };
   const { register, handleSubmit, reset, setFocus, formState } = useForm<Fields>({
     defaultValues: defaults,

@@ -4,7 +4,7 @@ import Link from "next/link";
 import { Trash2 } from "lucide-react";
 import { formatClock, formatMass, parseClock, parseNumber } from "@/core/units";
 import type { Order } from "@/core/plan";
-import { useBench } from "../bench/BenchProvider";
+import { usePicked } from "../bench/BenchProvider";
 import { LeaveLink } from "../bench/LeaveLink";
 import { checkClock, checkCount, checkName } from "../controls/checks";
 import { Choice } from "../controls/Choice";
@@ -16,7 +16,7 @@ import { NewOrderForm } from "./NewOrderForm";
 
 /** Who wants what by when. */
 export function OrdersStation() {
-  const { book, edit } = useBench((state) => state);
+  const { book, edit } = usePicked("book", "edit");
   const orders = [...book.orders].sort((a, b) => a.dueMin - b.dueMin);
   return (
     <StationLayout
@@ -80,7 +80,7 @@ const FIRST_HELP = { fromMin: 7 * 60, toMin: 11 * 60 };
 
 /** A second pair of hands for part of the day. */
 function HelperDials() {
-  const { book, edit } = useBench((state) => state);
+  const { book, edit } = usePicked("book", "edit");
   const { helper } = book.day;
   const save = (next: typeof helper) =>
     edit([{ kind: "day", id: book.day.id, record: { ...book.day, helper: next } }]);
@@ -125,7 +125,7 @@ function HelperDials() {
 
 /** What the day makes, kind by kind: drawn, counted, weighed. */
 function DayPieces() {
-  const { date, plan } = useBench((state) => state);
+  const { date, plan } = usePicked("date", "plan");
   return (
     <ul className="grid gap-3 sm:grid-cols-2 xl:grid-cols-3" aria-label="Pieces of the day">
       {plan.lines.map((line) => (
@@ -158,7 +158,7 @@ function DayPieces() {
 }
 
 function OrderTable({ orders }: { readonly orders: readonly Order[] }) {
-  const { book, plan, edit } = useBench((state) => state);
+  const { book, plan, edit } = usePicked("book", "plan", "edit");
   const save = (order: Order) => edit([{ kind: "order", id: order.id, record: order }]);
   return (
     <table className="w-full border-separate border-spacing-y-1">

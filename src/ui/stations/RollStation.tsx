@@ -8,7 +8,7 @@ import { hasGrain } from "@/core/formula";
 import type { CutPrice, PiecePlan } from "@/core/plan";
 import { describeOutline, type BoxMm } from "@/core/shape";
 import { formatCount, formatDuration, formatMass } from "@/core/units";
-import { useBench } from "../bench/BenchProvider";
+import { useBench, usePicked } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
@@ -150,7 +150,7 @@ const aimTitles: Record<CutAim, string> = {
 function RollDials({ line }: { readonly line: PiecePlan }) {
   const { piece, cut } = line;
   const { editPiece } = usePieceEdit(piece);
-  const { book, edit } = useBench((state) => state);
+  const { book, edit } = usePicked("book", "edit");
   const sharers = book.pieces.filter(({ id }) => cut.pieceIds.includes(id) && id !== piece.id);
   // Pieces that share sheets share the answer too; a sheet of one's own leaves the others to theirs.
   const choose = (cutAim: CutAim) =>

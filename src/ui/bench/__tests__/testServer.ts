@@ -2,7 +2,7 @@ import { NO_PAST } from "@/core/plan";
 import { listDemoRecords } from "@/demo";
 import { applyToRecord, findConflict, type ChangeGroup, type GroupAnswer } from "@/schemas/change";
 import { findRecord, toLists, withRecord, type RecordTable } from "@/schemas/recordTable";
-import type { DaySnapshot, SaveReply } from "../benchStore";
+import type { DaySnapshot, SaveReply } from "../benchState";
 
 /** When the tests take place. */
 export const NOW_ISO = "2026-11-24T10:00:00.000Z";

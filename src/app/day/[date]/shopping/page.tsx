@@ -1,14 +1,10 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { listShopping, type DayBook } from "@/core/plan";
-import { getStore } from "@/data/getStore";
+import { listShopping } from "@/core/plan";
 import { PLAN_END_MS, runJob } from "@/jobs/pool";
-import { fromLists, pickRecords } from "@/schemas/recordTable";
-import { toDayBook } from "@/schemas/toDayBook";
-import { findEndIso, findPhase } from "@/time/wallClock";
 import { ShoppingPage } from "@/ui/larder/ShoppingPage";
 import { guardFile } from "../../../fileGuard";
-import { readKitchenClock } from "../../../kitchenClock";
+import { readBooks } from "../../../readBooks";
 
 export const metadata: Metadata = { title: "Shopping list" };
 
@@ -16,9 +12,6 @@ interface Props {
   readonly params: Promise<{ date: string }>;
   readonly searchParams: Promise<{ to?: string | string[] }>;
 }
-
-/** Most days one list is made for. */
-const MOST_DAYS = 31;
 
 export default async function Page({ params, searchParams }: Props) {
   const { date } = await params;
@@ -36,17 +29,5 @@ export default async function Page({ params, searchParams }: Props) {
         lines={weighed.ok ? listShopping(weighed.value, books[0]?.ingredients ?? []) : null}
       />
     );
-  });
-}
-
-/** What each day of a span is planned from, read once for all of them. */
-function readBooks(from: string, to: string): DayBook[] {
-  const { lists, past } = getStore().readSpan(from, to, MOST_DAYS);
-  const { timeZone, wall } = readKitchenClock();
-  const table = fromLists(lists);
-  return pickRecords(table, "day").flatMap(({ date }) => {
-    const isOver = findPhase(date, wall) === "over";
-    const formulasThen = isOver ? getStore().listFormulasAsOf(findEndIso(date, timeZone)) : [];
-    return toDayBook(table, date, null, { formulasThen, past }) ?? [];
   });
 }

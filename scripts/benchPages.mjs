@@ -1,0 +1,146 @@
+// Figures of the pages, the demo's file and one of ten years side by side: what the server spends, what goes over, and
+// when a page can be used. Part of npm run bench; needs Linux for the processor time.
+import { spawn } from "node:child_process";
+import { mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { chromium } from "@playwright/test";
+import { buildApplication, CHROMIUM, run } from "./house.mjs";
+
+const REPEATS = 15;
+const PORTS = { demo: 3471, "ten years": 3472 };
+const PAGES = [
+  ["great market, orders", "/day/2026-12-05/orders"],
+  ["great market, bake", "/day/2026-12-05/bake"],
+  ["a Saturday, roll & cut", "/day/2026-11-28/roll"],
+  ["day sheet", "/print/2026-12-05"],
+  ["shopping, 31 days", "/day/2026-11-04/shopping?to=2026-12-04", "ten years"],
+  ["the plan, packed", "/api/bench/plan/2026-12-05"],
+];
+/** Clock ticks a second, as Linux counts processor time. */
+const TICKS = 100;
+
+const median = (values) => [...values].sort((a, b) => a - b)[values.length >> 1] ?? NaN;
+const folder = mkdtempSync(path.join(tmpdir(), "tezgah-bench-"));
+const servers = {};
+
+/** Processor time of a process so far, ms, all its threads. */
+function readCpuMs(pid) {
+  const fields = readFileSync(`/proc/${pid}/stat`, "utf8").split(") ")[1].split(" ");
+  return ((Number(fields[11]) + Number(fields[12])) * 1000) / TICKS;
+}
+
+async function serve(name, file) {
+  const server = spawn(
+    process.execPath,
+    ["node_modules/next/dist/bin/next", "start", "--hostname", "127.0.0.1", "--port", String(PORTS[name])],
+    {
+      stdio: "ignore",
+      env: {
+        ...process.env,
+        TEZGAH_DATA: file,
+        TEZGAH_NOW: "2026-11-24T10:00:00",
+        NEXT_TELEMETRY_DISABLED: "1",
+      },
+    },
+  );
+  servers[name] = server;
+  const base = `http://127.0.0.1:${PORTS[name]}`;
+  for (let n = 0; n < 200; n++) {
+    if (
+      await fetch(base).then(
+        () => true,
+        () => false,
+      )
+    )
+      return base;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error(`${name} does not start`);
+}
+
+async function measure(name, base, address) {
+  for (let n = 0; n < 3; n++) await fetch(base + address).then((answer) => answer.arrayBuffer());
+  const [firsts, wholes] = [[], []];
+  let bytes = 0;
+  const before = readCpuMs(servers[name].pid);
+  for (let n = 0; n < REPEATS; n++) {
+    const start = performance.now();
+    const answer = await fetch(base + address);
+    firsts.push(performance.now() - start);
+    bytes = (await answer.arrayBuffer()).byteLength;
+    wholes.push(performance.now() - start);
+  }
+  const cpu = (readCpuMs(servers[name].pid) - before) / REPEATS;
+  return `${median(firsts).toFixed(0).padStart(6)} ${median(wholes).toFixed(0).padStart(6)} ${cpu.toFixed(0).padStart(6)} ${(bytes / 1000).toFixed(0).padStart(6)}`;
+}
+
+/** A page in a browser that has never seen it: when it can be used, its longest task, its scripts as they go over. */
+async function measureUse(browser, base, address) {
+  const times = [];
+  let [longest, scriptKb] = [0, 0];
+  for (let n = 0; n < 7; n++) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    const page = await context.newPage();
+    await page.addInitScript(() => {
+      window.longest = 0;
+      new PerformanceObserver((list) => {
+        for (const { duration } of list.getEntries()) window.longest = Math.max(window.longest, duration);
+      }).observe({ type: "longtask", buffered: true });
+    });
+    await page.goto(base + address, { waitUntil: "commit" });
+    await page.waitForFunction(() => document.querySelector("main")?.getAttribute("aria-busy") === "false");
+    const seen = await page.evaluate(() => ({
+      usable: performance.now(),
+      longest: window.longest,
+      scripts: performance
+        .getEntriesByType("resource")
+        .filter(({ name }) => name.endsWith(".js"))
+        .reduce((sum, { transferSize }) => sum + transferSize, 0),
+    }));
+    times.push(seen.usable);
+    longest = Math.max(longest, seen.longest);
+    scriptKb = seen.scripts / 1000;
+    await context.close();
+  }
+  return `usable ${median(times).toFixed(0)} ms (least ${Math.min(...times).toFixed(0)}), longest task ${longest.toFixed(0)} ms, scripts ${scriptKb.toFixed(0)} kB`;
+}
+
+buildApplication();
+try {
+  const files = { demo: path.join(folder, "demo.db"), "ten years": path.join(folder, "years.db") };
+  run("npx", ["tsx", "scripts/seedDemo.ts", files.demo]);
+  run("npx", ["tsx", "scripts/years.ts", files["ten years"]]);
+  const bases = {};
+  for (const [name, file] of Object.entries(files)) bases[name] = await serve(name, file);
+  await new Promise((resolve) => setTimeout(resolve, 3000));
+  console.log(
+    `\n${"pages: first byte ms, whole ms, server's cpu ms, kB".padEnd(44)} ${"demo".padStart(27)}   ${"ten years".padStart(27)}`,
+  );
+  for (const [title, address, only] of PAGES) {
+    const row = [];
+    for (const name of Object.keys(files))
+      row.push(only && only !== name ? "".padStart(27) : await measure(name, bases[name], address));
+    console.log(`${title.padEnd(44)} ${row.join("   ")}`);
+  }
+  const browser = await chromium.launch({
+    executablePath: CHROMIUM,
+    args: [
+      "--no-sandbox",
+      "--disable-gpu",
+      "--disable-quic",
+      "--no-first-run",
+      "--disable-background-networking",
+      "--disable-component-update",
+      "--disable-sync",
+    ],
+  });
+  for (const name of Object.keys(files))
+    console.log(
+      `${`great market in a new browser, ${name}`.padEnd(44)} ${await measureUse(browser, bases[name], "/day/2026-12-05/orders")}`,
+    );
+  await browser.close();
+} finally {
+  for (const server of Object.values(servers)) server.kill();
+  rmSync(folder, { recursive: true, force: true });
+}
