@@ -166,6 +166,7 @@ async function play(script: readonly Command[]) {
   await jest.advanceTimersByTimeAsync(0);
   if (!script.some((command) => command.do === "elsewhere" || command.do === "theirs")) {
     // Nobody else was there: every step is still to be undone, down to the first.
+    expect(store.getState().conflict).toBeNull();
     for (let i = 0; i < 60; i++) store.getState().undo();
     for (const name of FIELDS) expect(piece()[name]).toBe(first[name]);
     for (let i = 0; i < 60; i++) store.getState().redo();
@@ -197,4 +198,9 @@ afterEach(() => jest.useRealTimers());
 
 test("nothing typed is lost and nothing of others is overwritten unasked, whatever happens in whatever order", async () => {
   await fc.assert(fc.asyncProperty(fc.array(commands, { maxLength: 40 }), play), { numRuns: 300, seed: 11 });
+}, 120_000);
+
+test("where nobody else is, every step can be undone to the first and nothing is asked", async () => {
+  const alone = commands.filter((command) => !["elsewhere", "theirs", "mine"].includes(command.do));
+  await fc.assert(fc.asyncProperty(fc.array(alone, { maxLength: 15 }), play), { numRuns: 500, seed: 12 });
 }, 120_000);
