@@ -132,7 +132,7 @@ test("everything is saved, changed, and laid back from the screen, and what it r
   await page.getByLabel("Lay back a file").setInputFiles((await download.path())!);
   const dialog = page.getByRole("dialog", { name: "Lay this copy back?" });
   await expect(dialog.getByRole("row", { name: /^days 6 6/ })).toBeVisible();
-  await expect(dialog.getByText("2026-11-27 to 2026-12-05").first()).toBeVisible();
+  await expect(dialog.getByRole("row", { name: /^last day Sat 5 Dec 2026/ })).toBeVisible();
   await dialog.getByRole("button", { name: "Lay it back" }).click();
   await expect(
     page.getByText(/The copy is in place. What was there is kept as copies.db.aside/),

@@ -28,7 +28,7 @@ export class FileFault extends Error {
 }
 
 const COPIES =
-  "The last copies stand in the folder beside it; `npm run restore` shows and lays back one of them.";
+  "the last copies stand in the folder beside it, and the page Copies (or npm run restore) lays one of them back.";
 
 /** Of SQLite's codes, those that speak of the file and not of what was asked. Longer codes begin with these. */
 const byCode: readonly (readonly [string, FileFaultKind, string, string])[] = [
@@ -36,13 +36,13 @@ const byCode: readonly (readonly [string, FileFaultKind, string, string])[] = [
     "SQLITE_NOTADB",
     "notADatabase",
     "The data file holds something that is no Tezgah data.",
-    `Is TEZGAH_DATA the right path? If the file was damaged: ${COPIES}`,
+    `Is TEZGAH_DATA the right path? If the file was damaged, ${COPIES}`,
   ],
   [
     "SQLITE_CORRUPT",
     "corrupt",
     "The data file is damaged.",
-    `Stop Tezgah, keep the damaged file aside. ${COPIES}`,
+    `Stop Tezgah, keep the damaged file aside; ${COPIES}`,
   ],
   [
     "SQLITE_READONLY",
@@ -84,13 +84,13 @@ const byCode: readonly (readonly [string, FileFaultKind, string, string])[] = [
     "SQLITE_IOERR",
     "unreadable",
     "The disk gives an error on reading or writing the data file.",
-    `Look at the disk. ${COPIES}`,
+    `Look at the disk; ${COPIES}`,
   ],
   [
     "SQLITE_ERROR",
     "foreign",
     "The data file does not hold what this Tezgah writes.",
-    "Was it changed by another program, or made by a Tezgah in the middle of its development? Keep it aside. " +
+    "Was it changed by another program, or made by a Tezgah in the middle of its development? Keep it aside; " +
       COPIES,
   ],
 ];

@@ -64,7 +64,7 @@ function migrate(db: Database.Database, file: string | null, folder: string): vo
     throw new FileFault(
       "newer",
       `The data file is at version ${current}; this Tezgah knows ${newest}.`,
-      "Start the newer Tezgah that wrote it, or lay back a copy from before with `npm run restore`.",
+      "Start the newer Tezgah that wrote it, or lay back a copy from before with npm run restore.",
     );
   const pending = migrations.filter(({ number }) => number > current);
   if (pending.length === 0) return;

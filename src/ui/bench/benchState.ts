@@ -60,6 +60,8 @@ export interface BenchState {
   readonly save: SaveState;
   /** The first of those that wait for a choice. */
   readonly conflict: OpenConflict | null;
+  /** It is on the screen; put off, it still holds what is to be saved. */
+  readonly isConflictShown: boolean;
   /** How the conflict's record stands here. */
   readonly mine: Edit["record"];
   readonly refused: readonly RefusedGroup[];
@@ -72,6 +74,8 @@ export interface BenchState {
   redo(): void;
   /** Ends a conflict: take theirs, or write mine over it. */
   resolveConflict(keep: "mine" | "theirs"): void;
+  /** Puts the open conflict off, or asks again. */
+  showConflict(isShown: boolean): void;
   /** Takes a refused change off the screen. */
   takeBack(groupId: string): void;
   /** Sends what was refused once more. */

@@ -95,6 +95,7 @@ export function createBenchStore(input: BenchInput) {
         timeZone: readZone(records),
         book,
         conflict,
+        isConflictShown: conflict === before.conflict ? before.isConflictShown : conflict !== null,
         mine: conflict && findRecord(records, conflict.kind, conflict.id),
         refused: saver.refused,
         canUndo: history.past.length > 0,
@@ -182,6 +183,7 @@ export function createBenchStore(input: BenchInput) {
       planner: { kind: "working" },
       save: { kind: "saved", at: null },
       conflict: null,
+      isConflictShown: false,
       mine: null,
       refused: [],
       notice: null,
@@ -205,6 +207,7 @@ export function createBenchStore(input: BenchInput) {
         settle({ save: showSave() });
         void get().flush();
       },
+      showConflict: (isShown) => set({ isConflictShown: isShown }),
       takeBack(groupId) {
         const group = saver.refused.find(({ id }) => id === groupId);
         saver = takeBack(saver, groupId);

@@ -8,6 +8,7 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { formatNumber } from "@/core/units";
 import { Dialog } from "../shell/Dialog";
+import { formatShortDate } from "../shell/formatDayDate";
 
 /** A copy there is. */
 export interface CopyShown {
@@ -192,12 +193,15 @@ export function CopiesPage({ copies, nowIso, timeZone }: Props) {
       <Dialog open={looked !== null} onClose={() => setLooked(null)} title="Lay this copy back?">
         {looked && (
           <>
-            <table className="table">
+            <p className="mb-2">Made {at(looked.manifest.madeAt)}</p>
+            <table className="w-full">
               <thead>
                 <tr>
-                  <th scope="col">What</th>
-                  <th scope="col" className="text-right">
-                    Copy of {at(looked.manifest.madeAt)}
+                  <th scope="col" className="text-left">
+                    It holds
+                  </th>
+                  <th scope="col" className="px-2 text-right">
+                    Copy
                   </th>
                   <th scope="col" className="text-right">
                     Now
@@ -205,22 +209,15 @@ export function CopiesPage({ copies, nowIso, timeZone }: Props) {
                 </tr>
               </thead>
               <tbody>
-                {Object.entries(looked.manifest.counts).map(([what, count]) => (
-                  <tr key={what}>
-                    <th scope="row" className="font-normal">
+                {listRows(looked).map(([what, copy, now]) => (
+                  <tr key={what} className="border-t border-base-300">
+                    <th scope="row" className="py-1.5 text-left font-normal">
                       {what}
                     </th>
-                    <td className="figure text-right">{count}</td>
-                    <td className="figure text-right">{looked.now?.counts[what] ?? "–"}</td>
+                    <td className="figure px-2 text-right">{copy}</td>
+                    <td className="figure text-right">{now}</td>
                   </tr>
                 ))}
-                <tr>
-                  <th scope="row" className="font-normal">
-                    days from, to
-                  </th>
-                  <td className="text-right">{describeSpan(looked.manifest)}</td>
-                  <td className="text-right">{looked.now ? describeSpan(looked.now) : "cannot be read"}</td>
-                </tr>
               </tbody>
             </table>
             <p className="my-3">
@@ -245,5 +242,15 @@ export function CopiesPage({ copies, nowIso, timeZone }: Props) {
   );
 }
 
-const describeSpan = ({ firstDay, lastDay }: Holding): string =>
-  firstDay === null ? "none" : `${firstDay} to ${lastDay ?? firstDay}`;
+/** What is in the copy beside what is there now, row by row. */
+function listRows({ manifest, now }: Looked): readonly (readonly [string, string, string])[] {
+  const day = (date: string | null | undefined) =>
+    date ? formatShortDate(date) + date.slice(0, 4).padStart(5) : "–";
+  return [
+    ...Object.entries(manifest.counts).map(
+      ([what, count]) => [what, String(count), String(now?.counts[what] ?? "–")] as const,
+    ),
+    ["first day", day(manifest.firstDay), day(now?.firstDay)],
+    ["last day", day(manifest.lastDay), day(now?.lastDay)],
+  ];
+}

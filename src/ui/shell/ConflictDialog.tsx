@@ -11,18 +11,24 @@ import { listDifferences } from "./listDifferences";
 export function ConflictDialog() {
   const conflict = useBenchShell((state) => state.conflict);
   const mine = useBenchShell((state) => state.mine);
+  const isShown = useBenchShell((state) => state.isConflictShown);
   const resolve = useBenchShell((state) => state.resolveConflict);
+  const show = useBenchShell((state) => state.showConflict);
   const differences = conflict
     ? listDifferences(conflict.theirs, mine).filter(({ name }) => conflict.fields.includes(name))
     : [];
   const subject = [conflict?.theirs, mine].find((record) => record && "name" in record);
   return (
-    <Dialog open={conflict !== null} onClose={() => resolve("theirs")} title="Changed on another screen too">
+    <Dialog
+      open={conflict !== null && isShown}
+      onClose={() => show(false)}
+      title="Changed on another screen too"
+    >
       {conflict && (
         <>
           {conflict.theirs && mine ? (
             <>
-              <p className="mb-2">
+              <p className="mb-2" tabIndex={-1} data-first>
                 {subject && "name" in subject ? <strong>{subject.name}: </strong> : null}
                 set here and there at the same time. Everything else is kept from both.
               </p>

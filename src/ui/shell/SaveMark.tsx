@@ -9,6 +9,7 @@ import { useBenchShell } from "../bench/BenchProvider";
 export function SaveMark() {
   const save = useBenchShell((state) => state.save);
   const timeZone = useBenchShell((state) => state.timeZone);
+  const askAgain = useBenchShell((state) => state.showConflict);
   switch (save.kind) {
     case "offline": {
       const waits = `${formatCount(save.waiting, "change")} ${save.waiting === 1 ? "waits" : "wait"} here`;
@@ -27,9 +28,9 @@ export function SaveMark() {
     }
     case "conflicted":
       return (
-        <span className="flex items-center gap-1 text-sm text-error" role="status">
-          <CircleAlert size={18} aria-hidden /> Choose first
-        </span>
+        <button type="button" className="btn btn-ghost touch text-error" onClick={() => askAgain(true)}>
+          <CircleAlert size={18} aria-hidden /> Not saved: choose
+        </button>
       );
     case "saved":
       return (

@@ -99,7 +99,13 @@ test.each([
   async (button, marginMm) => {
     const server = createTestServer();
     const [here, there] = [openStore(server), openStore(server)];
-    show(here, <ConflictDialog />);
+    show(
+      here,
+      <>
+        <SaveMark />
+        <ConflictDialog />
+      </>,
+    );
     await act(async () => {
       setPiece(there, { marginMm: 19, spares: 8 });
       await there.getState().flush();
@@ -109,6 +115,12 @@ test.each([
     const rows = within(screen.getByRole("table")).getAllByRole("row").slice(1);
     expect(rows.map(({ textContent }) => textContent)).toEqual(["margin (mm)1914"]);
     expect(screen.getByText(/Plum/)).toBeTruthy();
+    // Put off, nothing is decided and nothing is sent; the mark asks again.
+    await userEvent.click(screen.getAllByRole("button", { name: "Close" })[0]!);
+    expect(screen.queryByRole("table")).toBeNull();
+    expect(here.getState().save.kind).toBe("conflicted");
+    expect(findRecord(server.read(), "piece", "plum-pop")!.marginMm).toBe(19);
+    await userEvent.click(screen.getByRole("button", { name: /choose/ }));
     await act(async () => {
       screen.getByRole("button", { name: button }).click();
       await here.getState().flush();
