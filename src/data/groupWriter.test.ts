@@ -52,6 +52,17 @@ test("a piece changed there is not taken away here unasked, nor one brought back
   });
 });
 
+test("a day that still names an archived piece may change it, and does not lose it from its screen by that", () => {
+  const store = openDemo();
+  const seen = readPiece(store);
+  expect(writeChanges(store, [toChange(KEY, seen, null)!])).toMatchObject({ standing: [{ record: null }] });
+  const answer = writeChanges(store, [changing(seen, { spares: 6 })]);
+  expect(answer).toMatchObject({ kind: "written", standing: [{ record: { spares: 6 } }] });
+  expect(readPiece(store).spares).toBe(6);
+  // It stays out of the book: a day that does not name it does not find it.
+  expect(readRecord(store, "piece", KEY.id, "2026-12-04")).toBeNull();
+});
+
 test("a group is written whole or not at all; the others of its message are written all the same", () => {
   const store = openDemo();
   const seen = readPiece(store);

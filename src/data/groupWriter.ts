@@ -92,9 +92,11 @@ export function createGroupWriter(
   });
 
   const readStanding = ({ changes }: ChangeGroup): Standing[] =>
-    changes.map(({ kind, id }) => {
+    changes.map(({ kind, id, set }) => {
       const found = repositoryOf(kind).find(id);
-      return { kind, id, record: found && !found.isArchived ? found.record : null };
+      // To whoever took it away it is gone; a day that still names what is archived may change it and keeps it.
+      const isGone = !found || (found.isArchived && set === null);
+      return { kind, id, record: isGone ? null : found.record };
     });
 
   const applyAll = db.transaction((groups: readonly ChangeGroup[], atIso: string) =>

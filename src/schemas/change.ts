@@ -1,5 +1,5 @@
 import isSame from "fast-deep-equal";
-import type { AnyRecord, RecordKey, RecordKind } from "./recordKinds";
+import type { AnyRecord, RecordKey } from "./recordKinds";
 import { findRecord, withRecord, type RecordTable } from "./recordTable";
 
 /** Some or all fields of a record. */
@@ -127,9 +127,6 @@ export function rebase(change: Change, theirs: AnyRecord | null, mine: AnyRecord
 }
 
 export const isSameKey = (a: RecordKey, b: RecordKey): boolean => a.kind === b.kind && a.id === b.id;
-
-export const toKeyText = ({ kind, id }: { readonly kind: RecordKind; readonly id: string }): string =>
-  `${kind}:${id}`;
 
 const toFields = (record: AnyRecord): Fields => record as unknown as Fields;
 
