@@ -1,9 +1,8 @@
-import type { DayPlan } from "@/core/plan";
 import { createPlanClient } from "@/workers/createPlanClient";
 import type { DaySnapshot, SaveReply } from "./benchState";
 import { createBenchStore, type BenchStore } from "./benchStore";
 import { createId } from "./createId";
-import { toPlanPath } from "./planPath";
+import { fetchPlan } from "./firstPlan";
 import { createOutbox, type Outbox } from "./outbox";
 import { createPlanner } from "./planner";
 
@@ -75,15 +74,6 @@ async function send(
 
 /** Longest body that a browser sends on for a page that is gone, characters; they allow 64 KiB. */
 const KEEPALIVE_LIMIT = 30_000;
-
-async function fetchPlan(date: string, state: string): Promise<DayPlan | null> {
-  // As the page's head has asked for it, or it would be asked for twice.
-  const response = await fetch(toPlanPath(date), { credentials: "same-origin", mode: "cors" });
-  const isSame = response.ok && response.headers.get("x-tezgah-state") === state;
-  if (!isSame || !response.body) return null;
-  const text = response.body.pipeThrough(new DecompressionStream("gzip"));
-  return (await new Response(text).json()) as DayPlan;
-}
 
 async function fetchSnapshot(date: string): Promise<DaySnapshot | null> {
   const response = await fetch(`/api/bench/day/${date}`, { cache: "no-store" });

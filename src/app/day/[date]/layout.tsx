@@ -1,8 +1,7 @@
 import { notFound } from "next/navigation";
 import type { ReactNode } from "react";
-import { preload } from "react-dom";
 import { BenchProvider } from "@/ui/bench/BenchProvider";
-import { toPlanPath } from "@/ui/bench/planPath";
+import { toFirstPlanScript } from "@/ui/bench/firstPlan";
 import { BenchShell } from "@/ui/shell/BenchShell";
 import { guardFile } from "../../fileGuard";
 import { loadSnapshot } from "../../loadDay";
@@ -19,11 +18,13 @@ export default async function DayLayout({ params, children }: Props) {
   return guardFile(() => {
     const snapshot = loadSnapshot(date);
     if (!snapshot) notFound();
-    preload(toPlanPath(date), { as: "fetch", crossOrigin: "anonymous" });
     return (
-      <BenchProvider key={date} snapshot={snapshot}>
-        <BenchShell>{children}</BenchShell>
-      </BenchProvider>
+      <>
+        <script dangerouslySetInnerHTML={{ __html: toFirstPlanScript(date) }} />
+        <BenchProvider key={date} snapshot={snapshot}>
+          <BenchShell>{children}</BenchShell>
+        </BenchProvider>
+      </>
     );
   });
 }
