@@ -20,6 +20,7 @@ const coreTiers = [
   ["units", "shape"],
   ["formula", "cutting", "heat"],
   ["forming", "filling", "sealing", "loading", "schedule"],
+  ["way"],
   ["plan", "habits", "remedy", "cautions"],
 ];
 

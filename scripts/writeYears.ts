@@ -136,7 +136,7 @@ function retire(
     copy.run(id, `, of old ${i + 1}`, from);
     if (table === "piece")
       db.prepare(
-        "INSERT INTO piece_stage SELECT ?, position, oven_c, minutes, act FROM piece_stage WHERE piece_id = ?",
+        "INSERT INTO piece_step SELECT ?, position, step_key, kind, filling_id, thing, thing_count, thing_each_g, heat_c, minutes, hands_s, most_wait_min, note FROM piece_step WHERE piece_id = ?",
       ).run(id, from);
     else
       db.prepare(

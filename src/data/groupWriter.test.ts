@@ -131,7 +131,7 @@ test("of 10,000 interleaved edits from two tablets none is overwritten in silenc
     seed: 7,
   });
   const seen: [Piece, Piece] = [readPiece(store), readPiece(store)];
-  const fields = ["marginMm", "spares", "coolMin"] as const;
+  const fields = ["marginMm", "spares", "spacingMm"] as const;
   let stands = readPiece(store);
   const counts = { written: 0, conflicted: 0 };
   random.forEach(([tablet, field, value, looks], i) => {

@@ -1,3 +1,4 @@
+import { toWay } from "@/core/way";
 import {
   chmodSync,
   copyFileSync,
@@ -246,7 +247,18 @@ test("a file of the first version keeps its formulas, with a plain rubbed dough'
     form: { kind: "halfMoon" },
     cut: { kind: "disc", diameterMm: 110 },
     pinnedSheet: { shape: "rectangle", widthMm: 400, heightMm: 300 },
-    stages: [{ ovenC: 200, minutes: 24, act: "none" }],
+    way: toWay({
+      form: { kind: "halfMoon" },
+      heatBy: "oven",
+      stages: [{ ovenC: 200, minutes: 24, act: "none" }],
+      chillMin: 20,
+      coolMin: 15,
+      unmould: null,
+      wash: { kind: "none", coats: 1, sugar: "none" },
+      vents: { kind: "none", count: 0 },
+      glaze: { kind: "none", dryMin: 0 },
+      extras: [],
+    }),
     extras: [],
     glue: "water",
   });

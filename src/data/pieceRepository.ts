@@ -1,7 +1,7 @@
 import type Database from "better-sqlite3";
 import type { PieceExtra } from "@/core/filling";
-import type { BakeStage } from "@/core/plan";
 import type { OutlineKind } from "@/core/shape";
+import type { StepKind, Way, WayStep } from "@/core/way";
 import type { Piece } from "@/schemas/model";
 import { figureColumns, fromFormColumns, toFormColumns, type FormColumns } from "./formColumns";
 import { fromOutlineColumns, toOutlineColumns } from "./outlineColumns";
@@ -29,15 +29,11 @@ type PieceRow = FormColumns & {
   wash_coats: number;
   wash_sugar: Piece["wash"]["sugar"];
   tin: Piece["tin"];
-  heat_by: Piece["heatBy"];
   vessel_id: string | null;
-  unmould_from_min: number | null;
-  unmould_until_min: number | null;
   done_sign: Piece["doneness"]["sign"];
   done_more_min: number;
   done_at_most: number;
   glaze: Piece["glaze"]["kind"];
-  glaze_dry_min: number;
   web_mm: number;
   ragged_mm: number;
   cut_aim: Piece["cutAim"];
@@ -45,13 +41,23 @@ type PieceRow = FormColumns & {
   pinned_width_mm: number | null;
   pinned_height_mm: number | null;
   spares: number;
-  chill_min: number;
   bake_loss_share: number;
   spacing_mm: number;
-  cool_min: number;
 };
 
-type StageRow = { oven_c: number; minutes: number; act: BakeStage["act"] };
+type StepRow = {
+  step_key: string;
+  kind: StepKind;
+  filling_id: string | null;
+  thing: string | null;
+  thing_count: number | null;
+  thing_each_g: number | null;
+  heat_c: number | null;
+  minutes: number;
+  hands_s: number | null;
+  most_wait_min: number | null;
+  note: string;
+};
 type ExtraRow = {
   kind: PieceExtra["kind"];
   filling_id: string | null;
@@ -66,7 +72,19 @@ type ExtraRow = {
 
 /** All SQL about pieces. */
 export function createPieceRepository(db: Database.Database): Repository<Piece> {
-  const stages = createChildTable<StageRow>(db, "piece_stage", "piece_id", ["oven_c", "minutes", "act"]);
+  const steps = createChildTable<StepRow>(db, "piece_step", "piece_id", [
+    "step_key",
+    "kind",
+    "filling_id",
+    "thing",
+    "thing_count",
+    "thing_each_g",
+    "heat_c",
+    "minutes",
+    "hands_s",
+    "most_wait_min",
+    "note",
+  ]);
   const extras = createChildTable<ExtraRow>(db, "piece_extra", "piece_id", [
     "kind",
     "filling_id",
@@ -111,15 +129,11 @@ export function createPieceRepository(db: Database.Database): Repository<Piece> 
       "wash_coats",
       "wash_sugar",
       "tin",
-      "heat_by",
       "vessel_id",
-      "unmould_from_min",
-      "unmould_until_min",
       "done_sign",
       "done_more_min",
       "done_at_most",
       "glaze",
-      "glaze_dry_min",
       "web_mm",
       "ragged_mm",
       "cut_aim",
@@ -127,28 +141,23 @@ export function createPieceRepository(db: Database.Database): Repository<Piece> 
       "pinned_width_mm",
       "pinned_height_mm",
       "spares",
-      "chill_min",
       "bake_loss_share",
       "spacing_mm",
-      "cool_min",
     ],
     toRow,
     fromRows(rows) {
       const ids = rows.map(({ id }) => id);
-      const [stagesOf, extrasOf] = [stages.readFor(ids), extras.readFor(ids)];
+      const [stepsOf, extrasOf] = [steps.readFor(ids), extras.readFor(ids)];
       return rows.map((row) =>
         fromRow(
           row,
-          (stagesOf.get(row.id) ?? []).map(({ oven_c: ovenC, minutes, act }) => ({ ovenC, minutes, act })),
+          (stepsOf.get(row.id) ?? []).map(fromStepRow),
           (extrasOf.get(row.id) ?? []).map(fromExtraRow),
         ),
       );
     },
     afterPut(piece) {
-      stages.replace(
-        piece.id,
-        piece.stages.map(({ ovenC, minutes, act }) => ({ oven_c: ovenC, minutes, act })),
-      );
+      steps.replace(piece.id, piece.way.map(toStepRow));
       extras.replace(piece.id, piece.extras.map(toExtraRow));
     },
   });
@@ -178,15 +187,11 @@ function toRow(piece: Piece): PieceRow {
     wash_coats: piece.wash.coats,
     wash_sugar: piece.wash.sugar,
     tin: piece.tin,
-    heat_by: piece.heatBy,
     vessel_id: piece.vesselId,
-    unmould_from_min: piece.unmould?.fromMin ?? null,
-    unmould_until_min: piece.unmould?.untilMin ?? null,
     done_sign: piece.doneness.sign,
     done_more_min: piece.doneness.moreMin,
     done_at_most: piece.doneness.atMost,
     glaze: piece.glaze.kind,
-    glaze_dry_min: piece.glaze.dryMin,
     web_mm: piece.webMm,
     ragged_mm: piece.raggedMm,
     cut_aim: piece.cutAim,
@@ -194,14 +199,12 @@ function toRow(piece: Piece): PieceRow {
     pinned_width_mm: piece.pinnedSheet?.widthMm ?? null,
     pinned_height_mm: piece.pinnedSheet?.heightMm ?? null,
     spares: piece.spares,
-    chill_min: piece.chillMin,
     bake_loss_share: piece.bakeLossShare,
     spacing_mm: piece.spacingMm,
-    cool_min: piece.coolMin,
   };
 }
 
-function fromRow(row: PieceRow, stages: readonly BakeStage[], extras: readonly PieceExtra[]): Piece {
+function fromRow(row: PieceRow, way: Way, extras: readonly PieceExtra[]): Piece {
   const { pinned_width_mm: pinnedWidthMm, pinned_height_mm: pinnedHeightMm } = row;
   return {
     id: row.id,
@@ -225,14 +228,9 @@ function fromRow(row: PieceRow, stages: readonly BakeStage[], extras: readonly P
     vents: { kind: row.vent_kind, count: row.vent_count },
     wash: { kind: row.wash_kind, coats: row.wash_coats, sugar: row.wash_sugar },
     tin: row.tin,
-    heatBy: row.heat_by,
     vesselId: row.vessel_id,
-    unmould:
-      row.unmould_from_min === null
-        ? null
-        : { fromMin: row.unmould_from_min, untilMin: row.unmould_until_min },
     doneness: { sign: row.done_sign, moreMin: row.done_more_min, atMost: row.done_at_most },
-    glaze: { kind: row.glaze, dryMin: row.glaze_dry_min },
+    glaze: { kind: row.glaze },
     webMm: row.web_mm,
     raggedMm: row.ragged_mm,
     cutAim: row.cut_aim,
@@ -241,13 +239,40 @@ function fromRow(row: PieceRow, stages: readonly BakeStage[], extras: readonly P
         ? { shape: row.pinned_shape ?? "rectangle", widthMm: pinnedWidthMm, heightMm: pinnedHeightMm }
         : null,
     spares: row.spares,
-    chillMin: row.chill_min,
-    stages,
+    way,
     bakeLossShare: row.bake_loss_share,
     spacingMm: row.spacing_mm,
-    coolMin: row.cool_min,
   };
 }
+
+const toStepRow = (step: WayStep): StepRow => ({
+  step_key: step.id,
+  kind: step.kind,
+  filling_id: step.fillingId,
+  thing: step.thing?.name ?? null,
+  thing_count: step.thing?.count ?? null,
+  thing_each_g: step.thing?.eachG ?? null,
+  heat_c: step.heatC,
+  minutes: step.minutes,
+  hands_s: step.handsS,
+  most_wait_min: step.mostWaitMin,
+  note: step.note,
+});
+
+const fromStepRow = (row: StepRow): WayStep => ({
+  id: row.step_key,
+  kind: row.kind,
+  fillingId: row.filling_id,
+  thing:
+    row.thing === null
+      ? null
+      : { name: row.thing, count: row.thing_count ?? 1, eachG: row.thing_each_g ?? 0 },
+  heatC: row.heat_c,
+  minutes: row.minutes,
+  handsS: row.hands_s,
+  mostWaitMin: row.most_wait_min,
+  note: row.note,
+});
 
 const noExtra: Omit<ExtraRow, "kind"> = {
   filling_id: null,

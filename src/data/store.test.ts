@@ -1,3 +1,4 @@
+import { listReadyWays } from "@/core/way";
 import type { Outline } from "@/core/shape";
 import { listDemoWorld } from "@/demo";
 import type { Ingredient, Piece, Weighing } from "@/schemas/model";
@@ -72,7 +73,10 @@ test("cutters of every outline, forms and what was logged come back as they were
       kind: "cutter" as const,
       record: { id: `c-${i}`, name: `Cutter ${i}`, outline, count: i + 1 },
     })),
-    ...forms.map((form, i) => ({ kind: "piece" as const, record: { ...piece, id: `p-${i}`, form } })),
+    ...forms.map((form, i) => ({
+      kind: "piece" as const,
+      record: { ...piece, id: `p-${i}`, form, way: listReadyWays(form)[0]!.way },
+    })),
     { kind: "cutRecord", record: { id: "cut-1", ...ofDay, doughId: "bay-shortcrust", planned: 60, got: 57 } },
     {
       kind: "lotRecord",

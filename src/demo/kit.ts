@@ -1,3 +1,4 @@
+import { findHeatWay } from "@/core/way";
 import type { Bench, Fryer, Oven, Piece, Shelf, Vessel } from "@/schemas/model";
 
 /** What stands in the hatch bakery of Tirsen Quay. */
@@ -70,10 +71,10 @@ const trays: Vessel = { id: "trays", name: "Trays 600 × 400", kind: "tray", cou
 /** What a starter's piece is baked or fried in, for a kitchen that has none of it yet. */
 export const findStarterKit = ({
   vesselId,
-  heatBy,
+  way,
 }: Piece): { vessels: readonly Vessel[]; fryers: readonly Fryer[] } => ({
   vessels: vessels.filter(({ id }) => id === vesselId),
-  fryers: heatBy === "oil" ? [{ ...fryer, usedLoads: 0 }] : [],
+  fryers: findHeatWay(way) === "oil" ? [{ ...fryer, usedLoads: 0 }] : [],
 });
 
 /** Named by pieces, so they are written before them. */

@@ -1,5 +1,6 @@
 import type { Mould } from "@/core/forming";
 import type { Piece } from "@/schemas/model";
+import { toPiece, type FormerPiece } from "@/schemas/wayParts";
 import { cups, pieMoulds, syrupPans, tartletRings } from "./kit";
 import { boughtPuff, lardCrust, roughPuff, shortcrust, sweetCreamed, yoghurtCrust } from "./doughs";
 import {
@@ -22,7 +23,7 @@ import {
 
 /** The pieces of Tirsen Quay: invented, one for each form and a few more. */
 
-export const halfMoon: Piece = {
+const common: FormerPiece = {
   id: "quince-half-moon",
   name: "Quince half-moon",
   form: { kind: "halfMoon" },
@@ -55,8 +56,10 @@ export const halfMoon: Piece = {
   coolMin: 20,
 };
 
-export const triangle: Piece = {
-  ...halfMoon,
+export const halfMoon: Piece = toPiece(common);
+
+export const triangle: Piece = toPiece({
+  ...common,
   id: "leek-triangle",
   name: "Leek triangle",
   form: { kind: "triangle" },
@@ -74,10 +77,10 @@ export const triangle: Piece = {
   stages: [{ ovenC: 190, minutes: 24, act: "none" }],
   bakeLossShare: 0.08,
   coolMin: 15,
-};
+});
 
-export const crescent: Piece = {
-  ...halfMoon,
+export const crescent: Piece = toPiece({
+  ...common,
   id: "rhubarb-crescent",
   name: "Rhubarb crescent",
   cut: { kind: "disc", diameterMm: 95 },
@@ -96,10 +99,10 @@ export const crescent: Piece = {
   stages: [{ ovenC: 180, minutes: 5, act: "none" }],
   bakeLossShare: 0.1,
   coolMin: 15,
-};
+});
 
-export const pop: Piece = {
-  ...halfMoon,
+export const pop: Piece = toPiece({
+  ...common,
   id: "plum-pop",
   name: "Plum pop",
   form: { kind: "lidded", topOversizeMm: null, stick: { lengthMm: 120, thicknessMm: 4 } },
@@ -113,10 +116,10 @@ export const pop: Piece = {
   vents: { kind: "cutOut", count: 1 },
   webMm: 1,
   stages: [{ ovenC: 195, minutes: 20, act: "none" }],
-};
+});
 
-export const oval: Piece = {
-  ...halfMoon,
+export const oval: Piece = toPiece({
+  ...common,
   id: "chestnut-oval",
   name: "Chestnut oval",
   form: { kind: "lidded", topOversizeMm: null, stick: null },
@@ -132,10 +135,10 @@ export const oval: Piece = {
     { ovenC: 185, minutes: 15, act: "secondCoat" },
     { ovenC: 185, minutes: 15, act: "none" },
   ],
-};
+});
 
-export const puffCase: Piece = {
-  ...halfMoon,
+export const puffCase: Piece = toPiece({
+  ...common,
   id: "blossom-case",
   name: "Orange-blossom case",
   form: { kind: "case", holeMm: 46 },
@@ -150,10 +153,10 @@ export const puffCase: Piece = {
   webMm: 1,
   stages: [{ ovenC: 215, minutes: 18, act: "none" }],
   coolMin: 25,
-};
+});
 
-export const rose: Piece = {
-  ...halfMoon,
+export const rose: Piece = toPiece({
+  ...common,
   id: "courgette-rose",
   name: "Courgette rose",
   form: { kind: "rosette", sliceMm: 42, sliceThicknessMm: 2, overlapShare: 0.5, cavityMm: 70 },
@@ -172,14 +175,14 @@ export const rose: Piece = {
   webMm: 0,
   raggedMm: 0,
   stages: [{ ovenC: 190, minutes: 32, act: "none" }],
-};
+});
 
 const open = { kind: "open" } as const;
 const unwashed = { kind: "none", coats: 1, sugar: "none" } as const;
 const closedTop = { kind: "none", count: 0 } as const;
 
-export const pearCoat: Piece = {
-  ...halfMoon,
+export const pearCoat: Piece = toPiece({
+  ...common,
   id: "pear-coat",
   name: "Pear in its coat",
   form: { kind: "wrapped", fruitMm: 58, fruitHeightMm: 66, footMm: 26, coreMm: 18, overlapMm: 14 },
@@ -204,10 +207,10 @@ export const pearCoat: Piece = {
   ],
   bakeLossShare: 0.1,
   coolMin: 30,
-};
+});
 
-export const dateRound: Piece = {
-  ...halfMoon,
+export const dateRound: Piece = toPiece({
+  ...common,
   id: "date-round",
   name: "Date-and-sesame round",
   form: { kind: "gathered", finishedMm: 70 },
@@ -223,7 +226,7 @@ export const dateRound: Piece = {
   wash: { kind: "egg", coats: 1, sugar: "none" },
   stages: [{ ovenC: 190, minutes: 25, act: "none" }],
   bakeLossShare: 0.07,
-};
+});
 
 const cupMould: Mould = {
   kind: "muffin",
@@ -231,8 +234,8 @@ const cupMould: Mould = {
   depthMm: 30,
   fluteMm: 0,
 };
-export const custardCup: Piece = {
-  ...halfMoon,
+export const custardCup: Piece = toPiece({
+  ...common,
   id: "custard-cup",
   name: "Saffron custard cup",
   form: { kind: "lined", mould: cupMould, topping: open },
@@ -256,7 +259,7 @@ export const custardCup: Piece = {
   ],
   bakeLossShare: 0.08,
   coolMin: 15,
-};
+});
 
 const tartletMould: Mould = {
   kind: "looseBottomed",
@@ -264,8 +267,8 @@ const tartletMould: Mould = {
   depthMm: 22,
   fluteMm: 2,
 };
-export const tahiniTartlet: Piece = {
-  ...halfMoon,
+export const tahiniTartlet: Piece = toPiece({
+  ...common,
   id: "tahini-tartlet",
   name: "Hazelnut-tahini tartlet",
   form: {
@@ -295,10 +298,10 @@ export const tahiniTartlet: Piece = {
     { ovenC: 170, minutes: 16, act: "none" },
   ],
   bakeLossShare: 0.06,
-};
+});
 
-export const chestnutPie: Piece = {
-  ...halfMoon,
+export const chestnutPie: Piece = toPiece({
+  ...common,
   id: "chestnut-pie",
   name: "Chestnut hatch pie",
   form: {
@@ -332,10 +335,10 @@ export const chestnutPie: Piece = {
     { ovenC: 200, minutes: 15, act: "none" },
     { ovenC: 180, minutes: 20, act: "none" },
   ],
-};
+});
 
-export const lemonPuck: Piece = {
-  ...halfMoon,
+export const lemonPuck: Piece = toPiece({
+  ...common,
   id: "lemon-puck",
   name: "Lemon-swirl puck",
   form: { kind: "puck", mould: cupMould, logMm: 48, stacked: 2, sheetMm: 3 },
@@ -355,10 +358,10 @@ export const lemonPuck: Piece = {
   cutAim: "sliced",
   stages: [{ ovenC: 215, minutes: 22, act: "none" }],
   coolMin: 12,
-};
+});
 
-export const appleEnvelope: Piece = {
-  ...halfMoon,
+export const appleEnvelope: Piece = toPiece({
+  ...common,
   id: "apple-envelope",
   name: "Two-apple envelope",
   form: { kind: "rectangle" },
@@ -377,10 +380,10 @@ export const appleEnvelope: Piece = {
     { ovenC: 215, minutes: 12, act: "turn" },
     { ovenC: 190, minutes: 12, act: "none" },
   ],
-};
+});
 
-export const leekPress: Piece = {
-  ...halfMoon,
+export const leekPress: Piece = toPiece({
+  ...common,
   id: "leek-press",
   name: "Pressed leek parcel",
   form: { kind: "pressed", pressMm: 100 },
@@ -395,10 +398,10 @@ export const leekPress: Piece = {
   vents: { kind: "pricks", count: 4 },
   wash: { kind: "egg", coats: 1, sugar: "none" },
   stages: [{ ovenC: 195, minutes: 22, act: "none" }],
-};
+});
 
-export const harbourFold: Piece = {
-  ...halfMoon,
+export const harbourFold: Piece = toPiece({
+  ...common,
   id: "harbour-fold",
   name: "Harbour fold to share",
   form: { kind: "largeFold", spreadMm: 18, servings: 6 },
@@ -417,4 +420,4 @@ export const harbourFold: Piece = {
     { ovenC: 210, minutes: 15, act: "turn" },
     { ovenC: 185, minutes: 20, act: "none" },
   ],
-};
+});

@@ -234,5 +234,15 @@ export const MAX_LAID = 1000;
 /** Most fillings, layers and inclusions beside the main filling, stages of a bake, and parts of a filling. */
 export const MAX_EXTRAS = 6;
 export const MAX_STAGES = 6;
+
+/** Of the steps of a way. */
+export const stepLimits = {
+  minutes: limit("By itself", "min", 0, 14 * 24 * 60, 1),
+  handsS: limit("Hands", "s", 0, 3600, 1),
+  mostWaitMin: limit("After the step before, at most", "min", 0, 1440, 1),
+  count: limit("Of them, each piece", "", 1, 60, 1),
+  eachG: limit("One weighs", "g", 0.01, 500, 0.1),
+} as const;
+export const MAX_NOTE_CHARACTERS = 300;
 export const MAX_DECKS = 6;
 export const MAX_PARTS = 6;

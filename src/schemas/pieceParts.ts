@@ -1,9 +1,10 @@
 import Joi from "joi";
-import { doneSigns, heatWays, stageActs, tins } from "@/core/plan";
+import { doneSigns, tins } from "@/core/plan";
 import { crimpIds, glazeKinds, glueIds, ventKinds, washKinds, washSugars } from "@/core/sealing";
-import { extraLimits, MAX_EXTRAS, MAX_NAME_CHARACTERS, MAX_STAGES, pieceLimits } from "./limits";
+import { extraLimits, MAX_EXTRAS, MAX_NAME_CHARACTERS, pieceLimits } from "./limits";
 import { quantity, whole } from "./quantity";
 import { id, optionalId } from "./recordParts";
+import { formerParts, waySchema } from "./wayParts";
 
 const extraParts = {
   layer: { fillingId: id, heightMm: quantity(extraLimits.heightMm) },
@@ -50,17 +51,7 @@ export const finishParts = {
   }).default({ kind: "none", count: 0 }),
   wash: washSchema,
   tin: Joi.valid(...tins).default("bare"),
-  heatBy: Joi.valid(...heatWays).default("oven"),
   vesselId: optionalId,
-  unmould: Joi.object({
-    fromMin: whole(pieceLimits.unmouldFromMin),
-    untilMin: whole(pieceLimits.unmouldUntilMin)
-      .min(Joi.ref("fromMin"))
-      .allow(null)
-      .messages({ "number.min": "It must be out of its mould after it may be, not before." }),
-  })
-    .allow(null)
-    .default(null),
   doneness: Joi.object({
     sign: Joi.valid(...doneSigns).required(),
     moreMin: whole(pieceLimits.moreMin),
@@ -68,17 +59,9 @@ export const finishParts = {
   }).default({ sign: "golden", moreMin: 2, atMost: 0 }),
   glaze: Joi.object({
     kind: Joi.valid(...glazeKinds).required(),
-    dryMin: whole(pieceLimits.glazeDryMin),
+    /** Of documents from before ways. */
+    dryMin: whole(pieceLimits.glazeDryMin).optional().default(0),
   }).default({ kind: "none", dryMin: 0 }),
-  stages: Joi.array()
-    .items(
-      Joi.object({
-        ovenC: quantity(pieceLimits.ovenC),
-        minutes: quantity(pieceLimits.bakeMin),
-        act: Joi.valid(...stageActs).default("none"),
-      }),
-    )
-    .min(1)
-    .max(MAX_STAGES)
-    .required(),
+  way: waySchema,
+  ...formerParts,
 };

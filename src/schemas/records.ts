@@ -41,6 +41,7 @@ import { extrasSchema, finishParts } from "./pieceParts";
 import { quantity, whole } from "./quantity";
 import { calendarDate, id, name, timeZone } from "./recordParts";
 import { formSchema, outlineSchema, sheetSchema } from "./shapes";
+import { settlePiece } from "./wayParts";
 
 const laidSchema = Joi.array()
   .items(
@@ -81,11 +82,9 @@ export const recordSchemas = {
     cutAim: Joi.valid("leastDough", "fewestRerolls", "leastTime", "pinned", "portioned", "sliced").required(),
     pinnedSheet: sheetSchema.allow(null).required(),
     spares: whole(pieceLimits.spares),
-    chillMin: quantity(pieceLimits.chillMin),
     bakeLossShare: quantity(pieceLimits.bakeLossShare),
     spacingMm: quantity(pieceLimits.spacingMm),
-    coolMin: quantity(pieceLimits.coolMin),
-  }),
+  }).custom(settlePiece),
   ...kitSchemas,
   day: Joi.object<Day>({
     id,

@@ -1,3 +1,4 @@
+import { createWay } from "../way";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { answerAhead, closeLarder, planDay, type DayBook, type MakeAhead } from ".";
@@ -62,11 +63,21 @@ test("shells are baked empty the day before and only filled on the day", () => {
 
 test("part-baked shells are filled and finished in the heat; half of them leaves half to be lined", () => {
   const blind = {
-    stages: [
-      { ovenC: 190, minutes: 10, act: "fill" as const },
-      { ovenC: 160, minutes: 15, act: "none" as const },
-    ],
-    glaze: { kind: "syrup" as const, dryMin: 5 },
+    glaze: { kind: "syrup" as const },
+    way: createWay([
+      ["roll"],
+      ["cut"],
+      ["line"],
+      ["chill"],
+      ["bake", { heatC: 190, minutes: 10 }],
+      ["cool", { minutes: 10 }],
+      ["fill"],
+      ["bake", { heatC: 160, minutes: 15 }],
+      ["cool", { minutes: 12 }],
+      ["unmould"],
+      ["glaze", { minutes: 5 }],
+      ["setOut"],
+    ]),
   };
   const pieces = market.pieces.map((piece) => (piece.id === "custard-cup" ? { ...piece, ...blind } : piece));
   const kinds = (count: number) => {
@@ -76,7 +87,7 @@ test("part-baked shells are filled and finished in the heat; half of them leaves
   };
   expect(kinds(24).map(({ kind }) => kind)).toEqual(["fill", "bake", "glaze", "finish"]);
   const half = kinds(12);
-  expect(half.filter(({ kind }) => kind === "seal").map(({ pieces: each }) => each)).toEqual([12]);
+  expect(half.filter(({ kind }) => kind === "line").map(({ pieces: each }) => each)).toEqual([12]);
   expect(half.filter(({ kind }) => kind === "fill").map(({ pieces: each }) => each)).toEqual([24]);
 });
 

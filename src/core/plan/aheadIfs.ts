@@ -1,3 +1,4 @@
+import { findHeatWay, findShellEntry } from "../way";
 import type { Day, DayBook, MakeAhead } from "./book";
 import { addDays } from "./calendar";
 import { readFigures, type DayNow } from "./dayIfs";
@@ -132,11 +133,13 @@ function canBeFrozen({ formulas }: DayBook, { piece, parts, seal, made, frozenTa
       ) !== undefined,
   );
   return (
-    seal !== null && !isCustard && piece.heatBy === "oven" && piece.vesselId === null && made > frozenTaken
+    seal !== null &&
+    !isCustard &&
+    findHeatWay(piece.way) === "oven" &&
+    piece.vesselId === null &&
+    made > frozenTaken
   );
 }
 
-const hasShell = ({ formed, piece, made }: PiecePlan): boolean =>
-  made > 0 &&
-  piece.heatBy === "oven" &&
-  (formed.fillsBaked || piece.stages.some(({ act }) => act === "fill"));
+const hasShell = ({ piece, made }: PiecePlan): boolean =>
+  made > 0 && findHeatWay(piece.way) === "oven" && findShellEntry(piece.way) >= 0;

@@ -1,19 +1,25 @@
 import type { TaskMode, TaskWait } from "../schedule";
-import type { BakeStage, Doneness, Oven } from "./book";
-import { draft, HANDS, type DraftTask, type TaskFacts } from "./draftTask";
+import type { Heat } from "../way";
+import type { Doneness, Oven } from "./book";
+import { draft, HANDS, type DraftTask, type StepTimes, type TaskFacts } from "./draftTask";
 import { setFor, toOvenId } from "./ovenSetting";
 
 /** Opening the oven and setting trays in, and taking them out again: each. */
 const OVEN_HANDLING_MIN = 2;
-/** Opening the door between stages, to turn a tray or take weights out. */
-const ACT_MIN = 1;
+/** Opening the door between heats, to turn a tray or take weights out: whole minutes, at least this. */
+const DOOR_MIN = 1;
+
+/** One heat of a bake, with what is done at the oven's door when it is over, each in seconds of hands for the load. */
+export interface BakeStage extends Heat {
+  readonly stepId: string;
+  readonly acts: readonly { readonly stepId: string; readonly seconds: number }[];
+}
 
 interface BakeFacts {
   /** The first is the one that its trays were laid for. */
   readonly ovens: readonly Oven[];
   readonly trays: number;
   readonly extraMin: number;
-  readonly coatMin: number;
   /** Null for a bake that is not the last: nothing is judged after it. */
   readonly doneness: Doneness | null;
 }
@@ -22,7 +28,7 @@ interface BakeFacts {
 export function bakeTask(
   id: string,
   stages: readonly BakeStage[],
-  { ovens, trays, extraMin, coatMin, doneness }: BakeFacts,
+  { ovens, trays, extraMin, doneness }: BakeFacts,
   after: readonly TaskWait[],
   facts: TaskFacts,
 ): DraftTask {
@@ -34,17 +40,18 @@ export function bakeTask(
       stages.every((stage) => setFor(stage, oven).ovenC <= oven.maxC),
   );
   const slackMin = doneness ? doneness.moreMin * doneness.atMost : 0;
-  const modes = able.map((oven) => bakeMode(oven, stages, trays, extraMin, coatMin, slackMin));
-  const [first] = modes;
+  const laid = able.map((oven) => bakeMode(oven, stages, trays, extraMin, slackMin));
+  const [first] = laid;
   if (!first) throw new RangeError(`bakeTask: no oven takes ${id}`);
-  const handsMin = first.uses.reduce(
+  const handsMin = first.mode.uses.reduce(
     (sum, { resourceId, fromMin, toMin }) => sum + (resourceId === HANDS ? toMin - fromMin : 0),
     0,
   );
   return {
-    ...draft("bake", facts, handsMin, { id, modes, after, dueMin: null }),
+    ...draft("bake", facts, handsMin, { id, modes: laid.map(({ mode }) => mode), after, dueMin: null }),
     slackMin,
     machineIds: able.map((oven) => oven.id),
+    stepTimes: laid.map(({ times }) => times),
   };
 }
 
@@ -62,36 +69,47 @@ function takesTrays(oven: Oven, { trayWidthMm, trayDepthMm }: Oven, trays: numbe
 }
 
 /**
- * The oven is taken from the first tray in to the last tray out, stage after stage; hands only at either end and for
- * what is done between stages. A bake that may want more minutes keeps the oven for them, and is looked at before.
+ * The oven is taken from the first tray in to the last tray out, heat after heat; hands only at either end and for
+ * what is done at its door. A bake that may want more minutes keeps the oven for them, and is looked at before.
  */
 function bakeMode(
   oven: Oven,
   stages: readonly BakeStage[],
   trays: number,
   extraMin: number,
-  coatMin: number,
   slackMin: number,
-): TaskMode {
-  const settings = stages.map((stage) => ({ ...setFor(stage, oven), act: stage.act }));
+): { readonly mode: TaskMode; readonly times: StepTimes } {
+  const settings = stages.map((stage) => ({ ...stage, ...setFor(stage, oven) }));
   const [first, last] = [settings[0], settings.at(-1)];
-  if (!first || !last) throw new RangeError("bakeMode: a bake of no stage");
+  if (!first || !last) throw new RangeError("bakeMode: a bake of no heat");
+  const times: Record<string, number> = {};
   let atMin = OVEN_HANDLING_MIN + extraMin;
-  const acts = settings.slice(0, -1).flatMap(({ minutes, act }) => {
-    atMin += Math.ceil(minutes);
-    if (act === "none") return [];
+  const hands = (fromMin: number, toMin: number) => ({ resourceId: HANDS, fromMin, toMin, amount: 1 });
+  const openDoor = ({ acts }: BakeStage) => {
+    if (acts.length === 0) return [];
     const fromMin = atMin;
-    atMin += Math.max(Math.ceil(act === "secondCoat" ? coatMin : 0), ACT_MIN);
-    return [{ resourceId: HANDS, fromMin, toMin: atMin, amount: 1 }];
+    for (const { stepId } of acts) times[stepId] = fromMin;
+    atMin += Math.max(Math.ceil(acts.reduce((sum, { seconds }) => sum + seconds, 0) / 60), DOOR_MIN);
+    return [hands(fromMin, atMin)];
+  };
+  const atDoor = settings.slice(0, -1).flatMap((stage, i) => {
+    times[stage.stepId] = i === 0 ? 0 : atMin;
+    atMin += Math.ceil(stage.minutes);
+    return openDoor(stage);
   });
+  times[last.stepId] = settings.length === 1 ? 0 : atMin;
   const lookMin = atMin + Math.ceil(last.minutes);
-  const durationMin = lookMin + slackMin + OVEN_HANDLING_MIN;
+  const outMin = lookMin + slackMin + OVEN_HANDLING_MIN;
+  // What is done as the bake ends is done to trays that are out.
+  atMin = outMin;
+  const atEnd = openDoor(last);
   const uses = [
-    { resourceId: toOvenId(oven), fromMin: 0, toMin: durationMin, amount: trays },
-    { resourceId: HANDS, fromMin: 0, toMin: OVEN_HANDLING_MIN, amount: 1 },
-    ...acts,
-    ...(slackMin > 0 ? [{ resourceId: HANDS, fromMin: lookMin - ACT_MIN, toMin: lookMin, amount: 1 }] : []),
-    { resourceId: HANDS, fromMin: durationMin - OVEN_HANDLING_MIN, toMin: durationMin, amount: 1 },
+    { resourceId: toOvenId(oven), fromMin: 0, toMin: outMin, amount: trays },
+    hands(0, OVEN_HANDLING_MIN),
+    ...atDoor,
+    ...(slackMin > 0 ? [hands(lookMin - DOOR_MIN, lookMin)] : []),
+    hands(outMin - OVEN_HANDLING_MIN, outMin),
+    ...atEnd,
   ];
-  return { durationMin, uses, heat: { startC: first.ovenC, endC: last.ovenC } };
+  return { mode: { durationMin: atMin, uses, heat: { startC: first.ovenC, endC: last.ovenC } }, times };
 }

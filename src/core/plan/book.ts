@@ -8,6 +8,7 @@ import type { PieceExtra } from "../filling";
 import type { CrimpId, Glaze, GlueId, Vents, Wash } from "../sealing";
 import type { Outline, SheetShape } from "../shape";
 import type { EggSize, MeasureSystem, OvenScale } from "../units";
+import type { Way } from "../way";
 
 export const tins = ["bare", "buttered", "floured", "sprayed", "papered"] as const;
 /** What keeps a piece from sticking to what it is baked in or on. */
@@ -22,26 +23,6 @@ export interface Doneness {
   readonly sign: DoneSign;
   readonly moreMin: number;
   readonly atMost: number;
-}
-
-/** Out of its mould no sooner than this after the heat, min, and no later; null where it may stay in. */
-export interface UnmouldWindow {
-  readonly fromMin: number;
-  readonly untilMin: number | null;
-}
-
-export const heatWays = ["oven", "oil"] as const;
-export type HeatWay = (typeof heatWays)[number];
-
-export const stageActs = ["none", "turn", "secondCoat", "weightsOut", "pressDown", "fill"] as const;
-/** What is done at the end of a stage. */
-export type StageAct = (typeof stageActs)[number];
-
-/** Part of a bake at one setting of the oven. */
-export interface BakeStage {
-  readonly ovenC: number;
-  readonly minutes: number;
-  readonly act: StageAct;
 }
 
 /** One kind of pastry, as the baker makes it. */
@@ -64,12 +45,8 @@ export interface Piece {
   readonly vents: Vents;
   readonly wash: Wash;
   readonly tin: Tin;
-  /** In an oven, or in hot oil: then the heats of its stages are the oil's. */
-  readonly heatBy: HeatWay;
   /** The mould or pan of the kit that it is baked in; null on a bare tray. */
   readonly vesselId: string | null;
-  /** Null where it is not taken out of a mould. */
-  readonly unmould: UnmouldWindow | null;
   readonly doneness: Doneness;
   readonly glaze: Glaze;
   /** Least dough left between two cuts. */
@@ -81,14 +58,12 @@ export interface Piece {
   readonly pinnedSheet: SheetShape | null;
   /** Pieces made beyond the orders. */
   readonly spares: number;
-  readonly chillMin: number;
-  /** How it is baked, stage after stage; at least one. */
-  readonly stages: readonly BakeStage[];
+  /** How it goes from dough to ready: its heats, its waits, and the order of all that is done to it. */
+  readonly way: Way;
   /** Share of the filled piece's mass that leaves as water in the oven. */
   readonly bakeLossShare: number;
   /** Gap between pieces on the tray. */
   readonly spacingMm: number;
-  readonly coolMin: number;
 }
 
 /** The bench, and the largest sheet the baker rolls on it. */

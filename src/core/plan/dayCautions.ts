@@ -1,12 +1,13 @@
 import { listCautions } from "../cautions";
+import { hasWeights } from "../way";
 import type { DayCaution } from "./dayPlan";
-import type { PieceWork } from "./pieceTasks";
+import type { PieceWork } from "./pieceWork";
 
 /** The cautions of the day, each once, with the pieces that it is for. */
 export function gatherCautions(works: readonly PieceWork[]): DayCaution[] {
   const gathered = new Map<string, DayCaution>();
   for (const { line, fillings } of works) {
-    const { id, form, extras, glue, wash, stages } = line.piece;
+    const { id, form, extras, glue, wash, way } = line.piece;
     const [fry] = line.fries;
     const cautions = listCautions({
       form: form.kind,
@@ -17,7 +18,7 @@ export function gatherCautions(works: readonly PieceWork[]): DayCaution[] {
       wash: wash.kind,
       oil: fry ? { levelMm: fry.levelMm, mostMm: fry.levelMostMm } : null,
       isKept: line.frozenTaken > 0 || line.ahead.frozenPieces > 0 || line.ahead.shells > 0,
-      hasWeights: stages.some(({ act }) => act === "weightsOut" || act === "fill"),
+      hasWeights: hasWeights(way),
     });
     for (const caution of cautions) {
       const key = `${caution.station}:${caution.text}`;

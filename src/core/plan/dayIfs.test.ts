@@ -1,3 +1,4 @@
+import { findChillMin, withChill } from "../way";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { createRandom } from "../seededRandom";
@@ -41,7 +42,10 @@ test("an order that a search has found is kept, also when a piece is edited afte
   expect(found.dayMin).toBeLessThanOrEqual(schedule.cost.dayMin);
   const edited = planDay({
     ...kept,
-    pieces: kept.pieces.map((piece) => ({ ...piece, chillMin: piece.chillMin + 5 })),
+    pieces: kept.pieces.map((piece) => ({
+      ...piece,
+      way: withChill(piece.way, findChillMin(piece.way) + 5),
+    })),
   });
   expect(edited.schedule!.cost.brokenMin).toBe(0);
   expect(edited.tasks.length).toBe(plan.tasks.length);

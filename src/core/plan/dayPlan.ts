@@ -8,13 +8,10 @@ import type { PortionPart } from "../filling";
 import type { PlacedTask, Schedule, ScheduleProblem, TaskHeat } from "../schedule";
 import type { Outline } from "../shape";
 import type { OvenScale } from "../units";
+import type { Station } from "../way";
 import type { Fryer, LarderItem, LarderKind, Order, Oven, Piece } from "./book";
 import type { FryPlan } from "./planFrying";
 import type { ShapedPiece } from "./shapePiece";
-
-/** The stations of a day in working order. */
-export const stations = ["orders", "mix", "roll", "fill", "seal", "bake", "cool"] as const;
-export type Station = (typeof stations)[number];
 
 /** Something the baker has to decide. `stops` means that the piece cannot be made as described. */
 export interface Problem {
@@ -193,9 +190,13 @@ export const taskKinds = [
   "mix",
   "precook",
   "make",
+  "takeOut",
   "roll",
   "sugar",
+  "line",
   "fill",
+  "warm",
+  "pour",
   "seal",
   "bake",
   "fry",
@@ -209,6 +210,13 @@ export type TaskKind = (typeof taskKinds)[number];
 /** A caution with the pieces that it is for. */
 export interface DayCaution extends Caution {
   readonly pieceIds: readonly string[];
+}
+
+/** A step of a piece's way as it stands in a task. */
+export interface TaskStep {
+  readonly stepId: string;
+  /** Minutes after midnight of its own; null where the task does it piece by piece. */
+  readonly atMin: number | null;
 }
 
 /** What a placed task is. `index` counts sheets or loads from 1 within the piece. */
@@ -230,6 +238,8 @@ export interface DayTask {
   readonly machineId: string | null;
   /** Of a bake: minutes at its end that are kept for "not yet". */
   readonly slackMin: number;
+  /** Of the piece's way, those it does, in their order. */
+  readonly steps: readonly TaskStep[];
   /** Who does it: 0 the baker, 1 the helper. */
   readonly person: number;
   readonly placed: PlacedTask;

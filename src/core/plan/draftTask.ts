@@ -4,8 +4,15 @@ import type { DayTask, TaskKind } from "./dayPlan";
 /** The schedule's resource of all hands. */
 export const HANDS = "hands";
 
+/** By step id: minutes after its task's start at which a step has its moment. Steps that go piece by piece have none. */
+export type StepTimes = Readonly<Record<string, number>>;
+
 /** A task before it has a time. */
-export type DraftTask = Omit<DayTask, "placed" | "heat" | "machineId" | "person"> & {
+export type DraftTask = Omit<DayTask, "placed" | "heat" | "machineId" | "person" | "steps"> & {
+  /** Of its way, in their order. */
+  readonly stepIds: readonly string[];
+  /** For each of its modes; empty where its steps go piece by piece. */
+  readonly stepTimes: readonly StepTimes[];
   readonly schedule: ScheduleTask;
   /** Of a bake or a frying: the oven or fryer of each of its modes. */
   readonly machineIds: readonly string[];
@@ -28,8 +35,12 @@ const stationOf: Record<TaskKind, DayTask["station"]> = {
   precook: "mix",
   make: "mix",
   sugar: "fill",
+  takeOut: "roll",
   roll: "roll",
+  line: "fill",
   fill: "fill",
+  warm: "fill",
+  pour: "fill",
   seal: "seal",
   bake: "bake",
   fry: "bake",
@@ -42,6 +53,7 @@ const stationOf: Record<TaskKind, DayTask["station"]> = {
 /** What a task says of itself beside its kind. */
 export type TaskFacts = Partial<Pick<DayTask, "pieceId" | "formulaId" | "cutId" | "index" | "pieces">> & {
   readonly label: string;
+  readonly stepIds?: readonly string[];
 };
 
 /** A task at the station of its kind, free to stand wherever its waits let it. */
@@ -66,6 +78,8 @@ export function draft(
     slackMin: 0,
     machineIds: [],
     holds: [],
+    stepIds: facts.stepIds ?? [],
+    stepTimes: [],
   };
 }
 

@@ -1,3 +1,4 @@
+import { createWay } from "../way";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { formKinds } from "../forming";
@@ -98,15 +99,20 @@ test("parts that are cooked before have cooled before the filling is made of the
 });
 
 test("a stage that ends with filling bakes empty first, and a second coat takes hands at half time", () => {
-  const stages = [
-    { ovenC: 190, minutes: 12, act: "fill" },
-    { ovenC: 150, minutes: 20, act: "none" },
-  ] as const;
-  const tray = withPiece("custard-cup", { stages });
+  const way = createWay([
+    ["line"],
+    ["chill"],
+    ["bake", { heatC: 190, minutes: 12 }],
+    ["cool", { minutes: 10 }],
+    ["fill"],
+    ["bake", { heatC: 150, minutes: 20 }],
+    ["setOut"],
+  ]);
+  const tray = withPiece("custard-cup", { way });
   const blind = planDay({ ...tray, ovens: tray.ovens.slice(0, 1) });
   const at = (id: string) => blind.tasks.find((task) => task.id === id)!;
   const [close, empty, fill, bake] = [
-    "seal:custard-cup:1",
+    "line:custard-cup:1",
     "bake:custard-cup:1:blind",
     "fill:custard-cup:1",
     "bake:custard-cup:1",
@@ -122,10 +128,15 @@ test("a stage that ends with filling bakes empty first, and a second coat takes 
     planDay(
       withPiece("leek-press", {
         wash: { kind: "egg", coats, sugar: "none" },
-        stages: [
-          { ovenC: 195, minutes: 11, act: coats > 1 ? "secondCoat" : "none" },
-          { ovenC: 195, minutes: 11, act: "none" },
-        ],
+        way: createWay([
+          ["fill"],
+          ["press"],
+          ["close"],
+          ["bake", { heatC: 195, minutes: 11 }],
+          ...(coats > 1 ? [["coat"] as const] : []),
+          ["bake", { heatC: 195, minutes: 11 }],
+          ["setOut"],
+        ]),
       }),
     ).tasks.find(({ id }) => id === "bake:leek-press:1")!.handsMin;
   expect(coat(2)).toBeGreaterThan(coat(1));

@@ -1,9 +1,11 @@
 import type { PortionPart } from "../filling";
 import type { FillingMeasure } from "../formula";
-import type { FormedPiece, FormKind } from "../forming";
+import type { FormedPiece } from "../forming";
 import type { PaceHabit, TimedKind } from "../habits";
 import { ventFacts, type Seal, type WashedPiece } from "../sealing";
+import { factsOf, type WayStep } from "../way";
 import type { Piece } from "./book";
+import { assignTakings, type StepTakings } from "./stepTakes";
 
 /** One thing that hands do to a piece, and how long it takes. */
 export interface HandOperation {
@@ -28,12 +30,8 @@ export interface HandWork {
 export interface PieceWorks {
   readonly fill: HandWork;
   readonly close: HandWork;
-  readonly finishS: number;
-  /** Out of its mould; 0 where it is in none. */
-  readonly unmouldS: number;
-  readonly glazeS: number;
-  /** A second coat at half time, each piece. */
-  readonly secondCoatS: number;
+  /** By step id: seconds of hands by the baker's own pace, of one piece or of one load as the step has it. */
+  readonly stepS: Readonly<Record<string, number>>;
 }
 
 /** Craft's first guesses, seconds a piece; the baker's own times replace them. */
@@ -50,29 +48,10 @@ const partWords: Readonly<Record<PortionPart["role"], string>> = {
   share: "set the second filling beside it",
   sauce: "pour around",
 };
-const INCLUSION_S = 2;
-/** What is done before the filling goes in. */
-const PREPARE: Readonly<Partial<Record<FormKind, HandOperation>>> = {
-  wrapped: { name: "peel, core and trim the fruit", seconds: 50 },
-  lined: { name: "press the dough into the mould", seconds: 20 },
-  puck: { name: "press the disc into the mould", seconds: 14 },
-  rosette: { name: "lay the slices along the strip", seconds: 25 },
-};
-/** What is done after it. */
-const SHAPE: Readonly<Partial<Record<FormKind, HandOperation>>> = {
-  largeFold: { name: "fold the round over", seconds: 15 },
-  lidded: { name: "lay the top on", seconds: 4 },
-  wrapped: { name: "bring the corners up", seconds: 20 },
-  gathered: { name: "draw up, turn over, roll flat", seconds: 25 },
-  case: { name: "set the ring on its base", seconds: 15 },
-  rosette: { name: "fold, roll up, set in its cavity", seconds: 18 },
-  pressed: { name: "lay in the press and take out", seconds: 5 },
-};
-const STICK_S = 4;
-const CUT_OUT_S = 3;
-const TRIM_S = 3;
-const SET_OUT_S = 4;
-const UNMOULD_S = 6;
+/** Setting in one nut or berry. */
+const THING_S = 2;
+/** A disc of laminated log is pressed up a mould faster than a sheet is laid into it. */
+const PUCK_LINE_S = 14;
 
 export interface HandWorkFacts {
   readonly piece: Piece;
@@ -86,50 +65,83 @@ export interface HandWorkFacts {
   readonly findPace: (kind: TimedKind, style: string) => PaceHabit;
 }
 
-/** Hands-on seconds of one piece, by operation, from the craft and the baker's log. */
+/** Hands-on seconds of one piece, step by step of its way, from the craft and the baker's log. */
 export function computeHandWork(facts: HandWorkFacts): PieceWorks {
-  const { piece, formed, parts, seal, washed, measureOf, findPace } = facts;
-  const { form, extras, vents, wash } = piece;
-  const portionS = ({ fillingId, portion }: PortionPart) => {
-    const { eachS, perMlS } = MEASURE[measureOf(fillingId)];
-    return eachS + perMlS * portion.volumeMl;
-  };
-  const fills = parts.map((part) => ({
-    name: partWords[part.role],
-    seconds: portionS(part) * part.ofPieces,
+  const { piece, parts, seal, measureOf, findPace } = facts;
+  const takings = assignTakings(piece.way, parts, piece.extras);
+  const worked = piece.way.map((step) => ({
+    step,
+    operations: listOperations(step, takings.get(step.id), facts),
   }));
-  const inclusions = extras.flatMap((extra) =>
-    extra.kind === "inclusion" ? [{ name: extra.name, seconds: extra.count * INCLUSION_S }] : [],
-  );
-  const closing = [
-    ...listOne(SHAPE[form.kind]),
-    ...(form.kind === "lidded" && form.stick ? [{ name: "set the stick", seconds: STICK_S }] : []),
-    ...(form.kind === "lined" && form.topping.kind === "cutOut"
-      ? [{ name: "lay the cut-out on", seconds: CUT_OUT_S }]
-      : []),
-    ...(seal ? [{ name: `close, ${seal.crimp.name.toLowerCase()}`, seconds: seal.secondsPerPiece }] : []),
-    ...(formed.trimMl > 0 ? [{ name: "take the trim off", seconds: TRIM_S }] : []),
-    { name: "vents", seconds: vents.count * ventFacts[vents.kind].seconds },
-    { name: "wash", seconds: washed.secondsPerCoat },
-    ...(wash.sugar === "before" ? [{ name: "sugar", seconds: washed.sugarSeconds }] : []),
-  ];
-  const paceWork = (kind: TimedKind, style: string, operations: readonly HandOperation[]) =>
-    pace(style, operations, findPace(kind, style));
+  const operationsOf = (kind: TimedKind) =>
+    worked.flatMap(({ step, operations }) => (factsOf(step.kind).pace === kind ? operations : []));
+  const paceWork = (kind: TimedKind, style: string) => pace(style, operationsOf(kind), findPace(kind, style));
+  const fill = paceWork("fill", measureOf(piece.fillingId));
+  const close = paceWork("close", `${piece.form.kind}-${seal?.crimp.id ?? "open"}`);
+  const ratioOf = ({ kind }: WayStep) => {
+    const timed = factsOf(kind).pace;
+    return timed === null ? 1 : timed === "fill" ? fill.pace.ratio : close.pace.ratio;
+  };
   return {
-    fill: paceWork("fill", measureOf(piece.fillingId), [
-      ...listOne(PREPARE[form.kind]),
-      ...fills,
-      ...inclusions,
-    ]),
-    close: paceWork("close", `${form.kind}-${seal?.crimp.id ?? "open"}`, closing),
-    unmouldS: piece.unmould ? UNMOULD_S : 0,
-    glazeS: facts.glazeS,
-    finishS: SET_OUT_S + (wash.sugar === "after" ? washed.sugarSeconds : 0),
-    secondCoatS: wash.coats > 1 ? washed.secondsPerCoat : 0,
+    fill,
+    close,
+    stepS: Object.fromEntries(
+      worked.map(({ step, operations }) => [step.id, sumSeconds(operations) * ratioOf(step)]),
+    ),
   };
 }
 
-const listOne = (operation: HandOperation | undefined) => (operation ? [operation] : []);
+const sumSeconds = (operations: readonly HandOperation[]) =>
+  operations.reduce((sum, { seconds }) => sum + seconds, 0);
+
+/** What hands do in one step: as the baker has it, else as the craft reckons it from the piece. */
+function listOperations(
+  step: WayStep,
+  takings: StepTakings | undefined,
+  { piece, formed, seal, washed, glazeS, measureOf }: HandWorkFacts,
+): HandOperation[] {
+  const { name, handsS } = factsOf(step.kind);
+  const one = (seconds: number, words = name.toLowerCase()) => [{ name: words, seconds }];
+  if (step.handsS !== null) return one(step.handsS);
+  const things = (takings?.things ?? []).map(({ name: thing, count }) => ({
+    name: thing,
+    seconds: count * THING_S,
+  }));
+  switch (step.kind) {
+    case "fill":
+    case "spread":
+    case "pourAround":
+      return [
+        ...(takings?.parts ?? []).map(({ role, fillingId, portion, ofPieces }) => {
+          const { eachS, perMlS } = MEASURE[measureOf(fillingId)];
+          return { name: partWords[role], seconds: (eachS + perMlS * portion.volumeMl) * ofPieces };
+        }),
+        ...things,
+      ];
+    case "dropIn":
+      return things;
+    case "garnish":
+      return things.length > 0 ? things : one(handsS);
+    case "line":
+      return one(piece.form.kind === "puck" ? PUCK_LINE_S : handsS);
+    case "close":
+      return seal ? one(seal.secondsPerPiece, `close, ${seal.crimp.name.toLowerCase()}`) : [];
+    case "trim":
+      return formed.trimMl > 0 ? one(handsS, "take the trim off") : [];
+    case "vent":
+      return one(piece.vents.count * ventFacts[piece.vents.kind].seconds, "vents");
+    case "brush":
+    case "coat":
+      return one(washed.secondsPerCoat, "wash");
+    case "strew":
+    case "dust":
+      return one(washed.sugarSeconds, "sugar");
+    case "glaze":
+      return one(glazeS);
+    default:
+      return one(handsS);
+  }
+}
 
 function pace(style: string, all: readonly HandOperation[], habit: PaceHabit): HandWork {
   const operations = all.filter(({ seconds }) => seconds > 0);

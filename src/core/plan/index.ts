@@ -3,13 +3,10 @@ export { planDay } from "./planDay";
 export { planMakings } from "./planMakings";
 export {
   doneSigns,
-  heatWays,
   larderKinds,
   shelfPlaces,
-  stageActs,
   tins,
   vesselKinds,
-  type BakeStage,
   type Bench,
   type Cutter,
   type CutRecord,
@@ -18,7 +15,6 @@ export {
   type Doneness,
   type DoneSign,
   type Fryer,
-  type HeatWay,
   type Kitchen,
   type LarderItem,
   type LarderKind,
@@ -28,9 +24,7 @@ export {
   type Oven,
   type Piece,
   type Shelf,
-  type StageAct,
   type Tin,
-  type UnmouldWindow,
   type Vessel,
   type Weighing,
 } from "./book";
@@ -39,8 +33,8 @@ export { addDays } from "./calendar";
 export { toReadinessRequest } from "./restDough";
 export { closeLarder } from "./leftovers";
 export { listShopping, type ShoppingLine, type WeighedDay } from "./shopping";
+export { stations, type Station } from "../way";
 export {
-  stations,
   type BlankYield,
   type Coating,
   type CutPrice,
@@ -57,7 +51,6 @@ export {
   type PieceFill,
   type PiecePlan,
   type Problem,
-  type Station,
   type Tally,
   taskKinds,
   type TaskKind,

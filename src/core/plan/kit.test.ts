@@ -1,3 +1,4 @@
+import { createWay, findHeatWay } from "../way";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { listClockRows, listDecks, planDay, type DayBook, type DayPlan, type Order, type Piece } from ".";
@@ -29,6 +30,10 @@ function findPeak(uses: readonly { from: number; to: number; amount: number }[])
     ),
   );
 }
+
+/** Filled, closed and fried. */
+const friedAt = (heatC: number) =>
+  createWay([["fill"], ["close"], ["fry", { heatC, minutes: 5 }], ["cool"], ["setOut"]]);
 
 test("the market of all twelve is ready as promised, with one pair of cup tins and one fryer", () => {
   const plan = planDay(market);
@@ -119,13 +124,8 @@ describe("frying", () => {
 
   test.each([
     ["no fryer", {}, { fryers: [] }, /there is no fryer/],
-    [
-      "too hot",
-      { stages: [{ ovenC: 199, minutes: 5, act: "none" as const }] },
-      {},
-      /4 °C above what Six-litre/,
-    ],
-    ["too cool", { stages: [{ ovenC: 150, minutes: 5, act: "none" as const }] }, {}, /15 °C too cool/],
+    ["too hot", { way: friedAt(199) }, {}, /4 °C above what Six-litre/],
+    ["too cool", { way: friedAt(150) }, {}, /15 °C too cool/],
   ] as const)("%s stops the piece with what to do", (_name, over, book, words) => {
     const plan = planDay(dayOf("rhubarb-crescent", 10, over as Partial<Piece>, book));
     expect(plan.problems).toContainEqual(
@@ -134,11 +134,7 @@ describe("frying", () => {
   });
 
   test("a piece that is fried instead takes none of the moulds it was baked in", () => {
-    const fried = {
-      heatBy: "oil",
-      stages: [{ ovenC: 180, minutes: 5, act: "none" }],
-      vesselId: "pie-moulds",
-    } as const;
+    const fried = { way: friedAt(180), vesselId: "pie-moulds" };
     const plan = planDay(dayOf("leek-triangle", 40, fried));
     expect(plan.problem!.holds.filter(({ resourceId }) => resourceId.startsWith("vessel:"))).toEqual([]);
     expect(plan.schedule!.overfull).toEqual([]);
@@ -166,7 +162,7 @@ test("not yet: the oven is kept for the minutes more, and the look comes before 
 
 test("a hot deck is done sooner and a cool one later, evenly about the setting", () => {
   const [oven] = market.ovens;
-  const [upper, lower] = listDecks([{ ovenC: 200, minutes: 20, act: "none" }], {
+  const [upper, lower] = listDecks([{ ovenC: 200, minutes: 20 }], {
     ...oven!,
     deckOffsetsC: [10, -10],
   });
@@ -200,5 +196,5 @@ test("everybody's sheet is in the order of the clock and holds every job and lig
     rows.map(({ startMin }) => startMin).toSorted((a, b) => a - b),
   );
   expect(new Set(rows.map(({ person }) => person))).toEqual(new Set([0, 1]));
-  expect(pieceOf("rhubarb-crescent").heatBy).toBe("oil");
+  expect(findHeatWay(pieceOf("rhubarb-crescent").way)).toBe("oil");
 });

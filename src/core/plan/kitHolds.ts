@@ -1,10 +1,11 @@
 import type { ScheduleHold, ScheduleResource, TaskEdge } from "../schedule";
-import type { Piece, Vessel } from "./book";
+import type { Shelf, Vessel } from "./book";
 import type { KitRoom } from "./kitRoom";
+import type { LotTask } from "./workLot";
 
 const TRAYS = "trays";
 const toVesselId = (id: string) => `vessel:${id}`;
-const toShelfId = (place: "fridge" | "rack") => `shelf:${place}`;
+const toShelfId = (place: Shelf["place"]) => `shelf:${place}`;
 
 /** Moulds, pans, trays and shelves as resources of the schedule: those that are counted. */
 export function listHeldResources({ vessels, trays, standing }: KitRoom): ScheduleResource[] {
@@ -14,19 +15,9 @@ export function listHeldResources({ vessels, trays, standing }: KitRoom): Schedu
     ...vessels.flatMap(({ id, kind, count }) => (kind === "tray" ? [] : held(toVesselId(id), count))),
     ...held(TRAYS, trays),
     ...held(toShelfId("fridge"), standing.fridge),
+    ...held(toShelfId("freezer"), standing.freezer),
     ...held(toShelfId("rack"), standing.rack),
   ];
-}
-
-/** Tasks of one load by what they do to it; null where that is not done. */
-export interface LoadSteps {
-  readonly firstId: string;
-  readonly closeId: string | null;
-  /** The first heat after it was closed, and the last; null where there is none. */
-  readonly chilledUntilId: string | null;
-  readonly heatId: string | null;
-  readonly unmouldId: string | null;
-  readonly finishId: string;
 }
 
 /** As many of a vessel as so many pieces fill, from the start of one task to the end of another. */
@@ -45,27 +36,33 @@ export const holdVessel = (
 /** What a load takes of the kit from its first task to its last; of moulds or pans only what it is in. */
 export function holdKit(
   kit: KitRoom,
-  { chillMin }: Piece,
+  tasks: readonly LotTask[],
   vessel: Vessel | null,
   load: { readonly pieces: number; readonly trays: readonly number[] },
-  { firstId, closeId, chilledUntilId, heatId, unmouldId, finishId }: LoadSteps,
 ): ScheduleHold[] {
-  const hold = (resourceId: string, amount: number, from: TaskEdge, until: TaskEdge): ScheduleHold => ({
+  const hold = (resourceId: string, from: TaskEdge, until: TaskEdge): ScheduleHold => ({
     resourceId,
-    amount,
+    amount: load.trays.length,
     from,
     until,
   });
-  const at = (taskId: string, edge: TaskEdge["edge"]): TaskEdge => ({ taskId, edge });
-  const trays = load.trays.length;
+  const at = ({ task }: LotTask, edge: TaskEdge["edge"]): TaskEdge => ({ taskId: task.id, edge });
+  const [first, last] = [tasks[0], tasks.at(-1)];
+  if (!first || !last) return [];
+  const heat = tasks.findLast(({ stretch }) => stretch.kind === "heat");
+  const unmoulded = tasks.find(({ task }) => task.kind === "unmould") ?? last;
+  const shelves = tasks.flatMap((next, i): ScheduleHold[] => {
+    const before = tasks[i - 1];
+    const { place, standMin } = next.stretch.wait;
+    if (!before || standMin === 0 || (place !== "fridge" && place !== "freezer")) return [];
+    return kit.standing[place] === null ? [] : [hold(toShelfId(place), at(before, "end"), at(next, "start"))];
+  });
   return [
-    ...(kit.trays === null ? [] : [hold(TRAYS, trays, at(firstId, "start"), at(finishId, "end"))]),
-    ...(vessel ? [holdVessel(vessel, load.pieces, firstId, unmouldId ?? finishId)] : []),
-    ...(kit.standing.fridge !== null && closeId !== null && chilledUntilId !== null && chillMin > 0
-      ? [hold(toShelfId("fridge"), trays, at(closeId, "end"), at(chilledUntilId, "start"))]
-      : []),
-    ...(kit.standing.rack === null || heatId === null
+    ...(kit.trays === null ? [] : [hold(TRAYS, at(first, "start"), at(last, "end"))]),
+    ...(vessel ? [holdVessel(vessel, load.pieces, first.task.id, unmoulded.task.id)] : []),
+    ...shelves,
+    ...(kit.standing.rack === null || !heat
       ? []
-      : [hold(toShelfId("rack"), trays, at(heatId, "end"), at(finishId, "start"))]),
+      : [hold(toShelfId("rack"), at(heat, "end"), at(last, "start"))]),
   ];
 }

@@ -1,5 +1,6 @@
 import type { BoxMm } from "../shape";
 import { formatNumber } from "../units";
+import { findHeatWay, hasStep } from "../way";
 import type { DayBook, Fryer, Oven, Piece, Shelf, Vessel } from "./book";
 import type { Problem } from "./dayPlan";
 
@@ -61,18 +62,18 @@ export function countOnShelf({ widthMm, depthMm }: Shelf, tray: BoxMm): number {
 }
 
 /** The mould or pan a piece is baked in; null on the tray, and for what is fried. */
-export const findVessel = (
-  { vessels }: Pick<KitRoom, "vessels">,
-  { vesselId, heatBy }: Piece,
-): Vessel | null =>
-  heatBy === "oil" ? null : (vessels.find(({ id, kind }) => id === vesselId && kind !== "tray") ?? null);
+export const findVessel = ({ vessels }: Pick<KitRoom, "vessels">, { vesselId, way }: Piece): Vessel | null =>
+  findHeatWay(way) === "oil"
+    ? null
+    : (vessels.find(({ id, kind }) => id === vesselId && kind !== "tray") ?? null);
 
 /** Trays of one load: as many as the oven takes, if there are so many and they find room before and after it. */
-export function findTraysPerLoad({ trays, standing }: KitRoom, oven: Oven, { chillMin }: Piece): number {
+export function findTraysPerLoad({ trays, standing }: KitRoom, oven: Oven, { way }: Piece): number {
   return Math.min(
     oven.traysAtOnce,
     trays ?? Infinity,
-    (chillMin > 0 ? standing.fridge : null) ?? Infinity,
+    (hasStep(way, "chill") ? standing.fridge : null) ?? Infinity,
+    (hasStep(way, "freeze") ? standing.freezer : null) ?? Infinity,
     standing.rack ?? Infinity,
   );
 }

@@ -1,5 +1,6 @@
 import type { FormulaAnalysis } from "../formula";
 import type { Baked, Composition, FryLoad, KnownBake, PieceChillRequest } from "../heat";
+import { listHeats } from "../way";
 import type { DayBook, Piece } from "./book";
 import type { ShapedPiece } from "./shapePiece";
 import { findFilling, findFormulas } from "./shapePiece";
@@ -91,7 +92,7 @@ export function toKnownBake(piece: Piece, baked: Baked, { formulas }: DayBook): 
   const isCustard = findFilling(piece.fillingId, formulas)?.family === "custard";
   return {
     ...baked,
-    air: piece.stages.map(({ ovenC, minutes }) => ({ airC: ovenC, minutes })),
+    air: listHeats(piece.way).map(({ ovenC, minutes }) => ({ airC: ovenC, minutes })),
     doneC: isCustard ? CUSTARD_DONE_C : DONE_C,
   };
 }

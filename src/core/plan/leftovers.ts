@@ -4,7 +4,7 @@ import type { DayBook, Day, LarderItem } from "./book";
 import type { DayCut, DayPlan, LarderUse, Leftover } from "./dayPlan";
 import { BLANKS_DRY_DAYS, toLarderItem } from "./makeAhead";
 import type { Batches } from "./planBatches";
-import type { PieceWork } from "./pieceTasks";
+import type { PieceWork } from "./pieceWork";
 
 /** Less than this is wiped off the bench, g. */
 const LEAST_KEPT_G = 20;

@@ -1,10 +1,11 @@
 import { convertBake } from "../heat";
 import type { HeaterStart } from "../schedule";
-import type { BakeStage, Oven } from "./book";
+import type { Heat } from "../way";
+import type { Oven } from "./book";
 import type { DayPlan } from "./dayPlan";
 
 /** What an oven is set to for a stage written for still air, and how long it takes there. */
-export function setFor(stage: BakeStage, oven: Oven): { ovenC: number; minutes: number } {
+export function setFor(stage: Heat, oven: Oven): { ovenC: number; minutes: number } {
   const { ovenC, minutes } = convertBake(stage, "still", oven.kind);
   return { ovenC: Math.round(ovenC - meanOffsetC(oven)), minutes };
 }
@@ -27,7 +28,7 @@ export interface DeckHeat {
 const SURFACE_C = 100;
 
 /** How long the bake takes on each deck of an oven: on a hotter one less, as the air is further above the surface. */
-export function listDecks(stages: readonly BakeStage[], oven: Oven): DeckHeat[] {
+export function listDecks(stages: readonly Heat[], oven: Oven): DeckHeat[] {
   const mean = meanOffsetC(oven);
   return oven.deckOffsetsC.map((offsetC, i) => {
     const offC = offsetC - mean;

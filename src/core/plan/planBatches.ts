@@ -10,7 +10,7 @@ import {
 import { formatDuration, formatMass, formatNumber } from "../units";
 import type { DayBook, Weighing } from "./book";
 import type { DayBatch, DayCut, PiecePlan, Problem } from "./dayPlan";
-import type { PieceWork } from "./pieceTasks";
+import type { PieceWork } from "./pieceWork";
 import { restDough } from "./restDough";
 import type { OpenLarder } from "./takeFromLarder";
 

@@ -1,3 +1,4 @@
+import { createWay, findChillMin, findCoolMin, findHeatWay } from "../way";
 import fc from "fast-check";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
@@ -67,13 +68,13 @@ test("every task of a load comes after what it needs, and blanks are cut before 
   const at = (id: string) => tasks.find((task) => task.id === id)!.placed;
   for (const { piece, loading, cut, frozenTaken } of lines) {
     loading.loads.forEach((_, i) => {
-      const heated = piece.heatBy === "oil" ? "fry" : "bake";
+      const heated = findHeatWay(piece.way) === "oil" ? "fry" : "bake";
       const [fill, seal, bake, finish] = ["fill", "seal", heated, "finish"].map((kind) =>
         at(`${kind}:${piece.id}:${i + 1}`),
       );
       expect(seal!.startMin).toBeGreaterThanOrEqual(fill!.endMin);
-      expect(bake!.startMin).toBeGreaterThanOrEqual(seal!.endMin + piece.chillMin);
-      expect(finish!.startMin).toBeGreaterThanOrEqual(bake!.endMin + piece.coolMin);
+      expect(bake!.startMin).toBeGreaterThanOrEqual(seal!.endMin + findChillMin(piece.way));
+      expect(finish!.startMin).toBeGreaterThanOrEqual(bake!.endMin + findCoolMin(piece.way));
     });
     // All but the last load's blanks must have been cut when that load is filled.
     let needed = 0;
@@ -115,7 +116,7 @@ test.each([
   ["a cutter larger than the largest sheet", { cut: { kind: "disc", diameterMm: 520 } }, "roll", "too small"],
   [
     "an oven that does not get so hot",
-    { stages: [{ ovenC: 320, minutes: 20, act: "none" }] },
+    { way: createWay([["fill"], ["close"], ["bake", { heatC: 320 }], ["setOut"]]) },
     "bake",
     "20 °C above",
   ],

@@ -10,7 +10,7 @@ import { listLeftovers } from "./leftovers";
 import { computeMassFlow } from "./massFlow";
 import { listTookLast, restBatches } from "./planBatches";
 import { planMakings } from "./planMakings";
-import { sortByPromise } from "./pieceTasks";
+import { sortByPromise } from "./pieceWork";
 import { gatherCautions } from "./dayCautions";
 import { listCoatings, sumEggCoats } from "./coatings";
 import { findFormulas, shapePiece, type ShapeContext, type ShapedPiece } from "./shapePiece";
@@ -113,6 +113,7 @@ function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[
     const draft = byId.get(placed.taskId);
     if (!draft) return [];
     const { id, kind, station, pieceId, formulaId, cutId, index, pieces, label, handsMin, slackMin } = draft;
+    const times = draft.stepTimes[placed.mode] ?? {};
     const heat = draft.schedule.modes[placed.mode]?.heat ?? null;
     return [
       {
@@ -129,6 +130,10 @@ function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[
         heat,
         machineId: draft.machineIds[placed.mode] ?? null,
         slackMin,
+        steps: draft.stepIds.map((stepId) => {
+          const afterMin = times[stepId];
+          return { stepId, atMin: afterMin === undefined ? null : placed.startMin + afterMin };
+        }),
         person: 0,
         placed,
       },

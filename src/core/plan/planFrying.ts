@@ -3,6 +3,7 @@ import { layOutRows } from "../cutting";
 import type { TrayLoading } from "../loading";
 import { fail, ok, type Result } from "../result";
 import { formatNumber } from "../units";
+import { listHeats } from "../way";
 import type { Fryer, Piece } from "./book";
 import { toFryLoad } from "./knownBake";
 import type { ShapedPiece } from "./shapePiece";
@@ -40,8 +41,9 @@ export function planFrying(
   fryer: Fryer,
   roomC: number,
 ): Result<FryPlan, string> {
-  const oilC = piece.stages[0]?.ovenC ?? 0;
-  const minutes = piece.stages.reduce((sum, stage) => sum + stage.minutes, 0);
+  const heats = listHeats(piece.way);
+  const oilC = heats[0]?.ovenC ?? 0;
+  const minutes = heats.reduce((sum, heat) => sum + heat.minutes, 0);
   if (oilC > fryer.maxC)
     return fail(
       `${oilC} °C is ${oilC - fryer.maxC} °C above what ${fryer.name} reaches. Fry cooler or in another.`,

@@ -11,7 +11,7 @@ import type { PiecePlan, Problem } from "./dayPlan";
 import { openKit, type KitRoom } from "./kitRoom";
 import { planBatches, type Batches } from "./planBatches";
 import { planCutting } from "./planCutting";
-import type { PieceWork } from "./pieceTasks";
+import type { PieceWork } from "./pieceWork";
 import { draftPiece, finishPiece, type PieceDraft, type PieceMakings } from "./planPiece";
 import { findFilling, findFormulas, toShapeContext, type ShapeContext } from "./shapePiece";
 import { openLarder, type OpenLarder } from "./takeFromLarder";

@@ -4,6 +4,7 @@ import type { Portion, PortionPart } from "../filling";
 import { loadTrays, type TrayLoading, type TrayRequest } from "../loading";
 import { fail, ok, type Result } from "../result";
 import { formatCount, formatMass, formatNumber } from "../units";
+import { findHeatWay, listHeats } from "../way";
 import type { DayBook, Order, Oven, Piece } from "./book";
 import type { BlankYield, DayCut, PieceFill, PiecePlan, Problem, WhyStep } from "./dayPlan";
 import { shapePiece, toDemandId, type ShapeContext, type ShapedPiece } from "./shapePiece";
@@ -60,15 +61,16 @@ export function draftPiece(
   const made = orders.length > 0 ? ordered + piece.spares : 0;
   const shaped = shapePiece(piece, dough, filling, context);
   if (!shaped.ok) return shaped;
-  const settings = piece.stages.map((stage) => setFor(stage, oven).ovenC);
+  const isFried = findHeatWay(piece.way) === "oil";
+  const settings = listHeats(piece.way).map((heat) => setFor(heat, oven).ovenC);
   const hottestC = Math.max(...settings);
-  if (piece.heatBy === "oven" && hottestC > oven.maxC) {
+  if (!isFried && hottestC > oven.maxC) {
     return stop(
       "bake",
       `${hottestC} °C is ${hottestC - oven.maxC} °C above what ${oven.name} reaches. Lower the heat or take another oven.`,
     );
   }
-  const fries = piece.heatBy === "oil" ? listFries(makings, shaped.value) : ok([]);
+  const fries = isFried ? listFries(makings, shaped.value) : ok([]);
   if (!fries.ok) return stop("bake", fries.failure);
   const vessel = findVessel(kit, piece);
   const request = {
@@ -77,7 +79,7 @@ export function draftPiece(
     spacingMm: piece.spacingMm,
     tray: { widthMm: oven.trayWidthMm, heightMm: oven.trayDepthMm },
     // What is fried lies on one tray until its turn.
-    traysPerLoad: piece.heatBy === "oil" ? 1 : findTraysPerLoad(kit, oven, piece),
+    traysPerLoad: isFried ? 1 : findTraysPerLoad(kit, oven, piece),
     mostPerLoad: vessel ? vessel.count * vessel.holds : null,
   };
   const onTrays = loadTrays(request);

@@ -1,10 +1,11 @@
 import type { Filling, PrecookedPart } from "../formula";
-import { listAheadTasks } from "./aheadTasks";
 import { listCutTasks } from "./cutTasks";
-import type { DayBatch } from "./dayPlan";
+import type { TaskWait } from "../schedule";
+import type { DayBatch, DayCut } from "./dayPlan";
 import { handTask, wait, type DraftTask } from "./draftTask";
 import type { KitRoom } from "./kitRoom";
-import { listPieceTasks, type PieceWork } from "./pieceTasks";
+import { listPieceTasks } from "./pieceLots";
+import type { PieceWork } from "./pieceWork";
 
 /** Every operation of the day with what it uses and what it waits for. */
 export function listTasks(
@@ -41,18 +42,52 @@ export function listTasks(
   const afterMix = (id: string, minWaitMin: number) => (mixedIds.has(id) ? [wait(id, minWaitMin)] : []);
   const cuts = [...new Set(works.map(({ line }) => line.cut))];
   const names = new Map(works.map(({ line }) => [line.piece.id, line.piece.name]));
+  const coolOf = new Map(
+    works.flatMap(({ fillings }) => fillings.map(({ id, coolMin }) => [id, coolMin] as const)),
+  );
+  const afterFilling = (id: string) => afterMix(`make:${id}`, coolOf.get(id) ?? 0);
   return [
     ...precooks,
     ...mixes,
-    ...cuts.flatMap((cut) =>
-      listCutTasks(cut, names, afterMix(`mix:${cut.dough.id}`, restOf.get(cut.dough.id) ?? 0)),
-    ),
-    ...works.flatMap((work) => {
-      const afterFilling = work.fillings.flatMap(({ id, coolMin }) => afterMix(`make:${id}`, coolMin));
-      return [...listPieceTasks(work, afterFilling, kit), ...listAheadTasks(work, afterFilling, kit)];
+    ...cuts.flatMap((cut) => {
+      const rested = afterMix(`mix:${cut.dough.id}`, restOf.get(cut.dough.id) ?? 0);
+      const taken = takeOut(cut, works, rested);
+      return [
+        ...taken,
+        ...listCutTasks(cut, names, taken[0] ? [wait(taken[0].id, findWarmMin(cut, works))] : rested),
+      ];
+    }),
+    ...works.flatMap((work) => listPieceTasks(work, afterFilling, kit)),
+  ];
+}
+
+/** The longest that any piece of a cut wants its dough out of the cold before it is rolled. */
+const findWarmMin = (cut: DayCut, works: readonly PieceWork[]): number =>
+  Math.max(
+    0,
+    ...works
+      .filter(({ line }) => line.cut === cut)
+      .flatMap(({ line }) =>
+        line.piece.way.flatMap(({ kind, minutes }) => (kind === "takeOut" ? [minutes] : [])),
+      ),
+  );
+
+/** The dough set on the bench so that it gives and does not crack; none where no way asks for it. */
+function takeOut(cut: DayCut, works: readonly PieceWork[], rested: readonly TaskWait[]): DraftTask[] {
+  if (findWarmMin(cut, works) === 0) return [];
+  const pieceId = cut.pieceIds.length === 1 ? (cut.pieceIds[0] ?? null) : null;
+  return [
+    handTask("takeOut", `takeOut:${cut.id}`, TAKE_OUT_MIN, rested, {
+      pieceId,
+      formulaId: cut.dough.id,
+      cutId: cut.id,
+      label: `Take ${cut.dough.name} out of the cold`,
     }),
   ];
 }
+
+/** Unwrapping a dough and setting it on the bench. */
+const TAKE_OUT_MIN = 1;
 
 /** Parts cooked by themselves have cooled before the filling is made of them. */
 const precookId = (filling: Filling, part: PrecookedPart) => `precook:${filling.id}:${part.id}`;

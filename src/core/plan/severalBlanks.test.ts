@@ -1,3 +1,4 @@
+import { findCoolMin } from "../way";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { planDay } from ".";
@@ -48,7 +49,7 @@ test("a case is put together, baked, and filled when it is cold", () => {
   const at = (kind: string) => plan.tasks.find(({ id }) => id === `${kind}:blossom-case:1`)!.placed;
   expect(at("bake").startMin).toBeGreaterThanOrEqual(at("seal").endMin);
   expect(at("fill").startMin).toBeGreaterThanOrEqual(
-    at("bake").endMin + lineOf("blossom-case").piece.coolMin,
+    at("bake").endMin + findCoolMin(lineOf("blossom-case").piece.way),
   );
   expect(lineOf("blossom-case").seal).toBeNull();
 });

@@ -27,6 +27,7 @@ import {
   type WashedPiece,
 } from "../sealing";
 import { computeAreaMm2, outerOutline } from "../shape";
+import { findChillMin } from "../way";
 import type { DayBook, Kitchen, Piece } from "./book";
 import type { Problem } from "./dayPlan";
 import { computeHandWork, type PieceWorks } from "./handWork";
@@ -166,7 +167,7 @@ function scoreSeam(
   formed: FormedPiece,
   { kitchen, lots, past }: ShapeContext,
 ): HoldRisk {
-  const { glue, marginMm, vents, chillMin } = piece;
+  const { glue, marginMm, vents, way } = piece;
   const habit = findLeakHabit(
     gatherLeaks(
       past,
@@ -183,7 +184,7 @@ function scoreSeam(
       wetness: filling.wetness,
       vents,
       topMm2: formed.washMm2,
-      chillMin,
+      chillMin: findChillMin(way),
       doughC: kitchen.fridgeC + CLOSED_WARMED_SHARE * (kitchen.roomC - kitchen.fridgeC),
       smearsC: dough.window.highC,
     },

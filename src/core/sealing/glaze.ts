@@ -3,10 +3,9 @@ import { requireNotNegative } from "../require";
 export const glazeKinds = ["none", "icing", "syrup", "jam"] as const;
 export type GlazeKind = (typeof glazeKinds)[number];
 
-/** What goes on once a piece is out of the heat, and how long it then dries. */
+/** What goes on once a piece is out of the heat. */
 export interface Glaze {
   readonly kind: GlazeKind;
-  readonly dryMin: number;
 }
 
 interface GlazeFacts {

@@ -1,6 +1,7 @@
 "use client";
 
-import { heatWays, type HeatWay, type Piece } from "@/core/plan";
+import type { Piece } from "@/core/plan";
+import { findHeatWay, heatWays, withHeatWay, type Heat, type HeatWay } from "@/core/way";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { useBench } from "../bench/BenchProvider";
 import { Choice } from "../controls/Choice";
@@ -11,32 +12,42 @@ import { DonenessDials } from "./DonenessDials";
 const wayNames: Record<HeatWay, string> = { oven: "Baked", oil: "Fried" };
 /** No id of a kit has a space in it. */
 const NO_VESSEL = "on the tray";
-/** Oil that most pieces can begin with, °C and minutes. */
-const FIRST_OIL = { ovenC: 180, minutes: 5, act: "none" } as const;
-/** Oil is never hotter than this. */
-const OIL_MOST_C = 200;
+/** What most pieces can begin with in oil and in an oven, °C and minutes. */
+const FIRST_HEAT: Record<HeatWay, Heat> = {
+  oil: { ovenC: 180, minutes: 5 },
+  oven: { ovenC: 200, minutes: 22 },
+};
 
 /** Oven or oil, in what, how hot, how long, and how it is known to be done. */
 export function HeatDials({ piece }: { readonly piece: Piece }) {
   const { editPiece } = usePieceEdit(piece);
   const vessels = useBench((state) => state.book.vessels).filter(({ kind }) => kind !== "tray");
-  const change = (heatBy: HeatWay) =>
+  const heatBy = findHeatWay(piece.way);
+  const change = (to: HeatWay) =>
     editPiece({
-      heatBy,
-      // An oven's heats are no oil's.
-      stages:
-        heatBy === "oil" && piece.stages.some(({ ovenC }) => ovenC > OIL_MOST_C) ? [FIRST_OIL] : piece.stages,
+      way: withHeatWay(piece.way, to, FIRST_HEAT[to]),
+      // Nothing is washed, sugared or pricked that goes into oil.
+      ...(to === "oil"
+        ? {
+            wash: {
+              kind: "none",
+              coats: 1,
+              sugar: piece.wash.sugar === "before" ? "after" : piece.wash.sugar,
+            },
+            vents: { kind: "none", count: 0 },
+          }
+        : {}),
     });
   return (
     <>
       <Choice
         legend="The heat"
-        value={piece.heatBy}
+        value={heatBy}
         options={heatWays.map((id) => ({ id, title: wayNames[id] }))}
         onChange={change}
       />
       <StageDials piece={piece} />
-      {piece.heatBy === "oven" && (
+      {heatBy === "oven" && (
         <>
           <DonenessDials piece={piece} />
           <Select

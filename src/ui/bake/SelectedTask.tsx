@@ -2,6 +2,7 @@
 
 import { listDecks, nameHeld, type DayPlan, type DayTask, type PiecePlan, type Vessel } from "@/core/plan";
 import { explainStart } from "@/core/schedule";
+import { listHeats } from "@/core/way";
 import { formatClock, formatCount, formatDuration, formatHeat, formatNumber } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
 import { PIN_STEP_MIN } from "../drawings/DayBar";
@@ -90,7 +91,7 @@ function DeckNote({
 }) {
   const oven = plan.ovens.find(({ id }) => id === task.machineId);
   if (!oven) return null;
-  const decks = listDecks(line.piece.stages, oven).filter(({ offC }) => Math.abs(offC) >= 1);
+  const decks = listDecks(listHeats(line.piece.way), oven).filter(({ offC }) => Math.abs(offC) >= 1);
   if (decks.length === 0) return null;
   return (
     <span className="quiet block text-sm">

@@ -10,7 +10,7 @@ import { createTestServer, NOW_ISO } from "./__tests__/testServer";
  * disk. The model is small: the last value typed here for each field, and whether somebody else's has been taken since.
  */
 const MOON = "quince-half-moon";
-const FIELDS = ["marginMm", "spares", "coolMin"] as const;
+const FIELDS = ["marginMm", "spares", "spacingMm"] as const;
 type Field = (typeof FIELDS)[number];
 
 type Command =

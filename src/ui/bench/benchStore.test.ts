@@ -152,7 +152,7 @@ describe("the same field set on two tablets", () => {
     expect(state().conflict).toMatchObject({ fields: ["marginMm"], theirs: { marginMm: 19 } });
     expect(state().mine).toMatchObject({ marginMm: 14, spares: 5 });
     const sent = server.received.length;
-    set({ coolMin: 33 });
+    set({ spacingMm: 33 });
     await state().flush();
     await jest.advanceTimersByTimeAsync(60_000);
     expect([server.received.length, state().save.kind]).toEqual([sent, "conflicted"]);
@@ -160,10 +160,14 @@ describe("the same field set on two tablets", () => {
 
   test("mine is written over theirs, with what was typed meanwhile", async () => {
     const { state, set, server, piece } = await clash();
-    set({ coolMin: 33 });
+    set({ spacingMm: 33 });
     state().resolveConflict("mine");
     await jest.advanceTimersByTimeAsync(1000);
-    expect(findRecord(server.read(), "piece", MOON)).toMatchObject({ marginMm: 14, coolMin: 33, spares: 5 });
+    expect(findRecord(server.read(), "piece", MOON)).toMatchObject({
+      marginMm: 14,
+      spacingMm: 33,
+      spares: 5,
+    });
     expect([piece().marginMm, state().conflict, state().save.kind]).toEqual([14, null, "saved"]);
   });
 
@@ -191,13 +195,13 @@ test("a refused change stands alone: others are saved, it stays on the screen, a
   expect(findRecord(server.read(), "piece", "leek-triangle")!.spares).toBe(6);
   expect([piece().marginMm, state().save.kind]).toEqual([14, "saved"]);
   // The next edit to it may mend it, and takes it along.
-  set({ coolMin: 31 });
+  set({ spacingMm: 31 });
   await state().flush();
   expect(state().refused).toHaveLength(1);
   set({ marginMm: 12 });
   await state().flush();
   expect(state().refused).toEqual([]);
-  expect(findRecord(server.read(), "piece", MOON)).toMatchObject({ marginMm: 12, coolMin: 31 });
+  expect(findRecord(server.read(), "piece", MOON)).toMatchObject({ marginMm: 12, spacingMm: 31 });
   set({ marginMm: 14 });
   await state().flush();
   state().takeBack(state().refused[0]!.id);
@@ -253,9 +257,9 @@ test("a snapshot older than what is known is passed over, a newer one is taken w
   state().adopt(old);
   expect([piece().marginMm, state().canUndo]).toEqual([17, true]);
   await setElsewhere(server, { spares: 7 });
-  set({ coolMin: 44 });
+  set({ spacingMm: 44 });
   state().adopt(server.snapshot());
-  expect(piece()).toMatchObject({ marginMm: 17, spares: 7, coolMin: 44 });
+  expect(piece()).toMatchObject({ marginMm: 17, spares: 7, spacingMm: 44 });
   expect(state().canUndo).toBe(true);
 });
 

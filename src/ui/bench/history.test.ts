@@ -14,10 +14,10 @@ const step = (before: Partial<Piece>, after: Partial<Piece>, atMs: number) => ({
 
 test("undo sets back the fields that the step touched and leaves what was changed beside them", () => {
   const history = remember(NO_HISTORY, step({ spares: 1 }, { spares: 2 }, 0), joinChanges);
-  const now = withRecord(table, KEY, { ...piece, spares: 2, coolMin: 77 });
+  const now = withRecord(table, KEY, { ...piece, spares: 2, spacingMm: 77 });
   const turned = turnBack(history, now)!;
-  expect(turned.edits).toMatchObject([{ ...KEY, record: { spares: 1, coolMin: 77 } }]);
-  expect(turnForward(turned.history, now)!.edits).toMatchObject([{ record: { spares: 2, coolMin: 77 } }]);
+  expect(turned.edits).toMatchObject([{ ...KEY, record: { spares: 1, spacingMm: 77 } }]);
+  expect(turnForward(turned.history, now)!.edits).toMatchObject([{ record: { spares: 2, spacingMm: 77 } }]);
   expect([turnBack(NO_HISTORY, now), turnForward(NO_HISTORY, now)]).toEqual([null, null]);
 });
 
@@ -28,7 +28,7 @@ test("a drag that ends where it began leaves no step", () => {
 
 test("what another hand has set takes the steps with it that would write over it, and no others", () => {
   let history = remember(NO_HISTORY, step({ spares: 1 }, { spares: 2 }, 0), joinChanges);
-  history = remember(history, step({ coolMin: 20 }, { coolMin: 30 }, 5000), joinChanges);
+  history = remember(history, step({ spacingMm: 20 }, { spacingMm: 30 }, 5000), joinChanges);
   expect(purge(history, [{ ...KEY, fields: ["spares"] }]).past).toEqual(history.past.slice(1));
   expect(purge(history, [{ ...KEY, fields: ["name"] }]).past).toHaveLength(2);
   expect(purge(history, [{ ...KEY, fields: null }]).past).toEqual([]);

@@ -1,5 +1,6 @@
 import type { Cutter, Dough, Filling, Formula, Fryer, Oven, Piece, Shelf, Vessel } from "@/schemas/model";
 import { describeOutline, type Outline } from "@/core/shape";
+import { listReadyWays, settleWay } from "@/core/way";
 import { createId } from "../bench/createId";
 
 /** An empty dough or filling with the craft's usual figures, to be corrected. */
@@ -59,10 +60,16 @@ function newFilling(): Filling {
 
 /** A half-moon of middling size to begin with. */
 export function newPiece(doughId: string, fillingId: string): Piece {
+  const form = { kind: "halfMoon" } as const;
+  const figures = {
+    vents: { kind: "pricks", count: 4 },
+    wash: { kind: "egg", coats: 1, sugar: "none" },
+    glaze: { kind: "none" },
+  } as const;
   return {
     id: createId("piece"),
     name: "New piece",
-    form: { kind: "halfMoon" },
+    form,
     cut: { kind: "disc", diameterMm: 110 },
     doughId,
     fillingId,
@@ -72,24 +79,18 @@ export function newPiece(doughId: string, fillingId: string): Piece {
     extras: [],
     crimp: "forked",
     glue: "water",
-    vents: { kind: "pricks", count: 4 },
-    wash: { kind: "egg", coats: 1, sugar: "none" },
+    ...figures,
     tin: "papered",
-    heatBy: "oven",
     vesselId: null,
-    unmould: null,
     doneness: { sign: "golden", moreMin: 2, atMost: 1 },
-    glaze: { kind: "none", dryMin: 0 },
     webMm: 1,
     raggedMm: 8,
     cutAim: "leastDough",
     pinnedSheet: null,
     spares: 0,
-    chillMin: 20,
-    stages: [{ ovenC: 200, minutes: 22, act: "none" }],
+    way: settleWay(listReadyWays(form)[0]?.way ?? [], figures),
     bakeLossShare: 0.08,
     spacingMm: 20,
-    coolMin: 15,
   };
 }
 

@@ -1,5 +1,6 @@
 "use client";
 
+import { findChillMin, withChill } from "@/core/way";
 import { useState } from "react";
 import { toChillPiece } from "@/core/plan";
 import { formatDuration, formatNumber } from "@/core/units";
@@ -26,6 +27,7 @@ const STEP_MIN = 5;
 /** The finished piece in the cold, until its fat is hard and flakes in the heat. */
 export function ChillFace({ piece, shaped, baked, book, tabs }: FaceProps) {
   const { editPiece } = usePieceEdit(piece);
+  const chillMin = findChillMin(piece.way);
   const [place, setPlace] = useState<Place>("fridge");
   const [heightMm, setHeightMm] = useState(Math.round(shaped.formed.finished.heightMm));
   const request = toChillPiece(piece, baked, book, place);
@@ -58,21 +60,21 @@ export function ChillFace({ piece, shaped, baked, book, tabs }: FaceProps) {
                 />
                 <Fact
                   label="the plan chills it"
-                  value={formatDuration(piece.chillMin)}
+                  value={formatDuration(chillMin)}
                   note={
                     hardMin === null
                       ? "that place is too warm"
-                      : piece.chillMin >= hardMin
+                      : chillMin >= hardMin
                         ? "enough"
-                        : `${formatNumber(Math.ceil(hardMin - piece.chillMin))} min too short`
+                        : `${formatNumber(Math.ceil(hardMin - chillMin))} min too short`
                   }
                 />
               </div>
-              {plannedMin !== null && plannedMin !== piece.chillMin && (
+              {plannedMin !== null && plannedMin !== chillMin && (
                 <button
                   type="button"
                   className="btn btn-primary touch self-start"
-                  onClick={() => editPiece({ chillMin: plannedMin })}
+                  onClick={() => editPiece({ way: withChill(piece.way, plannedMin) })}
                 >
                   Plan with {formatDuration(plannedMin)}
                 </button>

@@ -1,5 +1,6 @@
 "use client";
 
+import { findCoolMin } from "@/core/way";
 import { useState } from "react";
 import { formatDuration } from "@/core/units";
 import type { Limit } from "@/schemas/limits";
@@ -17,7 +18,7 @@ const COMES_OUT_C = 85;
 
 /** Out of the oven, through the room, into the cold. */
 export function CoolFace({ piece, shaped, baked, book, tabs }: FaceProps) {
-  const [roomMin, setRoomMin] = useState(piece.coolMin);
+  const [roomMin, setRoomMin] = useState(findCoolMin(piece.way));
   const [startC, setStartC] = useState(COMES_OUT_C);
   const [heightMm, setHeightMm] = useState(Math.round(shaped.formed.finished.heightMm));
   const { roomC, fridgeC } = book.kitchen;

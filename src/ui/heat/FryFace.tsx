@@ -1,5 +1,6 @@
 "use client";
 
+import { findHeatWay, listHeats } from "@/core/way";
 import { useState } from "react";
 import { findLargestLoad, fryLoad, LEAST_FRYING_C } from "@/core/heat";
 import { toFryLoad } from "@/core/plan";
@@ -25,15 +26,17 @@ const FIRST_FRY = { setC: 180, pieces: 20, minutes: 5 };
 /** One load in oil: what it does to the oil, and how many are too many. */
 export function FryFace({ piece, shaped, baked, book, tabs }: FaceProps) {
   const [fryer] = book.fryers;
-  const isFried = piece.heatBy === "oil";
+  const isFried = findHeatWay(piece.way) === "oil";
   const [bath, setBath] = useState({
     oilKg: fryer?.oilKg ?? FIRST_BATH.oilKg,
     heaterW: fryer?.heaterW ?? FIRST_BATH.heaterW,
-    setC: (isFried ? piece.stages[0]?.ovenC : null) ?? FIRST_FRY.setC,
+    setC: (isFried ? listHeats(piece.way)[0]?.ovenC : null) ?? FIRST_FRY.setC,
   });
   const [fry, setFry] = useState({
     pieces: FIRST_FRY.pieces,
-    minutes: isFried ? piece.stages.reduce((sum, { minutes }) => sum + minutes, 0) : FIRST_FRY.minutes,
+    minutes: isFried
+      ? listHeats(piece.way).reduce((sum, { minutes }) => sum + minutes, 0)
+      : FIRST_FRY.minutes,
   });
   const oil = { ...bath, roomC: book.kitchen.roomC };
   const load = toFryLoad(shaped, baked, fry.pieces, fry.minutes);

@@ -1,5 +1,6 @@
 "use client";
 
+import { listHeats } from "@/core/way";
 import Link from "next/link";
 import { useState } from "react";
 import { convertBake, ovenKindFacts, ovenKinds, type OvenKind } from "@/core/heat";
@@ -25,7 +26,7 @@ export function ScaleFace({ piece, shaped, baked, book, tabs }: FaceProps) {
   const nowMm = shaped.formed.finished.heightMm;
   const [heightMm, setHeightMm] = useState(Math.round(nowMm));
   const [startC, setStartC] = useState(baked.startC);
-  const [ovenC, setOvenC] = useState(piece.stages.at(-1)?.ovenC ?? 190);
+  const [ovenC, setOvenC] = useState(listHeats(piece.way).at(-1)?.ovenC ?? 190);
   const [kind, setKind] = useState<OvenKind>("still");
   const { answer, isBusy, fault } = useLatest(
     {

@@ -1,18 +1,18 @@
 "use client";
 
 import { Plus, Trash2 } from "lucide-react";
+import Link from "next/link";
 import { convertBake } from "@/core/heat";
 import { findGasMark, formatHeat, toCelsius, toFahrenheit, type OvenScale } from "@/core/units";
-import { stageActs, type BakeStage, type Piece } from "@/core/plan";
+import type { Piece } from "@/core/plan";
+import { factsOf, findHeatWay, insertStep, isHeat, removeHeat, setStep, type Heat } from "@/core/way";
 import { MAX_STAGES, pieceLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { Dial } from "../controls/Dial";
-import { Select, toOptions } from "../controls/Select";
-import { actNames } from "./words";
 
 /** The same bake in other marks and other ovens: `390 °F, gas 6 · fan 180 °C · hot air 175 °C, 21 min`. */
-function describeSettings(stage: BakeStage, scale: OvenScale): string {
+function describeSettings(stage: Heat, scale: OvenScale): string {
   const [fan, hotAir] = [convertBake(stage, "still", "fan"), convertBake(stage, "still", "hotAir")];
   const gas = findGasMark(stage.ovenC);
   const other = formatHeat(stage.ovenC, scale === "fahrenheit" ? "celsius" : "fahrenheit");
@@ -45,62 +45,69 @@ function HeatDial({ label, ovenC, hint, onChange }: HeatProps) {
   );
 }
 
-/** The bake, stage after stage: heat, minutes, and what is done at the end of each. */
+/** Every heat of the way: how hot, how long, and what is done as it ends. */
 export function StageDials({ piece }: { readonly piece: Piece }) {
   const { editPiece } = usePieceEdit(piece);
-  const { stages } = piece;
-  const isOil = piece.heatBy === "oil";
+  const date = useBench((state) => state.date);
   const scale = useBench((state) => state.book.kitchen.ovenScale);
-  const set = (index: number, fields: Partial<BakeStage>) =>
-    editPiece({ stages: stages.map((stage, i) => (i === index ? { ...stage, ...fields } : stage)) });
-  const last = stages.at(-1);
+  const { way } = piece;
+  const heats = way.flatMap((step, at) => (isHeat(step) ? [{ step, at }] : []));
+  const isOil = findHeatWay(way) === "oil";
+  const last = heats.at(-1);
   return (
     <>
-      {stages.map((stage, i) => {
-        const name = stages.length > 1 ? ` ${i + 1}` : "";
+      {heats.map(({ step, at }, i) => {
+        const name = heats.length > 1 ? ` ${i + 1}` : "";
+        const then = way.slice(at + 1, heats[i + 1]?.at ?? at + 1).map(({ kind }) => factsOf(kind).name);
+        const heat = { ovenC: step.heatC ?? 0, minutes: step.minutes };
         return (
-          <div key={i} className="flex flex-col gap-1 border-t border-base-300 pt-2 first:border-0">
+          <div key={step.id} className="flex flex-col gap-1 border-t border-base-300 pt-2 first:border-0">
             <HeatDial
               label={`${isOil ? "Oil" : pieceLimits.ovenC.label}${name}`}
-              ovenC={stage.ovenC}
-              hint={isOil ? undefined : describeSettings(stage, scale)}
-              onChange={(ovenC) => set(i, { ovenC })}
+              ovenC={heat.ovenC}
+              hint={isOil ? undefined : describeSettings(heat, scale)}
+              onChange={(heatC) => editPiece({ way: setStep(way, step.id, { heatC }) })}
             />
             <Dial
               limit={{ ...pieceLimits.bakeMin, label: `${isOil ? "Fry" : pieceLimits.bakeMin.label}${name}` }}
-              value={stage.minutes}
+              value={step.minutes}
               sliderMax={60}
-              onChange={(minutes) => set(i, { minutes })}
+              onChange={(minutes) => editPiece({ way: setStep(way, step.id, { minutes }) })}
             />
-            {i < stages.length - 1 && (
-              <Select
-                label={`Then${name}`}
-                value={stage.act}
-                options={toOptions(actNames).filter(({ id }) => stageActs.includes(id))}
-                onChange={(act) => set(i, { act })}
-              />
-            )}
-            {stages.length > 1 && (
+            {then.length > 0 && <p className="quiet text-sm">then {then.join(", ").toLowerCase()}</p>}
+            {heats.length > 1 && (
               <button
                 type="button"
                 className="btn touch"
-                onClick={() => editPiece({ stages: stages.filter((_, j) => j !== i) })}
+                onClick={() => editPiece({ way: removeHeat(way, step.id) })}
               >
-                <Trash2 size={18} aria-hidden /> Leave stage {i + 1} out
+                <Trash2 size={18} aria-hidden /> Leave heat {i + 1} out
               </button>
             )}
           </div>
         );
       })}
-      {stages.length < MAX_STAGES && last && (
+      {!isOil && heats.length < MAX_STAGES && last && (
         <button
           type="button"
           className="btn touch"
-          onClick={() => editPiece({ stages: [...stages, { ...last, act: "none" }] })}
+          onClick={() =>
+            editPiece({
+              way: insertStep(
+                way,
+                "bake",
+                { heatC: last.step.heatC, minutes: last.step.minutes },
+                last.at + 1,
+              ),
+            })
+          }
         >
-          <Plus size={18} aria-hidden /> Another stage
+          <Plus size={18} aria-hidden /> Another heat
         </button>
       )}
+      <Link className="why-link" href={`/day/${date}/piece/${piece.id}/way`}>
+        The way it goes, step by step
+      </Link>
     </>
   );
 }

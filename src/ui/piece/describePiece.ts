@@ -1,5 +1,6 @@
 import type { Piece, ShapedPiece } from "@/core/plan";
 import { describeOutline } from "@/core/shape";
+import { findHeatWay, listHeats } from "@/core/way";
 import { formatHeat, formatNumber, type OvenScale } from "@/core/units";
 import { sugarNames, washNames } from "./words";
 
@@ -22,10 +23,10 @@ export function describeWash({ wash }: Piece): string {
 }
 
 /** `205 °C 15 min, then 175 °C 30 min`, as the kitchen reads its ovens; oil is always in degrees. */
-export const describeStages = ({ stages, heatBy }: Piece, scale: OvenScale): string =>
-  stages
+export const describeStages = ({ way }: Piece, scale: OvenScale): string =>
+  listHeats(way)
     .map(
       ({ ovenC, minutes }) =>
-        `${formatHeat(ovenC, heatBy === "oil" && scale === "gas" ? "celsius" : scale)} ${minutes} min`,
+        `${formatHeat(ovenC, findHeatWay(way) === "oil" && scale === "gas" ? "celsius" : scale)} ${minutes} min`,
     )
     .join(", then ");

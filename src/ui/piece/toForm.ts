@@ -3,6 +3,7 @@ import type { Dough } from "@/core/formula";
 import { findCrimpId, type Piece } from "@/core/plan";
 import { findCrimp } from "@/core/sealing";
 import { computeBox, type Outline } from "@/core/shape";
+import { listReadyWays } from "@/core/way";
 import { listCrimps } from "./words";
 
 /** A mould found in many kitchens, to be corrected. */
@@ -16,14 +17,24 @@ const ROSETTE_MM = 2;
  * it gets the rim that its crimp needs.
  */
 export function toForm(kind: FormKind, piece: Piece, dough: Dough | null): Partial<Piece> {
-  const fields = toFormFields(kind, piece, dough);
+  const fields = { ...toFormFields(kind, piece, dough), ...findFigures(kind, piece) };
   const formed = { ...piece, ...fields };
+  const way = listReadyWays(formed.form)[0]?.way ?? piece.way;
   // Slices make rounds: what is not a puck any more is rolled and cut again.
   const cutAim = kind !== "puck" && piece.cutAim === "sliced" ? "leastDough" : formed.cutAim;
   const isSealed = kind === "pressed" || listCrimps(kind).length > 0;
-  if (!isSealed) return { ...fields, cutAim };
+  if (!isSealed) return { ...fields, way, cutAim };
   const { needsMarginMm } = findCrimp(findCrimpId(formed));
-  return { ...fields, cutAim, marginMm: Math.max(formed.marginMm, needsMarginMm) };
+  return { ...fields, way, cutAim, marginMm: Math.max(formed.marginMm, needsMarginMm) };
+}
+
+/** Nothing is brushed or pricked on an open tart; what was closed keeps its wash and vents. */
+function findFigures(kind: FormKind, { wash, vents }: Piece): Pick<Piece, "wash" | "vents"> {
+  const isOpen = kind === "lined" || kind === "puck" || kind === "rosette";
+  return {
+    wash: isOpen ? { ...wash, kind: "none", coats: 1 } : wash,
+    vents: isOpen || kind === "case" ? { kind: "none", count: 0 } : vents,
+  };
 }
 
 function toFormFields(kind: FormKind, { cut, thicknessMm }: Piece, dough: Dough | null): Partial<Piece> {

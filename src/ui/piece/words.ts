@@ -1,5 +1,5 @@
 import type { FormKind, MouldKind } from "@/core/forming";
-import type { DoneSign, StageAct, Tin } from "@/core/plan";
+import type { DoneSign, Tin } from "@/core/plan";
 import type { CrimpId, GlazeKind, GlueId, VentKind, WashKind, WashSugar } from "@/core/sealing";
 
 /** The trade's words for what a piece distinguishes. */
@@ -69,15 +69,6 @@ export const glazeNames: Record<GlazeKind, string> = {
   syrup: "syrup",
   jam: "thinned jam",
 };
-export const actNames: Record<StageAct, string> = {
-  none: "go on",
-  turn: "turn the tray",
-  secondCoat: "second coat of wash",
-  weightsOut: "take the weights out",
-  pressDown: "press the middle down",
-  fill: "take out and fill",
-};
-
 /** Crimps that a form can be closed with; none where there is no choice. */
 export function listCrimps(form: FormKind): readonly CrimpId[] {
   if (form === "pressed" || form === "case" || form === "rosette" || form === "puck") return [];

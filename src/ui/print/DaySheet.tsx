@@ -9,6 +9,7 @@ import {
   formatMass,
   formatNumber,
 } from "@/core/units";
+import { findChillMin, findCoolMin, findHeatWay } from "@/core/way";
 import { formatDayDate } from "../shell/formatDayDate";
 import { describeStages, describeWash } from "../piece/describePiece";
 import { glazeNames, signNames, tinNames } from "../piece/words";
@@ -163,12 +164,12 @@ function PieceBlock({
           <p>
             {seal && `Glue: ${seal.glue.name.toLowerCase()}. `}
             {describeVents(piece.vents)}; {describeWash(piece)}. Tin {tinNames[piece.tin]}. Chill{" "}
-            {formatDuration(piece.chillMin)}. {piece.heatBy === "oil" ? "Fry" : "Bake"}{" "}
+            {formatDuration(findChillMin(piece.way))}. {findHeatWay(piece.way) === "oil" ? "Fry" : "Bake"}{" "}
             {describeStages(piece, scale)},{" "}
             {fry
               ? `${fry.perBasket} in a basket`
               : `${formatCount(loading.loads.length, "load")} of up to ${loading.loads[0]?.pieces ?? 0}, ${loading.perTray} to a tray`}
-            ; done when {signNames[piece.doneness.sign]}. Cool {formatDuration(piece.coolMin)}.
+            ; done when {signNames[piece.doneness.sign]}. Cool {formatDuration(findCoolMin(piece.way))}.
             {piece.glaze.kind !== "none" && ` Glaze: ${glazeNames[piece.glaze.kind]}.`}
           </p>
         </div>

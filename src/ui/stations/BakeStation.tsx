@@ -2,6 +2,7 @@
 
 import { useState } from "react";
 import { listLights, type DayPlan, type PiecePlan } from "@/core/plan";
+import { findChillMin, findCoolMin, findHeatWay, withChill } from "@/core/way";
 import { formatClock, formatCount, formatDuration, formatMass } from "@/core/units";
 import { AheadPanel } from "../bake/AheadPanel";
 import { DayAnswersPanel } from "../bake/DayAnswersPanel";
@@ -77,7 +78,7 @@ function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PieceP
         </button>
       )}
       <PieceTabs />
-      {line.piece.heatBy === "oil" ? <FryFacts line={line} /> : <Trays line={line} />}
+      {findHeatWay(line.piece.way) === "oil" ? <FryFacts line={line} /> : <Trays line={line} />}
       <DaySearch />
       <DayAnswersPanel />
       <AheadPanel />
@@ -135,12 +136,12 @@ function BakeDials({ line }: { readonly line: PiecePlan }) {
       />
       <Dial
         limit={pieceLimits.chillMin}
-        value={piece.chillMin}
+        value={findChillMin(piece.way)}
         sliderMax={120}
-        onChange={(chillMin) => editPiece({ chillMin })}
+        onChange={(chillMin) => editPiece({ way: withChill(piece.way, chillMin) })}
       />
       <p className="text-sm">
-        Let them stand {formatDuration(piece.coolMin)} before handling. Tin: {tinNames[piece.tin]}.
+        Let them stand {formatDuration(findCoolMin(piece.way))} before handling. Tin: {tinNames[piece.tin]}.
       </p>
       <CautionList station="bake" pieceId={piece.id} />
       <Why steps={line.why.load} label="why so many loads?" />

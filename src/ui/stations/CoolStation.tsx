@@ -10,7 +10,8 @@ import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
 import { pieceLimits } from "@/schemas/limits";
-import type { Piece, PiecePlan } from "@/core/plan";
+import type { DayPlan, DayTask, Piece, PiecePlan } from "@/core/plan";
+import { findCoolMin, findUnmould, setStep, withCool, withUnmould, type UnmouldWindow } from "@/core/way";
 import { glazeFacts } from "@/core/sealing";
 import { Select, toOptions } from "../controls/Select";
 import { glazeNames } from "../piece/words";
@@ -51,12 +52,8 @@ export function CoolStation() {
               </thead>
               <tbody>
                 {finishes.map((task) => {
-                  const bake = plan.tasks.find(
-                    ({ kind, pieceId, index }) =>
-                      (kind === "bake" || kind === "fry") && pieceId === task.pieceId && index === task.index,
-                  );
-                  const coolMin =
-                    plan.lines.find(({ piece }) => piece.id === task.pieceId)?.piece.coolMin ?? 0;
+                  const heat = findLastHeat(plan, task);
+                  const way = plan.lines.find(({ piece }) => piece.id === task.pieceId)?.piece.way ?? [];
                   return (
                     <tr key={task.id} className="border-t border-base-300">
                       <th scope="row" className="py-2 text-left font-normal">
@@ -64,10 +61,10 @@ export function CoolStation() {
                       </th>
                       <td className="figure text-right text-lg">{task.pieces}</td>
                       <td className="figure text-right text-lg">
-                        {bake ? formatClock(bake.placed.endMin) : "–"}
+                        {heat ? formatClock(heat.placed.endMin) : "–"}
                       </td>
                       <td className="figure text-right text-lg">
-                        {bake ? formatClock(bake.placed.endMin + coolMin) : "–"}
+                        {heat ? formatClock(heat.placed.endMin + findCoolMin(way)) : "–"}
                       </td>
                       <td className="figure text-right text-2xl">{formatClock(task.placed.endMin)}</td>
                     </tr>
@@ -83,9 +80,23 @@ export function CoolStation() {
   );
 }
 
+/** The heat that a load comes out of for good: not the bake of its empty shell. */
+function findLastHeat({ tasks }: DayPlan, { pieceId, index, placed }: DayTask): DayTask | undefined {
+  return tasks
+    .filter(
+      (task) =>
+        task.machineId !== null &&
+        task.pieceId === pieceId &&
+        task.index === index &&
+        task.placed.endMin <= placed.startMin,
+    )
+    .toSorted((a, b) => b.placed.endMin - a.placed.endMin)[0];
+}
+
 function CoolDials({ line }: { readonly line: PiecePlan }) {
   const { piece } = line;
   const { editPiece } = usePieceEdit(piece);
+  const glazed = piece.way.find(({ kind }) => kind === "glaze");
   return (
     <>
       <PieceTabs />
@@ -97,12 +108,12 @@ function CoolDials({ line }: { readonly line: PiecePlan }) {
       </header>
       <Dial
         limit={pieceLimits.coolMin}
-        value={piece.coolMin}
+        value={findCoolMin(piece.way)}
         sliderMax={90}
-        onChange={(coolMin) => editPiece({ coolMin })}
+        onChange={(coolMin) => editPiece({ way: withCool(piece.way, coolMin) })}
       />
       <p className="text-sm">
-        This load stands {formatDuration(piece.coolMin)}
+        This load stands {formatDuration(findCoolMin(piece.way))}
         {piece.wash.sugar === "after" && ", then is sugared"}.
       </p>
       {piece.vesselId !== null && <UnmouldDials piece={piece} />}
@@ -115,14 +126,14 @@ function CoolDials({ line }: { readonly line: PiecePlan }) {
             ? undefined
             : `${glazeFacts[piece.glaze.kind].goesOn}; ${formatMass(line.coats.glazeG)} in all`
         }
-        onChange={(kind) => editPiece({ glaze: { ...piece.glaze, kind } })}
+        onChange={(kind) => editPiece({ glaze: { kind } })}
       />
-      {piece.glaze.kind !== "none" && (
+      {glazed && (
         <Dial
           limit={pieceLimits.glazeDryMin}
-          value={piece.glaze.dryMin}
+          value={glazed.minutes}
           sliderMax={60}
-          onChange={(dryMin) => editPiece({ glaze: { ...piece.glaze, dryMin } })}
+          onChange={(minutes) => editPiece({ way: setStep(piece.way, glazed.id, { minutes }) })}
         />
       )}
       <CautionList station="cool" pieceId={piece.id} />
@@ -133,8 +144,9 @@ function CoolDials({ line }: { readonly line: PiecePlan }) {
 /** When a piece leaves its mould: set, and before its syrup holds it. */
 function UnmouldDials({ piece }: { readonly piece: Piece }) {
   const { editPiece } = usePieceEdit(piece);
-  const { unmould } = piece;
+  const unmould = findUnmould(piece.way);
   const first = { fromMin: 10, untilMin: null };
+  const edit = (window: UnmouldWindow | null) => editPiece({ way: withUnmould(piece.way, window) });
   return (
     <>
       <label className="touch flex items-center gap-2">
@@ -142,7 +154,7 @@ function UnmouldDials({ piece }: { readonly piece: Piece }) {
           type="checkbox"
           className="checkbox"
           checked={unmould !== null}
-          onChange={(event) => editPiece({ unmould: event.target.checked ? first : null })}
+          onChange={(event) => edit(event.target.checked ? first : null)}
         />
         Taken out of its mould
       </label>
@@ -154,11 +166,9 @@ function UnmouldDials({ piece }: { readonly piece: Piece }) {
             sliderMax={60}
             hint="set custards and sticky tarts stand first"
             onChange={(fromMin) =>
-              editPiece({
-                unmould: {
-                  fromMin,
-                  untilMin: unmould.untilMin === null ? null : Math.max(unmould.untilMin, fromMin),
-                },
+              edit({
+                fromMin,
+                untilMin: unmould.untilMin === null ? null : Math.max(unmould.untilMin, fromMin),
               })
             }
           />
@@ -168,11 +178,9 @@ function UnmouldDials({ piece }: { readonly piece: Piece }) {
               className="checkbox"
               checked={unmould.untilMin !== null}
               onChange={(event) =>
-                editPiece({
-                  unmould: {
-                    ...unmould,
-                    untilMin: event.target.checked ? unmould.fromMin + LATEST_AFTER_MIN : null,
-                  },
+                edit({
+                  ...unmould,
+                  untilMin: event.target.checked ? unmould.fromMin + LATEST_AFTER_MIN : null,
                 })
               }
             />
@@ -183,7 +191,7 @@ function UnmouldDials({ piece }: { readonly piece: Piece }) {
               limit={{ ...pieceLimits.unmouldUntilMin, min: Math.max(unmould.fromMin, 1) }}
               value={unmould.untilMin}
               sliderMax={120}
-              onChange={(untilMin) => editPiece({ unmould: { ...unmould, untilMin } })}
+              onChange={(untilMin) => edit({ ...unmould, untilMin })}
             />
           )}
         </>

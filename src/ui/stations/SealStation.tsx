@@ -3,6 +3,7 @@
 import Link from "next/link";
 import type { PiecePlan } from "@/core/plan";
 import { describeVents, type Seal } from "@/core/sealing";
+import { findChillMin, withChill } from "@/core/way";
 import { formatDuration, formatMass, formatNumber } from "@/core/units";
 import { pieceLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
@@ -136,10 +137,10 @@ function SealDials({ line }: { readonly line: PiecePlan }) {
       <ClosingDials piece={piece} />
       <Dial
         limit={pieceLimits.chillMin}
-        value={piece.chillMin}
+        value={findChillMin(piece.way)}
         sliderMax={120}
         hint="until the fat is hard again: cold fat into a hot oven makes flake"
-        onChange={(chillMin) => editPiece({ chillMin })}
+        onChange={(chillMin) => editPiece({ way: withChill(piece.way, chillMin) })}
       />
       <Section title="Wash and sugar" note={describeWash(piece)}>
         <WashDials piece={piece} />

@@ -1,4 +1,5 @@
-import type { BakeStage, Piece, Tin } from "../book";
+import { findHeatWay, findShellEntry, listHeats, settleWay, withHeats, type Heat } from "../../way";
+import type { Piece, Tin } from "../book";
 import { ofPiece, type School, type SchoolFacts, type SchoolOption } from "./school";
 
 /** How the schools of baking differ from one steady heat, °C and share of the minutes. */
@@ -7,63 +8,71 @@ const LOWERED_C = 15;
 const HOT_SHARE = 0.4;
 const BLIND_MIN = 12;
 const LOW_C = 35;
-/** Least minutes of a stage. */
-const LEAST_STAGE_MIN = 3;
+/** Least minutes of a heat. */
+const LEAST_HEAT_MIN = 3;
 
 export function bakeSchool({ piece }: SchoolFacts): School {
-  const { stages } = piece;
-  const minutes = stages.reduce((sum, stage) => sum + stage.minutes, 0);
+  const heats = listHeats(piece.way);
+  const minutes = heats.reduce((sum, heat) => sum + heat.minutes, 0);
   const meanC =
-    Math.round(stages.reduce((sum, { ovenC, minutes: each }) => sum + ovenC * each, 0) / minutes / 5) * 5;
-  const stage = (ovenC: number, share: number, act: BakeStage["act"] = "none"): BakeStage => ({
+    Math.round(heats.reduce((sum, { ovenC, minutes: each }) => sum + ovenC * each, 0) / minutes / 5) * 5;
+  const heat = (ovenC: number, share: number): Heat => ({
     ovenC,
-    minutes: Math.max(Math.round(minutes * share), LEAST_STAGE_MIN),
-    act,
+    minutes: Math.max(Math.round(minutes * share), LEAST_HEAT_MIN),
   });
-  const fillAt = stages.findIndex(({ act }) => act === "fill");
-  const fallsBy = (stages[0]?.ovenC ?? 0) - (stages.at(-1)?.ovenC ?? 0);
-  const chosenId = fillAt >= 0 ? (fallsBy >= 0 ? "blind" : "part") : fallsBy > 0 ? "lowered" : "steady";
-  const ways: readonly (Omit<SchoolOption, "choice"> & { readonly stages: readonly BakeStage[] })[] = [
+  // A closed piece has nowhere to be filled once it is baked; a case never is before.
+  const open =
+    piece.form.kind === "puck" || (piece.form.kind === "lined" && piece.form.topping.kind !== "lid");
+  const isFilledLate = open && findShellEntry(piece.way) >= 0;
+  const fallsBy = (heats[0]?.ovenC ?? 0) - (heats.at(-1)?.ovenC ?? 0);
+  const chosenId = isFilledLate ? (fallsBy >= 0 ? "blind" : "part") : fallsBy > 0 ? "lowered" : "steady";
+  const ways: readonly (Omit<SchoolOption, "choice"> & {
+    readonly empty: Heat | null;
+    readonly heats: readonly Heat[];
+  })[] = [
     {
       id: "steady",
       title: "One steady heat",
       why: "Nothing to watch, and loads of one heat follow each other.",
-      stages: [stage(meanC, 1)],
+      empty: null,
+      heats: [heat(meanC, 1)],
     },
     {
       id: "lowered",
       title: "Hot, then lower",
       why: "The crust sets before the filling boils: sticky tarts, custards, fruit.",
-      stages: [stage(meanC + HOT_START_C, HOT_SHARE), stage(meanC - LOWERED_C, 1 - HOT_SHARE)],
+      empty: null,
+      heats: [heat(meanC + HOT_START_C, HOT_SHARE), heat(meanC - LOWERED_C, 1 - HOT_SHARE)],
     },
     {
       id: "blind",
       title: "Blind, then filled",
       why: "The base is crisp before something wet and gentle goes in, baked low.",
-      stages: [{ ovenC: meanC, minutes: BLIND_MIN, act: "fill" }, stage(meanC - LOW_C, 1)],
+      empty: { ovenC: meanC, minutes: BLIND_MIN },
+      heats: [heat(meanC - LOW_C, 1)],
     },
     {
       id: "part",
       title: "Part-baked, filled, finished hot",
       why: "Shells made ahead; the last heat sets filling and colour together.",
-      stages: [
-        { ovenC: meanC - LOWERED_C, minutes: BLIND_MIN, act: "fill" },
-        stage(meanC + HOT_START_C, 0.6),
-      ],
+      empty: { ovenC: meanC - LOWERED_C, minutes: BLIND_MIN },
+      heats: [heat(meanC + HOT_START_C, 0.6)],
     },
   ];
-  // A closed piece has nowhere to be filled once it is baked.
-  const open = piece.form.kind === "lined" || piece.form.kind === "puck";
+  // Oil is held at one heat.
+  const isOil = findHeatWay(piece.way) === "oil";
   return {
     id: "bake",
     question: "How is it baked?",
     scope: "piece",
     chosenId,
     options: ways
-      .filter(({ id }) => open || id === "steady" || id === "lowered")
-      .map(({ stages: taken, ...way }) => ({
-        ...way,
-        choice: ofPiece({ stages: way.id === chosenId ? stages : taken }),
+      .filter(({ id }) => (isOil ? id === chosenId : open || id === "steady" || id === "lowered"))
+      .map(({ empty, heats: taken, ...school }) => ({
+        ...school,
+        choice: ofPiece({
+          way: school.id === chosenId ? piece.way : settleWay(withHeats(piece.way, taken, empty), piece),
+        }),
       })),
   };
 }
@@ -100,21 +109,14 @@ export function washSchool({ piece }: SchoolFacts): School {
       id,
       title,
       why,
-      choice: ofPiece({ wash: { ...piece.wash, kind, coats }, stages: coatStages(piece, coats) }),
+      choice: ofWash(piece, { ...piece.wash, kind, coats }),
     })),
   };
 }
 
-/** A second coat goes on at half time: a bake of one stage is parted there. */
-function coatStages({ stages }: Piece, coats: number): readonly BakeStage[] {
-  const [only] = stages;
-  if (coats < 2 || stages.length > 1 || !only) return stages;
-  const half = Math.max(Math.round(only.minutes / 2), LEAST_STAGE_MIN);
-  return [
-    { ...only, minutes: half, act: "secondCoat" },
-    { ...only, minutes: Math.max(only.minutes - half, LEAST_STAGE_MIN), act: "none" },
-  ];
-}
+/** What is brushed or strewn on is a step of the way. */
+const ofWash = (piece: Piece, wash: Piece["wash"]) =>
+  ofPiece({ wash, way: settleWay(piece.way, { ...piece, wash }) });
 
 export function sugarSchool({ piece }: SchoolFacts): School {
   const options = [
@@ -129,7 +131,7 @@ export function sugarSchool({ piece }: SchoolFacts): School {
     chosenId: piece.wash.sugar,
     options: options.map((option) => ({
       ...option,
-      choice: ofPiece({ wash: { ...piece.wash, sugar: option.id } }),
+      choice: ofWash(piece, { ...piece.wash, sugar: option.id }),
     })),
   };
 }

@@ -41,7 +41,7 @@ test("whatever school is taken stands chosen afterwards, can be stored, and taki
         expect([id, schoolId, chosen?.title]).toEqual([id, schoolId, option.title]);
         expect(applyChoice(taken, id, chosen!.choice)).toEqual(taken);
         const piece = taken.pieces.find((each) => each.id === id)!;
-        expect(validateRecord("piece", piece)).toMatchObject({ ok: true });
+        expect([id, option.id, validateRecord("piece", piece)]).toMatchObject([id, option.id, { ok: true }]);
       }
     }
   }

@@ -1,0 +1,49 @@
+export { stations, type Station } from "./stations";
+export {
+  createStep,
+  createWay,
+  factsOf,
+  stepKinds,
+  type StepFacts,
+  type StepKind,
+  type StepThing,
+  type Way,
+  type WayStep,
+} from "./step";
+export {
+  fillsAfterHeat,
+  findChillMin,
+  findCoolMin,
+  findFrozenEntry,
+  findHeatWay,
+  findShellEntry,
+  findUnmould,
+  hasStep,
+  hasWeights,
+  heatWays,
+  isFilling,
+  isHeat,
+  listHeats,
+  type Heat,
+  type HeatWay,
+  type UnmouldWindow,
+} from "./readWay";
+export { listStretches, type Stretch, type StretchWait } from "./stretches";
+export { checkWay, describeWayFault, MOST_STEPS, type WayFault, type WayFacts } from "./checkWay";
+export {
+  insertStep,
+  moveStep,
+  removeHeat,
+  removeStep,
+  setStep,
+  settleWay,
+  withChill,
+  withCool,
+  withHeats,
+  withHeatWay,
+  withUnmould,
+  type WayFigures,
+} from "./editWay";
+export { listReadyWays, type ReadyWay } from "./readyWays";
+export { POUR_BEFORE_HEAT_MIN, stageActs, toWay, type FormerWay, type StageAct } from "./formerWay";
+export { listShapeSteps, type ShapeSteps } from "./shapeSteps";
