@@ -165,8 +165,8 @@ test("a piece of an old file gets the way that its figures meant, whatever they 
       ...piece,
       form: form as unknown as PieceForm,
       extras: [
-        ...(piece.hasSauce ? [{ kind: "sauce" }] : []),
-        ...(piece.hasNuts ? [{ kind: "inclusion" }] : []),
+        ...(piece.hasSauce ? [{ kind: "sauce" as const }] : []),
+        ...(piece.hasNuts ? [{ kind: "inclusion" as const }] : []),
       ],
     });
     const wanted = way.map(({ kind, heatC, minutes: each, mostWaitMin }) => [kind, heatC, each, mostWaitMin]);

@@ -1,5 +1,5 @@
 import { createEvents, type EventAttributes } from "ics";
-import { listLights, type Day, type DayPlan, type DayTask } from "@/core/plan";
+import { listClockSteps, listLights, sayClockStep, type Day, type DayBook, type DayPlan } from "@/core/plan";
 import { formatHeat } from "@/core/units";
 import { fail, ok, type Result } from "@/core/result";
 
@@ -12,7 +12,8 @@ const MAKER = "tezgah";
  * The day as iCalendar (RFC 5545): every job by hand and every load with an alarm, ovens to light among them, in the
  * bakery's own wall clock (floating times, so that the file is right wherever the tablet thinks it is).
  */
-export function writeDayCalendar(day: Day, plan: DayPlan): Result<string, string> {
+export function writeDayCalendar(book: DayBook, plan: DayPlan): Result<string, string> {
+  const { day } = book;
   const lights = listLights(plan).map(({ machineId, name, heatC, lightMin }) =>
     toEvent(
       day,
@@ -23,9 +24,10 @@ export function writeDayCalendar(day: Day, plan: DayPlan): Result<string, string
       0,
     ),
   );
-  const jobs = plan.tasks.map(({ id, label, placed, person }: DayTask) =>
-    toEvent(day, id, label, placed.startMin, placed.endMin, person),
-  );
+  const jobs = plan.tasks.map((task) => ({
+    ...toEvent(day, task.id, task.label, task.placed.startMin, task.placed.endMin, task.person),
+    description: listClockSteps(task, plan, book).map(sayClockStep).map(toText).join("\n"),
+  }));
   const { error, value } = createEvents([...lights, ...jobs], {
     productId: MAKER,
     calName: toText(day.name),

@@ -1,16 +1,17 @@
 import Papa from "papaparse";
-import type { DayPlan } from "@/core/plan";
+import { listClockSteps, sayClockStep, type DayBook, type DayPlan } from "@/core/plan";
 import { formatClock } from "@/core/units";
 
-/** The day's jobs in the order of the clock, one a row: from, until, who, what, pieces, minutes of hands. */
-export function toDayCsv(plan: DayPlan): string {
-  const rows = plan.tasks.map(({ placed, person, label, pieces, handsMin }) => ({
-    from: formatClock(placed.startMin),
-    until: formatClock(placed.endMin),
-    who: person > 0 ? "helper" : "baker",
-    what: label,
-    pieces,
-    "hands min": handsMin,
+/** The day's jobs in the order of the clock, one a row: from, until, who, what, pieces, minutes of hands, steps. */
+export function toDayCsv(plan: DayPlan, book: DayBook): string {
+  const rows = plan.tasks.map((task) => ({
+    from: formatClock(task.placed.startMin),
+    until: formatClock(task.placed.endMin),
+    who: task.person > 0 ? "helper" : "baker",
+    what: task.label,
+    pieces: task.pieces,
+    "hands min": task.handsMin,
+    steps: listClockSteps(task, plan, book).map(sayClockStep).join("; "),
   }));
   // What begins with these would be run by a spreadsheet as a formula.
   return Papa.unparse(rows, { escapeFormulae: true });

@@ -13,7 +13,7 @@ const fonts = readShippedFonts();
 const SHAPING_MS = 30_000;
 
 test("the calendar holds every job and every oven to light, each with an alarm, in the bakery's own clock", () => {
-  const written = writeDayCalendar(book.day, plan);
+  const written = writeDayCalendar(book, plan);
   if (!written.ok) throw new Error(written.failure);
   const text = written.value.replace(/\r\n[ \t]/g, "");
   const lights = plan.schedule!.heaterStarts.length;
@@ -27,7 +27,7 @@ test("the calendar holds every job and every oven to light, each with an alarm, 
 });
 
 test("the table of jobs has one row a job, in the order of the clock", () => {
-  const { data } = Papa.parse<Record<string, string>>(toDayCsv(plan), { header: true });
+  const { data } = Papa.parse<Record<string, string>>(toDayCsv(plan, book), { header: true });
   expect(data.map(({ what }) => what)).toEqual(plan.tasks.map(({ label }) => label));
   const starts = data.map(({ from }) => from!);
   expect(starts).toEqual(starts.toSorted());
@@ -38,8 +38,8 @@ test(
   async () => {
     const market = toDayBook(records, "2026-12-05", null)!;
     const busy = planDay(market);
-    const pages = await readPdfTexts(await toDayPdf(market.day, busy, "a4", fonts));
-    const rows = listClockRows(busy);
+    const pages = await readPdfTexts(await toDayPdf(market, busy, "a4", fonts));
+    const rows = listClockRows(busy, market);
     for (const [person, who] of [
       [0, "the baker"],
       [1, "the helper"],
@@ -73,28 +73,28 @@ const named = (label: string) => ({
 
 test("names in any language of Latin letters are printed as they are written", async () => {
   const name = "Şeftali, ğüneş, ılık İncir, číčka, łosoś, Œuf – ½ “çok”";
-  const pages = await readPdfTexts(await toDayPdf(book.day, named(name), "letter", fonts));
+  const pages = await readPdfTexts(await toDayPdf(book, named(name), "letter", fonts));
   expect(pages.flat().join("").replaceAll(" ", "")).toContain(name.replaceAll(" ", ""));
   expect(pages.flat().join("")).not.toContain("?");
 });
 
 test("a letter that the font lacks is a box, and the sheet says which", async () => {
-  const pages = await readPdfTexts(await toDayPdf(book.day, named("Anko 餡 moon"), "a4", fonts));
+  const pages = await readPdfTexts(await toDayPdf(book, named("Anko 餡 moon"), "a4", fonts));
   const text = pages.flat().join(" ");
   expect(text).not.toContain("?");
   expect(text).toContain("U+9921");
-  const plain = await readPdfTexts(await toDayPdf(book.day, named("Moon"), "a4", fonts));
+  const plain = await readPdfTexts(await toDayPdf(book, named("Moon"), "a4", fonts));
   expect(plain.flat().join(" ")).not.toContain("U+");
 });
 
 test("calendar and table carry no control characters and nothing that a spreadsheet runs", () => {
   const written = writeDayCalendar(
-    { ...book.day, name: "Day\u0007 one" },
+    { ...book, day: { ...book.day, name: "Day\u0007 one" } },
     named("=HYPERLINK(1)\u0000\u001b[31m moon\r\nEND:VCALENDAR"),
   );
   if (!written.ok) throw new Error(written.failure);
   expect(written.value.replace(/\r\n/g, "")).not.toMatch(/\p{Cc}/u);
   expect(written.value.match(/^END:VCALENDAR\r$/gm)).toHaveLength(1);
-  const { data } = Papa.parse<Record<string, string>>(toDayCsv(named("=1+1")), { header: true });
+  const { data } = Papa.parse<Record<string, string>>(toDayCsv(named("=1+1"), book), { header: true });
   expect(data[0]!.what).toBe("'=1+1");
 });

@@ -1,5 +1,5 @@
 import { PDFDocument, rgb, type PDFPage } from "pdf-lib";
-import { listClockRows, type ClockRow, type Day, type DayPlan } from "@/core/plan";
+import { listClockRows, sayClockStep, type ClockRow, type DayBook, type DayPlan } from "@/core/plan";
 import { formatClock } from "@/core/units";
 import { papers, PT_PER_MM, type Paper } from "./paper";
 import { describeMissing, embedFaces, type FontFiles, type PdfFace, type PdfFaces } from "./pdfText";
@@ -8,17 +8,26 @@ const EDGE_MM = 15;
 const TITLE_PT = 16;
 const TEXT_PT = 10.5;
 const ROW_MM = 6.4;
+/** Steps within a job stand smaller under it. */
+const STEP_PT = 9;
+const STEP_MM = 4.6;
 /** Where from, until, the box to tick and the job stand, mm from the edge. */
-const COLUMNS_MM = { from: 0, until: 18, box: 36, what: 43 } as const;
+const COLUMNS_MM = { from: 0, until: 18, box: 36, what: 43, step: 49 } as const;
 const BOX_MM = 3.2;
 const INK = rgb(0, 0, 0);
 
 /** The day's jobs in the order of the clock as PDF, for each person on pages of their own, cautions last. */
-export async function toDayPdf(day: Day, plan: DayPlan, paper: Paper, files: FontFiles): Promise<Uint8Array> {
+export async function toDayPdf(
+  book: DayBook,
+  plan: DayPlan,
+  paper: Paper,
+  files: FontFiles,
+): Promise<Uint8Array> {
+  const { day } = book;
   const document = await PDFDocument.create();
   document.setTitle(`${day.name}, ${day.date}`);
   const faces = await embedFaces(document, files);
-  const rows = listClockRows(plan);
+  const rows = listClockRows(plan, book);
   const people = [...new Set(rows.map(({ person }) => person))].sort();
   for (const person of people) {
     const who = people.length > 1 ? (person === 0 ? " – the baker" : " – the helper") : "";
@@ -50,7 +59,7 @@ function openWriter(document: PDFDocument, faces: PdfFaces, paper: Paper, title:
   const write = (onto: PDFPage, text: string, xMm: number, sizePt: number, face: PdfFace) =>
     face.write(onto, text, { x: (EDGE_MM + xMm) * PT_PER_MM, y: (heightMm - atMm) * PT_PER_MM, sizePt });
   return {
-    row({ startMin, endMin, label }: ClockRow) {
+    row({ startMin, endMin, label, steps }: ClockRow) {
       const lines = wrap(label, faces.plain, widthPt - COLUMNS_MM.what * PT_PER_MM);
       lines.forEach((line, i) => {
         const onto = next(ROW_MM);
@@ -68,6 +77,10 @@ function openWriter(document: PDFDocument, faces: PdfFaces, paper: Paper, title:
         }
         write(onto, line, COLUMNS_MM.what, TEXT_PT, faces.plain);
       });
+      for (const step of steps)
+        wrap(sayClockStep(step), faces.plain, widthPt - COLUMNS_MM.step * PT_PER_MM).forEach((line) =>
+          write(next(STEP_MM), line, COLUMNS_MM.step, STEP_PT, faces.plain),
+        );
     },
     note(text: string) {
       wrap(`! ${text}`, faces.plain, widthPt).forEach((line) =>

@@ -51,7 +51,7 @@ const jobs = {
     gzipSync(JSON.stringify(planDay(book)), { level: PLAN_DEFLATE_LEVEL }),
   weighDays,
   async writeDayPdf({ book, paper }: { book: DayBook; paper: Paper }): Promise<Uint8Array> {
-    return toDayPdf(book.day, planDay(book), paper, await readFontFiles());
+    return toDayPdf(book, planDay(book), paper, await readFontFiles());
   },
   async writeTemplatePdf({ template, paper }: { template: CutTemplate; paper: Paper }): Promise<Uint8Array> {
     return toTemplatePdf(template, paper, await readFontFiles());

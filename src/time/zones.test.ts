@@ -13,7 +13,7 @@ const PROBE = `
   const now = readWallClock(new Date("2026-10-25T22:30:00Z"), "Europe/Berlin");
   const book = toDayBook(listDemoRecords(), "2026-11-28", null);
   const plan = planDay(book);
-  const calendar = writeDayCalendar(book.day, plan);
+  const calendar = writeDayCalendar(book, plan);
   console.log(JSON.stringify([
     now, findNowMin("2026-10-25", now), nextDate(now),
     addDays("2026-10-24", 1), addDays("2026-10-25", 1), addDays("2026-03-28", 1), addDays("2026-03-29", 1), addDays("2026-03-30", -1),

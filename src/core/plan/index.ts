@@ -28,7 +28,9 @@ export {
   type Vessel,
   type Weighing,
 } from "./book";
-export { listClockRows, type ClockRow } from "./clockRows";
+export { listClockRows, listClockSteps, sayClockStep, type ClockRow, type ClockStep } from "./clockRows";
+export { tellStep, type ToldStep } from "./tellStep";
+export { assignTakings, type StepTakings } from "./stepTakes";
 export { addDays } from "./calendar";
 export { toReadinessRequest } from "./restDough";
 export { closeLarder } from "./leftovers";

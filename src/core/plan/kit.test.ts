@@ -190,7 +190,7 @@ test("a pinned job stays at its minute and in its oven; a pin that cannot be kep
 
 test("everybody's sheet is in the order of the clock and holds every job and light once", () => {
   const plan = planDay(market);
-  const rows = listClockRows(plan);
+  const rows = listClockRows(plan, market);
   expect(rows).toHaveLength(plan.tasks.length + plan.schedule!.heaterStarts.length);
   expect(rows.map(({ startMin }) => startMin)).toEqual(
     rows.map(({ startMin }) => startMin).toSorted((a, b) => a - b),

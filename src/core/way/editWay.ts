@@ -1,3 +1,4 @@
+import type { PieceExtra } from "../filling";
 import type { Glaze, Vents, Wash } from "../sealing";
 import { findChillMin, isFilling, isHeat, type Heat, type HeatWay, type UnmouldWindow } from "./readWay";
 import { createStep, factsOf, stepKinds, type StepKind, type Way, type WayStep } from "./step";
@@ -7,6 +8,7 @@ export interface WayFigures {
   readonly wash: Wash;
   readonly vents: Vents;
   readonly glaze: Glaze;
+  readonly extras: readonly PieceExtra[];
 }
 
 /** An id that no step of the way has. */
@@ -100,7 +102,15 @@ function insertAtDoor(way: Way, step: WayStep): Way {
 }
 
 /** The way with a step for every figure that is one, and none for what is not done. */
-export function settleWay(way: Way, { wash, vents, glaze }: WayFigures): Way {
+export function settleWay(
+  way: Way,
+  {
+    wash,
+    vents,
+    glaze,
+    extras,
+  }: Omit<WayFigures, "extras"> & { readonly extras: readonly Pick<PieceExtra, "kind">[] },
+): Way {
   const wanted: readonly (readonly [StepKind, boolean])[] = [
     ["vent", vents.kind !== "none" && vents.count > 0],
     ["brush", wash.kind !== "none"],
@@ -109,12 +119,31 @@ export function settleWay(way: Way, { wash, vents, glaze }: WayFigures): Way {
     ["glaze", glaze.kind !== "none"],
     ["dust", wash.sugar === "after"],
   ];
+  const poured = settlePouring(
+    way,
+    extras.some(({ kind }) => kind === "sauce"),
+  );
   return wanted.reduce((steps, [kind, isWanted]) => {
     const there = steps.filter((step) => step.kind === kind);
     if (isWanted) return there.length > 0 ? steps : insertStep(steps, kind);
     return there.reduce((rest, { id }) => removeStep(rest, id), steps);
-  }, way);
+  }, poured);
 }
+
+/** A sauce is brought to the boil and poured, straight before the heat; where there is none, nothing is poured. */
+function settlePouring(way: Way, hasSauce: boolean): Way {
+  const pours = (kind: StepKind) => kind === "pourAround" || kind === "warm";
+  if (!hasSauce) return way.some(({ kind }) => pours(kind)) ? way.filter(({ kind }) => !pours(kind)) : way;
+  if (way.some(({ kind }) => kind === "pourAround")) return way;
+  const hot = insertStep(insertStep(way, "warm"), "pourAround");
+  const heat = hot.find(isHeat);
+  return heat && heat.mostWaitMin === null
+    ? setStep(hot, heat.id, { mostWaitMin: POUR_BEFORE_HEAT_MIN })
+    : hot;
+}
+
+/** Poured around, a syrup keeps its boil so long; then the pan is in the heat, min. */
+export const POUR_BEFORE_HEAT_MIN = 4;
 
 /** So long in the cold before the first heat; not at all for 0. */
 export function withChill(way: Way, minutes: number): Way {
@@ -232,4 +261,45 @@ export function withHeatWay(way: Way, heatBy: HeatWay, start: Heat): Way {
       const heated = { ...step, kind };
       return heatBy === "oil" ? [heated, createStep(nextId([...head]), "drain")] : [heated];
     });
+}
+
+/** The figures with what makes a step be done, as most begin: brushing needs a wash. Empty for a step of its own. */
+export function addFigure(kind: StepKind, { wash, vents }: WayFigures): Partial<WayFigures> {
+  switch (kind) {
+    case "brush":
+      return { wash: { ...wash, kind: "egg" } };
+    case "coat":
+      return { wash: { ...wash, kind: wash.kind === "none" ? "egg" : wash.kind, coats: 2 } };
+    case "strew":
+      return { wash: { ...wash, sugar: "before" } };
+    case "dust":
+      return { wash: { ...wash, sugar: "after" } };
+    case "vent":
+      return { vents: vents.kind === "none" || vents.count === 0 ? { kind: "slits", count: 2 } : vents };
+    case "glaze":
+      return { glaze: { kind: "icing" } };
+    default:
+      return {};
+  }
+}
+
+/** The figures without what makes a step be done. */
+export function dropFigure(kind: StepKind, { wash, extras }: WayFigures): Partial<WayFigures> {
+  switch (kind) {
+    case "brush":
+      return { wash: { ...wash, kind: "none", coats: 1 } };
+    case "coat":
+      return { wash: { ...wash, coats: 1 } };
+    case "strew":
+    case "dust":
+      return { wash: { ...wash, sugar: "none" } };
+    case "vent":
+      return { vents: { kind: "none", count: 0 } };
+    case "glaze":
+      return { glaze: { kind: "none" } };
+    case "pourAround":
+      return { extras: extras.filter((extra) => extra.kind !== "sauce") };
+    default:
+      return {};
+  }
 }

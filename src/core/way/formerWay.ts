@@ -1,6 +1,7 @@
+import type { PieceExtra } from "../filling";
 import type { PieceForm } from "../forming";
 import type { Vents, Wash } from "../sealing";
-import { SHELL_COOL_MIN, settleWay } from "./editWay";
+import { POUR_BEFORE_HEAT_MIN, SHELL_COOL_MIN, settleWay } from "./editWay";
 import type { HeatWay, UnmouldWindow } from "./readWay";
 import { listShapeSteps } from "./shapeSteps";
 import { createWay, type StepKind, type Way, type WayStep } from "./step";
@@ -20,7 +21,7 @@ export interface FormerWay {
   readonly wash: Wash;
   readonly vents: Vents;
   readonly glaze: { readonly kind: "none" | "icing" | "syrup" | "jam"; readonly dryMin: number };
-  readonly extras: readonly { readonly kind: string }[];
+  readonly extras: readonly Pick<PieceExtra, "kind">[];
 }
 
 type Draft = readonly [StepKind, Partial<Omit<WayStep, "id" | "kind">>?];
@@ -33,9 +34,6 @@ const doorOf: Readonly<Record<StageAct, StepKind | null>> = {
   pressDown: "pressDown",
   fill: null,
 };
-
-/** Poured around, a syrup keeps its boil so long; then the pan is in the heat, min. */
-export const POUR_BEFORE_HEAT_MIN = 4;
 
 /** The way that the former figures of a piece meant. Hot syrup goes in straight before the heat, as it must. */
 export function toWay(former: FormerWay): Way {
@@ -79,7 +77,7 @@ export function toWay(former: FormerWay): Way {
     ...listAfterHeat(former, fillsLast ? filling : []),
     ["setOut"],
   ];
-  return settleWay(createWay(drafts), { wash, vents, glaze });
+  return settleWay(createWay(drafts), { wash, vents, glaze, extras });
 }
 
 function listAfterHeat({ unmould, coolMin, glaze }: FormerWay, filling: readonly Draft[]): Draft[] {

@@ -31,7 +31,10 @@ export {
 export { listStretches, type Stretch, type StretchWait } from "./stretches";
 export { checkWay, describeWayFault, MOST_STEPS, type WayFault, type WayFacts } from "./checkWay";
 export {
+  addFigure,
+  dropFigure,
   insertStep,
+  POUR_BEFORE_HEAT_MIN,
   moveStep,
   removeHeat,
   removeStep,
@@ -44,6 +47,6 @@ export {
   withUnmould,
   type WayFigures,
 } from "./editWay";
-export { listReadyWays, type ReadyWay } from "./readyWays";
-export { POUR_BEFORE_HEAT_MIN, stageActs, toWay, type FormerWay, type StageAct } from "./formerWay";
+export { findReadyWay, listReadyWays, type ReadyWay } from "./readyWays";
+export { stageActs, toWay, type FormerWay, type StageAct } from "./formerWay";
 export { listShapeSteps, type ShapeSteps } from "./shapeSteps";

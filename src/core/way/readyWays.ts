@@ -1,5 +1,5 @@
 import type { PieceForm } from "../forming";
-import { POUR_BEFORE_HEAT_MIN } from "./formerWay";
+import { POUR_BEFORE_HEAT_MIN } from "./editWay";
 import { listShapeSteps } from "./shapeSteps";
 import { createWay, type StepKind, type Way, type WayStep } from "./step";
 
@@ -335,4 +335,26 @@ export function listReadyWays(form: PieceForm): ReadyWay[] {
     const isSetOut = drafts.some(([kind]) => kind === "setOut");
     return { id, name, why, way: createWay(isSetOut ? drafts : [...drafts, ["setOut"]]) };
   });
+}
+
+/** Steps that follow from a figure of the piece, or are told for later: a way is the same with or without them. */
+const besideTheWay: readonly StepKind[] = [
+  "vent",
+  "brush",
+  "strew",
+  "coat",
+  "glaze",
+  "dust",
+  "keep",
+  "warmUp",
+];
+
+/** The ready way of a form that a way is, step by step, whatever its minutes; null for a baker's own. */
+export function findReadyWay(form: PieceForm, way: Way): ReadyWay | null {
+  const kinds = (steps: Way) =>
+    steps
+      .filter(({ kind }) => !besideTheWay.includes(kind))
+      .map(({ kind }) => kind)
+      .join();
+  return listReadyWays(form).find((ready) => kinds(ready.way) === kinds(way)) ?? null;
 }

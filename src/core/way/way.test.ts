@@ -226,11 +226,13 @@ describe("changing a way", () => {
       wash: { kind: "egg", coats: 2, sugar: "after" },
       vents: { kind: "slits", count: 2 },
       glaze: { kind: "icing" },
+      extras: [],
     } as const;
     const bare = {
       wash: { kind: "none", coats: 1, sugar: "none" },
       vents: { kind: "none", count: 0 },
       glaze: { kind: "none" },
+      extras: [],
     } as const;
     for (const form of forms) {
       const { way } = listReadyWays(form)[0]!;

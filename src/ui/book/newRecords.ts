@@ -65,6 +65,7 @@ export function newPiece(doughId: string, fillingId: string): Piece {
     vents: { kind: "pricks", count: 4 },
     wash: { kind: "egg", coats: 1, sugar: "none" },
     glaze: { kind: "none" },
+    extras: [],
   } as const;
   return {
     id: createId("piece"),
@@ -76,7 +77,6 @@ export function newPiece(doughId: string, fillingId: string): Piece {
     thicknessMm: 3,
     marginMm: 12,
     plumpness: 0.5,
-    extras: [],
     crimp: "forked",
     glue: "water",
     ...figures,

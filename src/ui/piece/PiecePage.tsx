@@ -56,6 +56,9 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
   return (
     <div className="flex h-full flex-col gap-3">
       <nav aria-label="About this piece" className="flex flex-wrap gap-2">
+        <Link className="btn btn-primary touch" href={`/day/${date}/piece/${piece.id}/way`}>
+          The way it goes
+        </Link>
         <Link className="btn touch" href={`/day/${date}/piece/${piece.id}/schools`}>
           Where bakers disagree
         </Link>

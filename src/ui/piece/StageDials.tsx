@@ -3,13 +3,14 @@
 import { Plus, Trash2 } from "lucide-react";
 import Link from "next/link";
 import { convertBake } from "@/core/heat";
-import { findGasMark, formatHeat, toCelsius, toFahrenheit, type OvenScale } from "@/core/units";
+import { findGasMark, formatHeat, type OvenScale } from "@/core/units";
 import type { Piece } from "@/core/plan";
 import { factsOf, findHeatWay, insertStep, isHeat, removeHeat, setStep, type Heat } from "@/core/way";
 import { MAX_STAGES, pieceLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { Dial } from "../controls/Dial";
+import { HeatDial } from "./HeatDial";
 
 /** The same bake in other marks and other ovens: `390 °F, gas 6 · fan 180 °C · hot air 175 °C, 21 min`. */
 function describeSettings(stage: Heat, scale: OvenScale): string {
@@ -19,29 +20,6 @@ function describeSettings(stage: Heat, scale: OvenScale): string {
   return (
     `${other}${gas === null ? "" : `, gas ${gas}`} · fan ${formatHeat(fan.ovenC, scale)} · ` +
     `hot air ${formatHeat(hotAir.ovenC, scale)}, ${hotAir.minutes} min`
-  );
-}
-
-interface HeatProps {
-  readonly label: string;
-  readonly ovenC: number;
-  readonly hint: string | undefined;
-  readonly onChange: (ovenC: number) => void;
-}
-
-/** A heat in the degrees this kitchen reads; gas marks are typed. */
-function HeatDial({ label, ovenC, hint, onChange }: HeatProps) {
-  const isFahrenheit = useBench((state) => state.book.kitchen.ovenScale) === "fahrenheit";
-  const { min, max } = pieceLimits.ovenC;
-  return isFahrenheit ? (
-    <Dial
-      limit={{ label, unit: "°F", min: toFahrenheit(min), max: toFahrenheit(max), step: 5 }}
-      value={toFahrenheit(ovenC)}
-      hint={hint}
-      onChange={(ovenF) => onChange(toCelsius(ovenF))}
-    />
-  ) : (
-    <Dial limit={{ ...pieceLimits.ovenC, label }} value={ovenC} hint={hint} onChange={onChange} />
   );
 }
 

@@ -1,4 +1,4 @@
-import { listClockRows, type DayBook, type DayPlan, type PiecePlan } from "@/core/plan";
+import { listClockRows, sayClockStep, type DayBook, type DayPlan, type PiecePlan } from "@/core/plan";
 import { describeVents } from "@/core/sealing";
 import { describeOutline, describeSheet } from "@/core/shape";
 import {
@@ -75,7 +75,7 @@ export function DaySheet({ book, plan }: Props) {
       {plan.lines.map((line) => (
         <PieceBlock scale={plan.ovenScale} key={line.piece.id} line={line} formulas={book.formulas} />
       ))}
-      {plan.tasks.length > 0 && <Clock plan={plan} />}
+      {plan.tasks.length > 0 && <Clock plan={plan} book={book} />}
     </article>
   );
 }
@@ -191,8 +191,8 @@ function PieceBlock({
   );
 }
 
-function Clock({ plan }: { readonly plan: DayPlan }) {
-  const rows = listClockRows(plan);
+function Clock({ plan, book }: Props) {
+  const rows = listClockRows(plan, book);
   const people = [...new Set(rows.map(({ person }) => person))].sort();
   return (
     <>
@@ -212,11 +212,20 @@ function Clock({ plan }: { readonly plan: DayPlan }) {
             <tbody>
               {rows
                 .filter((row) => row.person === person)
-                .map(({ id, startMin, endMin, label }) => (
+                .map(({ id, startMin, endMin, label, steps }) => (
                   <tr key={id} className="break-inside-avoid border-b border-dotted border-black">
                     <td className="figure w-16 py-px">{formatClock(startMin)}</td>
                     <td className="figure w-16">{endMin === null ? "" : formatClock(endMin)}</td>
-                    <td>☐ {label}</td>
+                    <td>
+                      ☐ {label}
+                      {steps.length > 0 && (
+                        <ul className="pl-5 text-[0.85em]">
+                          {steps.map((step) => (
+                            <li key={step.id}>{sayClockStep(step)}</li>
+                          ))}
+                        </ul>
+                      )}
+                    </td>
                   </tr>
                 ))}
             </tbody>

@@ -34,8 +34,8 @@ export const GET = stored(async (_request: Request, { params }: Context): Promis
   if (!loaded) return noDay(date);
   if (!loaded.ok) return refuseJob(loaded.failure);
   const { book, plan } = loaded.value;
-  if (form === "csv") return new Response(toDayCsv(plan), { headers: file("text/csv; charset=utf-8") });
-  const calendar = writeDayCalendar(book.day, plan);
+  if (form === "csv") return new Response(toDayCsv(plan, book), { headers: file("text/csv; charset=utf-8") });
+  const calendar = writeDayCalendar(book, plan);
   return calendar.ok
     ? new Response(calendar.value, { headers: file("text/calendar; charset=utf-8") })
     : noSuch(`${calendar.failure} Plan the day first.`, 400);
