@@ -1,3 +1,4 @@
+import { formatClock } from "@/core/units";
 import Papa from "papaparse";
 import { listClockRows, planDay } from "@/core/plan";
 import { listDemoRecords } from "@/demo";
@@ -31,6 +32,20 @@ test("the table of jobs has one row a job, in the order of the clock", () => {
   expect(data.map(({ what }) => what)).toEqual(plan.tasks.map(({ label }) => label));
   const starts = data.map(({ from }) => from!);
   expect(starts).toEqual(starts.toSorted());
+});
+
+test("table and calendar tell the steps of a job, those at the oven's door with their minute", () => {
+  const market = toDayBook(records, "2026-12-05", null)!;
+  const busy = planDay(market);
+  const { data } = Papa.parse<Record<string, string>>(toDayCsv(busy, market), { header: true });
+  const bake = data.find(({ what }) => what!.startsWith("Bake Chestnut oval"))!;
+  const task = busy.tasks.find(({ label }) => label === bake.what)!;
+  const coat = task.steps.find(({ atMin }) => atMin !== null && atMin > task.placed.startMin)!;
+  expect(bake.steps).toContain(`${formatClock(coat.atMin!)} Second coat: whole egg`);
+  const written = writeDayCalendar(market, busy);
+  if (!written.ok) throw new Error(written.failure);
+  const unfolded = written.value.replace(/\r\n\t/g, "");
+  expect(unfolded).toContain(`${formatClock(coat.atMin!)} Second coat: whole egg`);
 });
 
 test(
@@ -93,7 +108,8 @@ test("calendar and table carry no control characters and nothing that a spreadsh
     named("=HYPERLINK(1)\u0000\u001b[31m moon\r\nEND:VCALENDAR"),
   );
   if (!written.ok) throw new Error(written.failure);
-  expect(written.value.replace(/\r\n/g, "")).not.toMatch(/\p{Cc}/u);
+  // Long lines are folded with a tab, as RFC 5545 has it.
+  expect(written.value.replace(/\r\n\t?/g, "")).not.toMatch(/\p{Cc}/u);
   expect(written.value.match(/^END:VCALENDAR\r$/gm)).toHaveLength(1);
   const { data } = Papa.parse<Record<string, string>>(toDayCsv(named("=1+1"), book), { header: true });
   expect(data[0]!.what).toBe("'=1+1");

@@ -1,5 +1,5 @@
 import { createMemory } from "@/core/createMemory";
-import { planMakings, type DayBook, type WeighedDay } from "@/core/plan";
+import { listMaterials, planMakings, type DayBook, type WeighedDay } from "@/core/plan";
 
 /** Days remembered: a shopping list of a month, asked for from several tablets and moved on by some days. */
 const DAYS_REMEMBERED = 120;
@@ -10,8 +10,13 @@ export const weighDays = (books: readonly DayBook[]): WeighedDay[] =>
   books.map((book) => {
     const own = narrowBook(book);
     return remember(JSON.stringify(own), () => {
-      const { doughs, fillings } = planMakings(own).batches;
-      return { date: book.day.date, batches: [...doughs, ...fillings] };
+      const { batches, works } = planMakings(own);
+      const lines = works.map(({ line }) => line);
+      return {
+        date: book.day.date,
+        batches: [...batches.doughs, ...batches.fillings],
+        materials: listMaterials(lines, own.ingredients),
+      };
     });
   });
 

@@ -97,7 +97,7 @@ test("mass in is mass out on both days, whatever is frozen or baked empty for th
     make("shells", "blossom-case", { count: 26 }),
   );
   for (const { flow } of [first, second]) {
-    const into = flow.doughG + flow.fillingG + flow.wholeG + flow.storedG;
+    const into = flow.doughG + flow.fillingG + flow.coatsG + flow.wholeG + flow.storedG;
     const out =
       flow.piecesG + flow.waterG + flow.decorationsG + flow.trimLeftG + flow.rollingLossG + flow.keptG;
     expect(into - out - flow.surplusBlanksG - flow.returnedG).toBeCloseTo(0, 6);

@@ -10,6 +10,7 @@ import type { Outline } from "../shape";
 import type { OvenScale } from "../units";
 import type { Station } from "../way";
 import type { Fryer, LarderItem, LarderKind, Order, Oven, Piece } from "./book";
+import type { Material } from "./materials";
 import type { FryPlan } from "./planFrying";
 import type { ShapedPiece } from "./shapePiece";
 
@@ -245,7 +246,7 @@ export interface DayTask {
   readonly placed: PlacedTask;
 }
 
-/** The day's mass from dough to pieces, g. Dough, filling, whole and stored in; all the others out. Wash and glue are left out. */
+/** The day's mass from dough to pieces, g. Dough, filling, whole, coats and stored in; all the others out. */
 export interface MassFlow {
   readonly doughG: number;
   readonly blanksG: number;
@@ -259,6 +260,8 @@ export interface MassFlow {
   readonly fillingG: number;
   /** Fruit, nuts and slices that are neither dough nor a filling. */
   readonly wholeG: number;
+  /** Brushed, strewn, dropped and glazed on: all that is neither dough, filling nor of the form. */
+  readonly coatsG: number;
   /** Dough that comes off the pieces as they are closed, and is used again. */
   readonly returnedG: number;
   /** Raw mass of frozen pieces and blanks taken from the larder. */
@@ -300,6 +303,8 @@ export interface DayPlan {
   /** Glaze of the day by kind. */
   readonly glazes: readonly Coating[];
   readonly sugarG: number;
+  /** All that goes into or onto pieces beside doughs and fillings. */
+  readonly materials: readonly Material[];
   readonly leftovers: readonly Leftover[];
   readonly larderUses: readonly LarderUse[];
   /** Larder items that the day does not use although they are there: past their use-by date. */

@@ -32,7 +32,7 @@ test("the demo world has a piece of every form, and each can be made", () => {
 
 test("all that goes in comes out: fruit, nuts, syrup and the trim of moulds and presses included", () => {
   const { flow } = plan;
-  const into = flow.doughG + flow.fillingG + flow.wholeG + flow.storedG;
+  const into = flow.doughG + flow.fillingG + flow.wholeG + flow.coatsG + flow.storedG;
   const out = flow.piecesG + flow.waterG + flow.decorationsG + flow.trimLeftG + flow.rollingLossG;
   expect(into - out - flow.surplusBlanksG - flow.returnedG).toBeCloseTo(0, 6);
   expect(flow.wholeG).toBeGreaterThan(0);

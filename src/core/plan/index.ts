@@ -34,6 +34,7 @@ export { assignTakings, type StepTakings } from "./stepTakes";
 export { addDays } from "./calendar";
 export { toReadinessRequest } from "./restDough";
 export { closeLarder } from "./leftovers";
+export { listAllergens, listMaterials, materialUses, type Material, type MaterialUse } from "./materials";
 export { listShopping, type ShoppingLine, type WeighedDay } from "./shopping";
 export { stations, type Station } from "../way";
 export {

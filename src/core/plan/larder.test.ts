@@ -78,7 +78,7 @@ test("frozen pieces and blanks are made less of, and more of them than ordered l
   });
   expect([everything.doughs, everything.fillings, everything.problems]).toEqual([[], [], []]);
   expect(everything.flow.piecesG).toBeGreaterThan(0);
-  expect(everything.flow.storedG).toBeCloseTo(everything.flow.piecesG + everything.flow.waterG, 6);
+  expect(everything.flow.storedG + everything.flow.coatsG).toBeCloseTo(everything.flow.piecesG + everything.flow.waterG, 6);
 });
 
 test("closing a day moves mass and never makes any, and closing it twice changes nothing more", () => {

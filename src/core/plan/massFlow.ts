@@ -1,7 +1,7 @@
 import type { DayCut, MassFlow, PiecePlan } from "./dayPlan";
 
 /**
- * The day's mass as it flows. Dough + filling + whole + stored = pieces + water + decorations + trim left +
+ * The day's mass as it flows. Dough + filling + whole + coats + stored = pieces + water + decorations + trim left +
  * rolling loss + surplus blanks + returned + kept, to rounding.
  */
 export function computeMassFlow(lines: readonly PiecePlan[], cuts: readonly DayCut[]): MassFlow {
@@ -28,7 +28,8 @@ export function computeMassFlow(lines: readonly PiecePlan[], cuts: readonly DayC
       ({ frozenTaken, blanksTaken, rawPieceG, blankG }) => frozenTaken * rawPieceG + blanksTaken * blankG,
     ),
     keptG: sum(({ ahead, rawPieceG, blankG }) => ahead.frozenPieces * rawPieceG + ahead.shells * blankG),
-    waterG: sum(({ made, rawPieceG, bakedPieceG }) => made * (rawPieceG - bakedPieceG)),
+    coatsG: sum(({ coatG, dressG, toFill, made }) => coatG * toFill + dressG * made),
+    waterG: sum(({ made, rawPieceG, bakedPieceG, dressG }) => made * (rawPieceG + dressG - bakedPieceG)),
     piecesG: sum(({ made, bakedPieceG }) => made * bakedPieceG),
   };
 }

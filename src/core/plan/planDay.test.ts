@@ -40,7 +40,7 @@ test("whatever is ordered: mass in is mass out, blanks cover pieces, batches wei
     fc.property(fc.array(fc.integer({ min: 1, max: 160 }), { minLength: 1, maxLength: 5 }), (counts) => {
       const plan = planDay(withOrders(counts));
       const { flow } = plan;
-      const inG = flow.doughG + flow.fillingG + flow.storedG;
+      const inG = flow.doughG + flow.fillingG + flow.coatsG + flow.storedG;
       const outG =
         flow.piecesG +
         flow.waterG +
@@ -205,11 +205,11 @@ test("a colder fridge shortens a rest that goes by the core; one too warm is sai
 test("shopping adds up days, in whole packs, without water", () => {
   const { doughs, fillings } = planMakings(demo).batches;
   const batches = [...doughs, ...fillings];
-  const one = listShopping([{ date: "2026-11-28", batches }], []);
+  const one = listShopping([{ date: "2026-11-28", batches, materials: [] }], []);
   const two = listShopping(
     [
-      { date: "2026-11-28", batches },
-      { date: "2026-11-29", batches },
+      { date: "2026-11-28", batches, materials: [] },
+      { date: "2026-11-29", batches, materials: [] },
     ],
     [],
   );

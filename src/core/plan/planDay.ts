@@ -13,6 +13,7 @@ import { planMakings } from "./planMakings";
 import { sortByPromise } from "./pieceWork";
 import { gatherCautions } from "./dayCautions";
 import { listCoatings, sumEggCoats } from "./coatings";
+import { listMaterials } from "./materials";
 import { findFormulas, shapePiece, type ShapeContext, type ShapedPiece } from "./shapePiece";
 import { findFreezerDoubt, findKitDoubts, findOldOil } from "./kitDoubts";
 import { pinTasks } from "./pinTasks";
@@ -73,6 +74,7 @@ export function planDay(book: DayBook): DayPlan {
       sumEggCoats(lines),
     ),
     ...listCoatings(lines),
+    materials: listMaterials(lines, book.ingredients),
     leftovers: listLeftovers(works, cutting.cuts, batches),
     larderUses: larder.listUses(),
     expired: larder.expired,

@@ -135,7 +135,9 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
   const fillingG = fills.reduce((sum, { totalG }) => sum + totalG, 0);
   // Two fillings over one order come in whole pieces: their mean is that of the pieces there are.
   const rawPieceG =
-    toFill > 0 ? shaped.blankG - shaped.trimG + shaped.wholeG + fillingG / toFill : shaped.rawPieceG;
+    toFill > 0
+      ? shaped.blankG - shaped.trimG + shaped.wholeG + shaped.coatG + fillingG / toFill
+      : shaped.rawPieceG;
   const blanks = shaped.formed.blanks.map(({ role, cut: outline }): BlankYield => {
     const found = plan.yields.find(({ demandId }) => demandId === toDemandId(piece, role));
     return {
@@ -151,7 +153,7 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
   return {
     ...shaped,
     rawPieceG,
-    bakedPieceG: rawPieceG * (1 - piece.bakeLossShare),
+    bakedPieceG: rawPieceG * (1 - piece.bakeLossShare) + shaped.dressG,
     piece,
     orders: draft.orders,
     ordered: draft.ordered,

@@ -22,7 +22,7 @@ test("mass in is mass out, decorations and shared sheets included", () => {
   const { flow } = plan;
   const outG =
     flow.piecesG + flow.waterG + flow.decorationsG + flow.trimLeftG + flow.rollingLossG + flow.surplusBlanksG;
-  const inG = flow.doughG + flow.fillingG + flow.storedG + flow.wholeG;
+  const inG = flow.doughG + flow.fillingG + flow.coatsG + flow.storedG + flow.wholeG;
   expect(Math.abs(inG - outG) / inG).toBeLessThan(1e-9);
   expect(flow.decorationsG).toBeGreaterThan(0);
   expect(plan.leftovers.some(({ refId }) => refId === "hazel-sweet-paste")).toBe(false);

@@ -31,6 +31,7 @@ import { findChillMin } from "../way";
 import type { DayBook, Kitchen, Piece } from "./book";
 import type { Problem } from "./dayPlan";
 import { computeHandWork, type PieceWorks } from "./handWork";
+import { listThings } from "./materials";
 
 /** One piece by itself: what it is, whatever is ordered of it. */
 export interface ShapedPiece {
@@ -41,6 +42,10 @@ export interface ShapedPiece {
   readonly parts: readonly PortionPart[];
   /** Whole things in it that are neither dough nor a filling: fruit, slices, nuts. */
   readonly wholeG: number;
+  /** On it before the last heat: glue, wash, sugar that is baked, and what steps drop in by themselves. */
+  readonly coatG: number;
+  /** On it after the last heat: glaze, dust, garnish. */
+  readonly dressG: number;
   /** Null where nothing is closed. */
   readonly seal: Seal | null;
   /** Null where nothing is closed. */
@@ -121,18 +126,30 @@ export function shapePiece(
   const trimG = trimMl * dough.densityGPerMl;
   const solidsG = solids.reduce((sum, { count, eachMl, gPerMl }) => sum + count * eachMl * gPerMl, 0);
   const fillingG = parts.reduce((sum, { portion, ofPieces }) => sum + portion.massG * ofPieces, 0);
-  const rawPieceG = blankG - trimG + fillingG + solidsG + inclusionsG;
   const seal =
     seamMm > 0
       ? computeSeal({ seamMm, marginMm: piece.marginMm, crimp: findCrimpId(piece), glue: piece.glue })
       : null;
   const washed = computeWash(piece.wash, washMm2);
   const glazed = computeGlaze(piece.glaze, washMm2);
+  const things = listThings(piece.way);
+  const sumThings = (isRaw: boolean) =>
+    things.reduce((sum, each) => sum + (each.isRaw === isRaw ? each.thing.count * each.thing.eachG : 0), 0);
+  const isSugarBaked = piece.wash.sugar === "before";
+  const coatG =
+    (seal && seal.glue.id !== "none" ? seal.glueG : 0) +
+    washed.washG +
+    (isSugarBaked ? washed.sugarG : 0) +
+    sumThings(true);
+  const dressG = glazed.massG + (isSugarBaked ? 0 : washed.sugarG) + sumThings(false);
+  const rawPieceG = blankG - trimG + fillingG + solidsG + inclusionsG + coatG;
   return ok({
     formed: formed.value,
     portion: parts[0].portion,
     parts,
     wholeG: solidsG + inclusionsG,
+    coatG,
+    dressG,
     seal,
     hold: seal && scoreSeam(piece, dough, filling, seal, formed.value, context),
     washed,
@@ -155,7 +172,7 @@ export function shapePiece(
     blankG,
     trimG,
     rawPieceG,
-    bakedPieceG: rawPieceG * (1 - piece.bakeLossShare),
+    bakedPieceG: rawPieceG * (1 - piece.bakeLossShare) + dressG,
   });
 }
 

@@ -1,17 +1,21 @@
 import { computeBuyKg } from "../filling";
 import { mergeIngredients, standardIngredients, type Formula, type Ingredient } from "../formula";
 import type { DayBatch } from "./dayPlan";
+import type { Material } from "./materials";
 
 /** What one day weighs out. */
 export interface WeighedDay {
   readonly date: string;
   readonly batches: readonly DayBatch[];
+  readonly materials: readonly Material[];
 }
 
 /** One thing to buy for several days. */
 export interface ShoppingLine {
   readonly name: string;
   readonly massG: number;
+  /** Of what is bought by count; 0 for all else. */
+  readonly count: number;
   /** Packs to buy with the mass of one; null where the book knows no pack. */
   readonly packs: { readonly count: number; readonly massG: number; readonly priceMinor: number } | null;
   /** Dates that need it. */
@@ -34,26 +38,45 @@ export function listShopping(
   );
   const wanted = new Map<
     string,
-    { name: string; massG: number; ingredient: Ingredient | null; dates: string[] }
+    { name: string; massG: number; count: number; ingredient: Ingredient | null; dates: string[] }
   >();
-  for (const { date, batches } of days) {
-    for (const { batch, formula } of batches) {
-      for (const { ingredientId, name, massG: weighedG } of batch?.lines ?? []) {
-        if (ingredientId !== null && NOT_BOUGHT.has(ingredientId)) continue;
-        const ingredient = ingredientId === null ? null : (byId.get(ingredientId) ?? null);
-        const massG = weighedG * findBought(formula, ingredient);
-        const key = ingredient?.id ?? `:${name}`;
-        const entry = wanted.get(key) ?? { name: ingredient?.name ?? name, massG: 0, ingredient, dates: [] };
-        entry.massG += massG;
-        if (!entry.dates.includes(date)) entry.dates.push(date);
-        wanted.set(key, entry);
-      }
-    }
+  const want = (
+    date: string,
+    { ingredientId, name }: Pick<Material, "ingredientId" | "name">,
+    toBuy: (ingredient: Ingredient | null) => { massG: number; count: number },
+  ) => {
+    if (ingredientId !== null && NOT_BOUGHT.has(ingredientId)) return;
+    const ingredient = ingredientId === null ? null : (byId.get(ingredientId) ?? null);
+    const key = ingredient?.id ?? `:${name.toLowerCase()}`;
+    const entry = wanted.get(key) ?? {
+      name: ingredient?.name ?? name,
+      massG: 0,
+      count: 0,
+      ingredient,
+      dates: [],
+    };
+    const { massG, count } = toBuy(ingredient);
+    entry.massG += massG;
+    entry.count += count;
+    if (!entry.dates.includes(date)) entry.dates.push(date);
+    wanted.set(key, entry);
+  };
+  for (const { date, batches, materials } of days) {
+    for (const { batch, formula } of batches)
+      for (const line of batch?.lines ?? [])
+        want(date, line, (ingredient) => ({ massG: line.massG * findBought(formula, ingredient), count: 0 }));
+    // What has a mass is bought by it; what has none, by count.
+    for (const material of materials)
+      want(date, material, () => ({
+        massG: material.massG,
+        count: material.massG > 0 ? 0 : (material.count ?? 0),
+      }));
   }
   return [...wanted.values()]
-    .map(({ name, massG, ingredient, dates }) => ({
+    .map(({ name, massG, count, ingredient, dates }) => ({
       name,
       massG,
+      count,
       dates,
       packs: countPacks(massG, ingredient),
     }))

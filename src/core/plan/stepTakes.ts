@@ -43,6 +43,9 @@ export function assignTakings(
     const step = bareDrop ?? open;
     if (step) give(step, { things: [{ name, count, eachG }] });
   }
-  for (const step of way) if (step.thing) give(step, { things: [step.thing] });
+  // What is peeled or sliced is of the form: its step only gives it its name.
+  for (const step of way)
+    if (step.thing && step.kind !== "prepare" && step.kind !== "laySlices")
+      give(step, { things: [step.thing] });
   return takings;
 }

@@ -86,7 +86,10 @@ export function workLot(lot: Lot): LotTask[] {
       ...(before
         ? [followBefore(before.task.id, stretch, before.task.id === heatId)]
         : followBlanks(lot, stretch)),
-      ...(heatId !== null && heatId !== before?.task.id && stretch.wait.cooledMin > 0
+      // What cooled long enough for the step before has cooled long enough for this one.
+      ...(heatId !== null &&
+      heatId !== before?.task.id &&
+      stretch.wait.cooledMin > (before?.stretch.wait.cooledMin ?? 0)
         ? [wait(heatId, stretch.wait.cooledMin)]
         : []),
       ...taken.flatMap(lot.afterFilling),

@@ -3,7 +3,7 @@
 import { Printer } from "lucide-react";
 import { usePathname, useRouter } from "next/navigation";
 import type { ShoppingLine } from "@/core/plan";
-import { formatCount, formatMass, formatMoney } from "@/core/units";
+import { formatCount, formatMass, formatMoney, formatNumber } from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
 
 interface Props {
@@ -74,14 +74,20 @@ export function ShoppingPage({ from, to, days, lines: found }: Props) {
               </tr>
             </thead>
             <tbody>
-              {lines.map(({ name, massG, packs }) => (
+              {lines.map(({ name, massG, count, packs }) => (
                 <tr key={name} className="border-t border-base-300">
                   <th scope="row" className="py-2 text-left font-normal">
                     ☐ {name}
                   </th>
-                  <td className="figure text-right text-xl">{formatMass(massG)}</td>
+                  <td className="figure text-right text-xl">
+                    {massG > 0 ? formatMass(massG) : formatNumber(count)}
+                  </td>
                   <td className="text-right">
-                    {packs ? `${formatCount(packs.count, "pack")} of ${formatMass(packs.massG)}` : "by mass"}
+                    {packs
+                      ? `${formatCount(packs.count, "pack")} of ${formatMass(packs.massG)}`
+                      : massG > 0
+                        ? "by mass"
+                        : "by count"}
                   </td>
                   <td className="figure text-right">{packs ? formatMoney(packs.priceMinor) : "–"}</td>
                 </tr>

@@ -9,7 +9,8 @@ import { CautionList } from "../controls/CautionList";
 /** What the day needs besides: eggs, larder, shopping. */
 export function MixBalances() {
   const { plan, date } = usePicked("plan", "date");
-  const { eggs, glues, washes, glazes, sugarG, expired, larderUses, leftovers } = plan;
+  const { eggs, glues, washes, glazes, sugarG, materials, expired, larderUses, leftovers } = plan;
+  const things = materials.filter(({ count }) => count !== null);
   const left = [
     [eggs.wholeLeftG, "egg"],
     [eggs.yolksLeftG, "yolk"],
@@ -43,6 +44,26 @@ export function MixBalances() {
           <CautionList station="mix" pieceId={null} />
         </div>
       </section>
+      {things.length > 0 && (
+        <section aria-labelledby="set-out" className="border-t border-base-300 pt-2.5">
+          <h2 id="set-out" className="text-lg">
+            Goes in and on whole
+          </h2>
+          <ul>
+            {things.map(({ name, use, massG, count }) => (
+              <li key={`${use}-${name}`} className="flex items-baseline gap-2">
+                <span className="figure text-xl whitespace-nowrap">
+                  {massG > 0 ? formatMass(massG) : formatNumber(count ?? 0)}
+                </span>
+                <span>{name}</span>
+                {massG > 0 && (
+                  <span className="quiet ml-auto text-sm">{formatNumber(count ?? 0)} of them</span>
+                )}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       <section aria-labelledby="larder-today" className="border-t border-base-300 pt-2.5">
         <h2 id="larder-today" className="text-lg">
           Larder

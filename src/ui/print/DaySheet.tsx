@@ -1,10 +1,19 @@
-import { listClockRows, sayClockStep, type DayBook, type DayPlan, type PiecePlan } from "@/core/plan";
+import {
+  listAllergens,
+  listClockRows,
+  sayClockStep,
+  type DayBook,
+  type DayPlan,
+  type Piece,
+  type PiecePlan,
+} from "@/core/plan";
 import { describeVents } from "@/core/sealing";
 import { describeOutline, describeSheet } from "@/core/shape";
 import {
   formatClock,
   formatCount,
   formatDuration,
+  formatHeat,
   formatLength,
   formatMass,
   formatNumber,
@@ -16,6 +25,7 @@ import { glazeNames, signNames, tinNames } from "../piece/words";
 import { toDrawnParts } from "../drawings/drawnParts";
 import { SheetDrawing } from "../drawings/SheetDrawing";
 import { namePass } from "../drawings/SheetThumb";
+import { MaterialList } from "./WeighSheet";
 
 interface Props {
   readonly book: DayBook;
@@ -60,6 +70,13 @@ export function DaySheet({ book, plan }: Props) {
                 </li>
               ))}
             </ul>
+            {formula.steps.length > 0 && (
+              <ol className="list-decimal pl-5 text-[0.9em]">
+                {formula.steps.map((step, i) => (
+                  <li key={i}>{step}</li>
+                ))}
+              </ol>
+            )}
             {divided.length > 0 && (
               <p>
                 Divide:{" "}
@@ -72,8 +89,15 @@ export function DaySheet({ book, plan }: Props) {
           </section>
         ))}
       </div>
+      <MaterialList materials={plan.materials} />
       {plan.lines.map((line) => (
-        <PieceBlock scale={plan.ovenScale} key={line.piece.id} line={line} formulas={book.formulas} />
+        <PieceBlock
+          key={line.piece.id}
+          scale={plan.ovenScale}
+          line={line}
+          formulas={book.formulas}
+          contains={listAllergens(line, plan.materials, plan.analyses, book.ingredients)}
+        />
       ))}
       {plan.tasks.length > 0 && <Clock plan={plan} book={book} />}
     </article>
@@ -84,7 +108,9 @@ function PieceBlock({
   line,
   formulas,
   scale,
+  contains,
 }: {
+  readonly contains: ReturnType<typeof listAllergens>;
   readonly line: PiecePlan;
   readonly scale: DayPlan["ovenScale"];
   readonly formulas: DayBook["formulas"];
@@ -172,6 +198,11 @@ function PieceBlock({
             ; done when {signNames[piece.doneness.sign]}. Cool {formatDuration(findCoolMin(piece.way))}.
             {piece.glaze.kind !== "none" && ` Glaze: ${glazeNames[piece.glaze.kind]}.`}
           </p>
+          <p>
+            Contains: <strong>{contains.allergens.join(", ") || "none of those that must be named"}</strong>
+            {contains.unknown.length > 0 && `; not known of: ${contains.unknown.join(", ")}`}.
+          </p>
+          <KeepNote piece={piece} scale={scale} />
         </div>
         {largest && (
           <div className="h-[48mm]">
@@ -190,6 +221,28 @@ function PieceBlock({
     </section>
   );
 }
+
+/** How it is kept and warmed again, where its way says so. */
+function KeepNote({
+  piece: { way },
+  scale,
+}: {
+  readonly piece: Piece;
+  readonly scale: DayPlan["ovenScale"];
+}) {
+  const keep = way.find(({ kind }) => kind === "keep");
+  const warm = way.find(({ kind }) => kind === "warmUp");
+  if (!keep && !warm) return null;
+  return (
+    <p>
+      {keep && `Keeps cold ${formatCount(Math.round(keep.minutes / MIN_PER_DAY), "day")}. `}
+      {warm &&
+        `Crisp again ${formatDuration(warm.minutes)}${warm.heatC === null ? "" : ` at ${formatHeat(warm.heatC, scale)}`}.`}
+    </p>
+  );
+}
+
+const MIN_PER_DAY = 24 * 60;
 
 function Clock({ plan, book }: Props) {
   const rows = listClockRows(plan, book);

@@ -1,5 +1,5 @@
-import type { DayBook, DayPlan } from "@/core/plan";
-import { formatMass, formatScale } from "@/core/units";
+import type { DayBook, DayPlan, MaterialUse } from "@/core/plan";
+import { formatMass, formatNumber, formatScale } from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
 
 interface Props {
@@ -57,6 +57,43 @@ export function WeighSheet({ book, plan }: Props) {
           </table>
         </section>
       ))}
+      <MaterialList materials={plan.materials} />
     </article>
   );
 }
+
+/** What goes in and on beside the batches, each with a box to tick. */
+export function MaterialList({ materials }: { readonly materials: DayPlan["materials"] }) {
+  const shown = materials.filter(({ massG, count }) => massG >= LEAST_SHOWN_G || count !== null);
+  if (shown.length === 0) return null;
+  return (
+    <section className="mt-4 break-inside-avoid">
+      <h2 className="border-b-2 border-black text-xl">Set out besides</h2>
+      <ul className="columns-2">
+        {shown.map(({ name, use, massG, count }) => (
+          <li key={`${use}-${name}`} className="flex justify-between gap-2">
+            <span>
+              ☐ {name}, {useNames[use]}
+            </span>
+            <span className="figure whitespace-nowrap">
+              {count !== null && formatNumber(count)}
+              {count !== null && massG > 0 && " · "}
+              {massG > 0 && formatMass(massG)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Less than this is a drop on the brush, g. */
+const LEAST_SHOWN_G = 0.5;
+const useNames: Record<MaterialUse, string> = {
+  inside: "inside",
+  onTop: "on top",
+  glue: "as glue",
+  wash: "as wash",
+  glaze: "as glaze",
+  stick: "to hold by",
+};
