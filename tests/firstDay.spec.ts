@@ -125,3 +125,66 @@ test("a kitchen of one's own: other cups weigh differently, larger eggs too, and
   await page.goto(`${day}/yield`);
   await expect(page.getByRole("heading", { name: "How many will 1 kg make?" })).toBeVisible();
 });
+
+test("jobs said in a baker's own order: a shell chilled, filled at the door and turned; a cup pressed down; a case with berries", async ({
+  page,
+}) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Book" }).click();
+  await page.getByRole("button", { name: "Pieces and formulas" }).click();
+  await page.getByRole("button", { name: "New filling" }).click();
+  await page.getByLabel("Name", { exact: true }).fill("Vanilla custard");
+  await page.getByLabel("Name", { exact: true }).press("Enter");
+  for (const [amount, name] of [
+    ["3 cups", "milk"],
+    ["6", "egg yolks"],
+    ["4 oz", "caster sugar"],
+  ] as const) {
+    await page.getByLabel("Amount of the new ingredient").fill(amount);
+    await page.getByLabel("Name of the new ingredient").fill(name);
+    await page.getByRole("button", { name: "Add" }).click();
+  }
+
+  const jobs = [
+    { piece: "Chilled tart", form: "Lined mould: tartlet, cup, pie", way: /Shell chilled, then filled/ },
+    { piece: "Pressed cup", form: "Puck: slices of a log", way: /Part-baked, pressed down/ },
+    { piece: "Berry case", form: "Puff case", way: /Baked empty, poked down/ },
+  ] as const;
+  for (const { piece, form, way } of jobs) {
+    await page.getByRole("button", { name: "Book" }).click();
+    await page.getByRole("button", { name: "Pieces and formulas" }).click();
+    await page.getByRole("button", { name: "New piece" }).click();
+    await page.getByLabel("Name", { exact: true }).fill(piece);
+    await page.getByLabel("Name", { exact: true }).press("Enter");
+    await page.getByLabel("Dough", { exact: true }).selectOption({ label: "Rye paste" });
+    await page.getByLabel("Filling", { exact: true }).selectOption({ label: "Vanilla custard" });
+    await page.getByLabel("Form", { exact: true }).selectOption({ label: form });
+    await page.getByRole("link", { name: "The way it goes" }).click();
+    await page.getByRole("button", { name: /others…/ }).click();
+    await page.getByRole("list", { name: "Ways ready to take" }).getByRole("button", { name: way }).click();
+    await expect(page.getByRole("list", { name: "Ways ready to take" })).toBeHidden();
+  }
+  // Berries go on cold, bought by what they weigh.
+  await page.getByRole("button", { name: "+ a step" }).click();
+  await page.getByRole("group", { name: "After the heat" }).getByRole("button", { name: "Garnish" }).click();
+  await page.getByRole("button", { name: "+ something whole" }).click();
+  await page.getByLabel("What", { exact: true }).fill("redcurrants");
+  await page.getByLabel("What", { exact: true }).press("Enter");
+  await expect(page.getByRole("list", { name: "Steps" })).toContainText("3 redcurrants");
+
+  await page.getByRole("link", { name: /1 Orders/ }).click();
+  for (const { piece } of jobs) {
+    await page.getByLabel("Piece", { exact: true }).selectOption({ label: piece });
+    await page.getByLabel("How many").fill("12");
+    await page.getByRole("button", { name: "Take the order" }).click();
+  }
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+  await page.goto(page.url().replace(/\/day\/(\d{4}-\d{2}-\d{2})\/.*/, "/print/$1"));
+  const jobRow = (text: string) => page.getByRole("row").filter({ hasText: text });
+  await expect(jobRow("Bake Chilled tart, load 1")).toContainText(/Turn the tray/);
+  await expect(jobRow("Bake Chilled tart, load 1")).toContainText("Lower the heat, bake on");
+  await expect(jobRow("Bake empty Pressed cup, load 1")).toContainText(/Press down what rose/);
+  await expect(jobRow("Bake Pressed cup, load 1")).toBeVisible();
+  await expect(jobRow("Set out Berry case, load 1")).toContainText("3 redcurrants");
+  await expect(page.getByText(/☐ redcurrants, on top/)).toBeVisible();
+});

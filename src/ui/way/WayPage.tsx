@@ -7,7 +7,9 @@ import {
   PointerSensor,
   useSensor,
   useSensors,
+  type Announcements,
   type DragEndEvent,
+  type UniqueIdentifier,
 } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { useState } from "react";
@@ -17,6 +19,7 @@ import {
   checkWay,
   describeWayFault,
   dropFigure,
+  factsOf,
   findReadyWay,
   insertStep,
   moveStep,
@@ -94,6 +97,16 @@ function WayEditor({ piece }: { readonly piece: Piece }) {
         way.findIndex(({ id }) => id === over.id),
       );
   };
+  const nameOf = (id: UniqueIdentifier) => factsOf(way.find((step) => step.id === id)?.kind ?? "roll").name;
+  const placeOf = (id: UniqueIdentifier) => way.findIndex((step) => step.id === id) + 1;
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `${nameOf(active.id)} is picked up.`,
+    onDragOver: ({ active, over }) =>
+      over ? `${nameOf(active.id)} is over step ${placeOf(over.id)} of ${way.length}.` : undefined,
+    onDragEnd: ({ active, over }) =>
+      over ? `${nameOf(active.id)} stands at step ${placeOf(over.id)} of ${way.length}.` : undefined,
+    onDragCancel: ({ active }) => `${nameOf(active.id)} stays where it was.`,
+  };
   const times = timeSteps(line, plan, way);
   return (
     <StationLayout
@@ -139,7 +152,12 @@ function WayEditor({ piece }: { readonly piece: Piece }) {
             />
           )}
           {panel === "add" && <AddStep piece={piece} onAdd={add} />}
-          <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+          <DndContext
+            sensors={sensors}
+            collisionDetection={closestCenter}
+            accessibility={{ announcements }}
+            onDragEnd={onDragEnd}
+          >
             <SortableContext items={way.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
               <ol aria-label="Steps" className="flex flex-col">
                 {way.map((step, i) => (
