@@ -55,9 +55,99 @@ test("round folds of thin dough meet their closed forms", () => {
   const legMm = 110 / Math.SQRT2 - 12 * Math.SQRT2;
   const triangle = foldOf({ ...thin, form: "triangle", cut: { kind: "square", sideMm: 110 } });
   expect(triangle.capacityMl).toBeCloseTo((2 * legMm ** 3) / (3 * Math.PI) / 1000, 4);
-  // 80 × 140 mm halved: a roll of length 80 − 24 round a perimeter of 2·(70 − 12).
-  const roll = foldOf({ ...thin, form: "rectangle", cut: { kind: "rectangle", widthMm: 80, heightMm: 140 } });
-  expect(roll.capacityMl).toBeCloseTo((56 * 58 ** 2) / Math.PI / 1000, 4);
+});
+
+/**
+ * What a bag without stretch can hold, by fine integration over shapes that it can take: every section across it is a
+ * lens of its own width of dough, and the ridge is as long as the bag. The best of them is a bound from below.
+ */
+function integrateBagMm3(widthMm: number, lengthMm: number): number {
+  const lens = (heightMm: number) => {
+    // Two arcs of length w each: half-angle a with height 2r(1 − cos a), w = 2ra.
+    let [low, high] = [1e-9, Math.PI / 2];
+    for (let i = 0; i < 50; i++) {
+      const a = (low + high) / 2;
+      if ((widthMm / a) * (1 - Math.cos(a)) < heightMm) low = a;
+      else high = a;
+    }
+    const r = widthMm / (2 * low);
+    return r * r * (2 * low - Math.sin(2 * low));
+  };
+  let most = 0;
+  const steps = 400;
+  for (const power of [1.6, 2, 2.5, 3, 4]) {
+    for (const share of [0.7, 0.8, 0.9, 0.97]) {
+      const fullMm = (share * 2 * widthMm) / Math.PI;
+      const halfHeight = (u: number) => (fullMm / 2) * (1 - Math.abs(u) ** power) ** (1 / power);
+      const ridge = (extentMm: number) => {
+        let sum = 0;
+        for (let i = 0; i < steps; i++) {
+          const [u, v] = [-1 + (2 * i) / steps, -1 + (2 * (i + 1)) / steps];
+          sum += Math.hypot(((v - u) * extentMm) / 2, halfHeight(v) - halfHeight(u));
+        }
+        return sum;
+      };
+      let [low, high] = [0, lengthMm];
+      for (let i = 0; i < 40; i++) {
+        const middle = (low + high) / 2;
+        if (ridge(middle) < lengthMm) low = middle;
+        else high = middle;
+      }
+      let volume = 0;
+      for (let i = 0; i < steps; i++)
+        volume += (lens(2 * halfHeight(-1 + (2 * i + 1) / steps)) * low) / steps;
+      most = Math.max(most, volume);
+    }
+  }
+  return most;
+}
+
+test("a pocket closed at its ends holds what a bag without stretch can, not what a roll would", () => {
+  // 241 × 79 mm in dough of 3 mm with a margin of 12: a bag of 55 by about 104 mm.
+  const strip = foldOf({
+    ...halfMoon,
+    form: "rectangle",
+    cut: { kind: "rectangle", widthMm: 241, heightMm: 79 },
+    plumpness: 1,
+  });
+  expect(strip.capacityMl).toBeGreaterThan(74);
+  expect(strip.capacityMl).toBeLessThan(79);
+  for (const [widthMm, lengthMm] of [
+    [55, 60],
+    [55, 104],
+    [60, 180],
+    [80, 320],
+  ] as const) {
+    const thin = foldOf({
+      ...halfMoon,
+      form: "rectangle",
+      cut: { kind: "rectangle", widthMm: widthMm + 24, heightMm: 2 * (lengthMm + 12) },
+      thicknessMm: THIN_MM,
+      plumpness: 1,
+    });
+    const bound = integrateBagMm3(widthMm, lengthMm) / 1000;
+    const roll = (widthMm ** 2 * lengthMm) / Math.PI / 1000;
+    expect(thin.capacityMl).toBeLessThan(roll);
+    expect(thin.capacityMl / bound).toBeGreaterThan(0.97);
+    expect(thin.capacityMl / bound).toBeLessThan(1.2);
+  }
+});
+
+test("a pocket is as high as its narrower way round allows, and grows with every share of plumpness", () => {
+  const pocket = (plumpness: number) =>
+    foldOf({
+      ...halfMoon,
+      form: "rectangle",
+      cut: { kind: "rectangle", widthMm: 80, heightMm: 240 },
+      thicknessMm: THIN_MM,
+      plumpness,
+    });
+  const heights = [0.1, 0.3, 0.5, 0.7, 1].map((p) => pocket(p));
+  for (const [i, fold] of heights.entries()) {
+    expect(fold.section.heightMm).toBeLessThanOrEqual((2 * 56) / Math.PI + 1e-6);
+    if (i > 0) expect(fold.capacityMl).toBeGreaterThan(heights[i - 1]!.capacityMl);
+  }
+  expect(pocket(1).section.heightMm).toBeCloseTo((2 * 56) / Math.PI, 3);
 });
 
 test("a half-moon of real dough agrees with the closed integral, thickness counted", () => {

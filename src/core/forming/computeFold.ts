@@ -3,6 +3,7 @@ import { fail, ok, type Result } from "../result";
 import { describeOutline, scaleOutline, type BoxMm, type Outline } from "../shape";
 import { solveFilledSection, type FilledSection } from "./filledSection";
 import { nameForm, type FormFault } from "./form";
+import { computePlumpShare, computePocketMm3, solvePocketSection } from "./pocket";
 import { computeFoldGeometry, type FoldForm, type FoldGeometry } from "./foldGeometry";
 
 export interface FoldRequest {
@@ -44,7 +45,8 @@ const SIMPSON_STEPS = 128;
 /**
  * What a fold holds. At each slice along the fold the dough available inside is twice the filled depth, less
  * π times the thickness for the way round the inside of the bend (Steiner's formula for a parallel curve);
- * the filled section is a foot and an arc of that perimeter. Capacity is the integral over the fold.
+ * the filled section is a foot and an arc of that perimeter. Capacity is the integral over the fold; of a rectangle,
+ * whose ends are seams too, that of the closed pocket.
  * @throws {RangeError} If a size is not above 0, or a share is outside 0–1.
  */
 export function computeFold(request: FoldRequest): Result<Fold, FoldFault> {
@@ -77,7 +79,11 @@ export function computeFold(request: FoldRequest): Result<Fold, FoldFault> {
       `inside the margin. Roll it below ${((2 * filledDepthMm) / Math.PI).toFixed(1)} mm or take a larger blank.`;
     return fail({ kind: "doughTooThick", message });
   }
-  const integrate = (atPlumpness: number) => integrateMl(geometry, marginMm, settledThicknessMm, atPlumpness);
+  const alongMm = 2 * geometry.filledHalfMm(marginMm);
+  const integrate = (atPlumpness: number) =>
+    geometry.hasClosedEnds
+      ? (computePocketMm3(perimeterMm / 2, alongMm) * computePlumpShare(atPlumpness)) / 1000
+      : integrateMl(geometry, marginMm, settledThicknessMm, atPlumpness);
   return ok({
     settledBlank,
     settledThicknessMm,
@@ -86,7 +92,9 @@ export function computeFold(request: FoldRequest): Result<Fold, FoldFault> {
     seamMm: geometry.seamMm,
     capacityMl: integrate(plumpness),
     mostMl: integrate(1),
-    section: solveFilledSection(perimeterMm, plumpness),
+    section: geometry.hasClosedEnds
+      ? solvePocketSection(perimeterMm / 2, alongMm, plumpness)
+      : solveFilledSection(perimeterMm, plumpness),
     marginMm,
     edgePoints: geometry.edgePoints,
     footprint: geometry.box,

@@ -18,6 +18,8 @@ export interface FoldGeometry {
   /** Corners and curve of the folded piece, mm, the middle of the fold at the origin. */
   readonly edgePoints: readonly (readonly [number, number])[];
   readonly box: BoxMm;
+  /** Its ends are seams as long as the piece is deep: it is a pocket, not a roll that runs out to nothing. */
+  readonly hasClosedEnds: boolean;
 }
 
 /** Points that draw a half-moon's curve: fine enough that a chord strays less than 0.05 mm at 150 mm. */
@@ -50,6 +52,7 @@ function foldDisc(radiusMm: number): FoldGeometry {
       return [radiusMm * Math.cos(angle), radiusMm * Math.sin(angle)] as const;
     }),
     box: { widthMm: 2 * radiusMm, heightMm: radiusMm },
+    hasClosedEnds: false,
   };
 }
 
@@ -67,6 +70,7 @@ function foldCorners(sideMm: number): FoldGeometry {
       [-halfMm, 0],
     ],
     box: { widthMm: 2 * halfMm, heightMm: halfMm },
+    hasClosedEnds: false,
   };
 }
 
@@ -85,5 +89,6 @@ function foldInHalf(foldMm: number, lengthMm: number): FoldGeometry {
       [-foldMm / 2, 0],
     ],
     box: { widthMm: foldMm, heightMm: depthMm },
+    hasClosedEnds: true,
   };
 }

@@ -100,7 +100,6 @@ test.each([
 });
 
 test.each([
-  ["salt to taste", "How many grams of salt do you take?"],
   ["1 cup moon dust", "What does one cup of moon dust weigh?"],
   ["3 widgets", "What does one widgets weigh?"],
 ])("%s is asked about, not guessed", (text, question) => {
@@ -108,6 +107,15 @@ test.each([
     ok: true,
     value: { massG: null, confidence: 0, questions: [question] },
   });
+});
+
+test("salt to taste is in the total at a usual amount, and told to be a guess", () => {
+  const parsed = parseLine("salt to taste", us);
+  expect(parsed).toMatchObject({
+    ok: true,
+    value: { massG: 4, questions: ["salt, to taste: a guess of 4 g. How many grams do you take?"] },
+  });
+  expect(parsed.ok && parsed.value.confidence).toBeLessThan(SURE);
 });
 
 test("a paste is read line by line: name, lines, steps, and what does not read", () => {

@@ -87,10 +87,10 @@ blackcurrant|blackcurrants|currants black|fruit|plain .47|1|82|0|8|0||250 280
 gooseberry|gooseberries|gooseberry|fruit|plain .63|5|88|0|4|0||400 310
 rhubarb|rhubarb||fruit|chopped .52|110|94|0|1|0||500 210
 lemon|lemon|lemons|fruit||90|89|0|2.5|0||500 160
-lemon-juice|lemon juice||liquid|plain 1.02||91|0|2.5|0||250 140
+lemon-juice|lemon juice||liquid|plain 1.02|45|91|0|2.5|0||250 140
 lemon-zest|lemon zest|zest of lemon, lemon rind|spice|grated .4|6|80|0|4|0||
 orange|orange|oranges|fruit||140|87|0|9|0||1000 190
-orange-juice|orange juice||liquid|plain 1.04||88|0|9|0||1000 170
+orange-juice|orange juice||liquid|plain 1.04|75|88|0|9|0||1000 170
 orange-zest|orange zest|zest of orange, orange rind|spice|grated .4|10|80|0|4|0||
 banana|banana|bananas|fruit|chopped .63|100|75|0|12|8||1000 140
 date|stoned dates|dates, date|fruit|chopped .62|8|20|0|66|0|sulphites|500 330

@@ -1,4 +1,5 @@
 import { parseLine, type KitchenRule, type ParsedLine } from "./parseLine";
+import { splitJoined } from "./spellOut";
 
 /** A pasted formula: its lines as understood, its steps, and what could not be read. */
 export interface ParsedFormula {
@@ -39,6 +40,15 @@ export function parseFormulaText(text: string, rule: KitchenRule): ParsedFormula
     else if (LINES_HEADING.test(row)) inSteps = false;
     else {
       const bare = row.replace(LIST_MARK, "");
+      const joined = inSteps || bare.length >= STEP_FROM_CHARACTERS ? [] : splitJoined(bare);
+      if (joined.length > 1) {
+        for (const each of joined) {
+          const one = parseLine(each, rule);
+          if (one.ok) lines.push(one.value);
+          else unread.push({ text: each, fault: one.failure });
+        }
+        continue;
+      }
       const parsed = inSteps || bare.length >= STEP_FROM_CHARACTERS ? null : parseLine(bare, rule);
       if (parsed?.ok) lines.push(parsed.value);
       else if (parsed === null || (LIST_MARK.test(row) && lines.length > 0)) steps.push(bare);

@@ -2,6 +2,7 @@ import { fail, ok, type Result } from "../result";
 import {
   computeEggG,
   findQuantity,
+  formatMass,
   formatQuantity,
   type EggPart,
   type EggSize,
@@ -10,6 +11,7 @@ import {
 } from "../units";
 import type { Ingredient } from "./ingredient";
 import { findDensity, findState, matchIngredient } from "./matchIngredient";
+import { spellOut } from "./spellOut";
 
 /** Whose cups, which eggs, and what is in the book. */
 export interface KitchenRule {
@@ -41,7 +43,23 @@ export interface ParsedLine {
 export const SURE = 0.8;
 
 /** How much each uncertainty takes away. */
-const DOUBT = { about: 0.05, unknownName: 0.3, otherState: 0.1, bareCount: 0.25 } as const;
+const DOUBT = {
+  about: 0.05,
+  unknownName: 0.3,
+  otherState: 0.1,
+  bareCount: 0.25,
+  size: 0.1,
+  part: 0.25,
+  toTaste: 0.5,
+} as const;
+
+/** A small and a large piece against a usual one, by mass; shops grade fruit about so. */
+const SIZE_SHARE = { small: 0.75, medium: 1, large: 1.3 } as const;
+
+/** What bakers take where a formula says "to taste", g: of salt and spice a little, of all else a spoonful. Guesses, and told as such. */
+const TO_TASTE_G: Partial<Record<Ingredient["group"], number>> = { spice: 2 };
+const TO_TASTE_SALT_G = 4;
+const TO_TASTE_OTHER_G = 5;
 
 /**
  * Reads a line as people write it, `1½ c plain flour, sifted`, and weighs it: masses as they are, volumes by the
@@ -49,7 +67,8 @@ const DOUBT = { about: 0.05, unknownName: 0.3, otherState: 0.1, bareCount: 0.25 
  * @returns The line, with what is to be asked; a sentence if there is no amount in it at all.
  */
 export function parseLine(text: string, rule: KitchenRule): Result<ParsedLine, string> {
-  const found = findQuantity(text, rule.system);
+  const spelled = spellOut(text);
+  const found = findQuantity(spelled.text, rule.system);
   if (!found.ok) return found;
   const { quantity, rest } = found.value;
   const name = tidyName(rest);
@@ -60,9 +79,13 @@ export function parseLine(text: string, rule: KitchenRule): Result<ParsedLine, s
   let confidence = match ? match.score : 1 - DOUBT.unknownName;
   if (match && match.score < SURE) questions.push(`Is “${name}” the book's ${match.ingredient.name}?`);
   confidence -= weighed.doubt;
+  if (spelled.isPart) {
+    confidence -= DOUBT.part;
+    questions.push(`What one gives of ${name} differs: taken as ${formatMass(weighed.low ?? 0)}. Right?`);
+  }
   return ok({
     text: text.trim(),
-    amountText: findAmountText(text, rest, quantity),
+    amountText: findAmountText(spelled.text, rest, quantity),
     name,
     ingredientId: match && match.score >= SURE ? match.ingredient.id : null,
     suggestedId: match && match.score < SURE ? match.ingredient.id : null,
@@ -134,7 +157,7 @@ interface Weighed {
 const unknown = (question: string): Weighed => ({ low: null, high: null, doubt: 1, questions: [question] });
 
 function weigh(quantity: Quantity, name: string, ingredient: Ingredient | null, rule: KitchenRule): Weighed {
-  if (quantity.kind === "toTaste") return unknown(`How many grams of ${name} do you take?`);
+  if (quantity.kind === "toTaste") return weighToTaste(name, ingredient);
   const doubt = quantity.about ? DOUBT.about : 0;
   const times = (gramsEach: number, more: number, questions: readonly string[] = []): Weighed => ({
     low: quantity.low * gramsEach,
@@ -145,7 +168,12 @@ function weigh(quantity: Quantity, name: string, ingredient: Ingredient | null, 
   if (quantity.kind === "counted") {
     const egg = findEggPart(name, ingredient);
     if (egg) return times(computeEggG(findEggSize(name) ?? rule.eggSize, egg), 0);
-    if (ingredient?.pieceG) return times(ingredient.pieceG, 0);
+    if (ingredient?.pieceG) {
+      const size = findPieceSize(name);
+      return size === null
+        ? times(ingredient.pieceG, 0)
+        : times(ingredient.pieceG * SIZE_SHARE[size], DOUBT.size);
+    }
     return unknown(`What does one ${name} weigh?`);
   }
   const { unit } = quantity;
@@ -158,6 +186,23 @@ function weigh(quantity: Quantity, name: string, ingredient: Ingredient | null, 
   return times(unit.factor * density.gPerMl, DOUBT.otherState, [
     `The book does not know ${ingredient.name} ${state ?? "as it comes"}; taken as ${density.gPerMl} g/ml.`,
   ]);
+}
+
+/** A usual amount, marked as the guess that it is, so that no total leaves it out in silence. */
+function weighToTaste(name: string, ingredient: Ingredient | null): Weighed {
+  const isSalt = ingredient?.id === "salt" || /\bsalt\b/i.test(name);
+  const massG = isSalt ? TO_TASTE_SALT_G : ((ingredient && TO_TASTE_G[ingredient.group]) ?? TO_TASTE_OTHER_G);
+  return {
+    low: massG,
+    high: massG,
+    doubt: DOUBT.toTaste,
+    questions: [`${name}, to taste: a guess of ${formatMass(massG)}. How many grams do you take?`],
+  };
+}
+
+function findPieceSize(name: string): keyof typeof SIZE_SHARE | null {
+  const [found] = /\b(small|medium|large)\b/i.exec(name) ?? [];
+  return found ? (found.toLowerCase() as keyof typeof SIZE_SHARE) : null;
 }
 
 function findEggPart(name: string, ingredient: Ingredient | null): EggPart | null {

@@ -75,10 +75,10 @@ export function formatHeat(ovenC: number, scale: OvenScale): string {
   return mark === null ? `${Math.round(ovenC)} °C` : `gas ${mark}`;
 }
 
-/** Degrees Fahrenheit in whole fives, as dials there are marked. */
-export const toFahrenheit = (celsius: number): number => Math.round(((celsius * 9) / 5 + 32) / 5) * 5;
+/** Whole degrees Fahrenheit: what was typed there comes back as it was. */
+export const toFahrenheit = (celsius: number): number => Math.round((celsius * 9) / 5 + 32);
 
-/** To a tenth of a degree, so that a five of Fahrenheit comes back as itself. */
+/** To a tenth of a degree, so that a whole degree of Fahrenheit comes back as itself. */
 export const toCelsius = (fahrenheit: number): number => Math.round(((fahrenheit - 32) * 50) / 9) / 10;
 
 /** How much lower a fan oven is set than a still one for the same bake, °C; a countertop hot-air oven lower again. */

@@ -1,4 +1,4 @@
-import { parseAmount, parseNumber, parseOvenSetting, toStillC } from "@/core/units";
+import { parseAmount, parseNumber, parseOvenSetting, toFahrenheit, toStillC } from "@/core/units";
 import { describeLimitFault } from "@/schemas/checkValue";
 import type { Limit } from "@/schemas/limits";
 
@@ -22,7 +22,9 @@ export function parseDial(
   const isShare = isShareLimit(limit);
   const bare = text.replace("%", "");
   const parsed =
-    limit.unit === "mm" || limit.unit === "°C" ? parseWithUnit(text, limit.unit) : parseNumber(bare);
+    limit.unit === "mm" || limit.unit === "°C" || limit.unit === "°F"
+      ? parseWithUnit(text, limit.unit)
+      : parseNumber(bare);
   if (!parsed.ok) return { fault: parsed.failure };
   const value = isShare ? parsed.value / PERCENT : parsed.value;
   const percent: Limit = { ...limit, unit: "%", min: limit.min * PERCENT, max: limit.max * PERCENT };
@@ -30,12 +32,18 @@ export function parseDial(
   return fault ? { fault } : { value };
 }
 
-/** Lengths in any unit as mm; oven settings, `gas 6` and `180 fan` too, as a still oven's °C. */
-function parseWithUnit(text: string, unit: "mm" | "°C") {
+/** Lengths in any unit as mm; oven settings, `gas 6`, `410 F` and `180 fan` too, as a still oven's degrees. */
+function parseWithUnit(text: string, unit: "mm" | "°C" | "°F") {
   const round = (value: number) => ({ ok: true as const, value: Number(value.toFixed(2)) });
   if (unit === "°C") {
     const setting = parseOvenSetting(text);
     return setting.ok ? round(toStillC(setting.value)) : setting;
+  }
+  if (unit === "°F") {
+    const bare = parseNumber(text);
+    if (bare.ok) return round(bare.value);
+    const setting = parseOvenSetting(text);
+    return setting.ok ? round(toFahrenheit(toStillC(setting.value))) : setting;
   }
   const amount = parseAmount(text, { dimension: "length", bareUnit: "mm", system: "metric" });
   return amount.ok ? round(amount.value.value) : amount;
