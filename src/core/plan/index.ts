@@ -27,15 +27,27 @@ export {
   type Tin,
   type Vessel,
   type Weighing,
-} from "./book";
-export { listClockRows, listClockSteps, sayClockStep, type ClockRow, type ClockStep } from "./clockRows";
-export { tellStep, type ToldStep } from "./tellStep";
-export { assignTakings, type StepTakings } from "./stepTakes";
-export { addDays } from "./calendar";
-export { toReadinessRequest } from "./restDough";
-export { closeLarder } from "./leftovers";
-export { listAllergens, listMaterials, materialUses, type Material, type MaterialUse } from "./materials";
-export { listShopping, type ShoppingLine, type WeighedDay } from "./shopping";
+} from "./book/book";
+export {
+  listClockRows,
+  listClockSteps,
+  sayClockStep,
+  type ClockRow,
+  type ClockStep,
+} from "./result/clockRows";
+export { tellStep, type ToldStep } from "./result/tellStep";
+export { assignTakings, type StepTakings } from "./piece/stepTakes";
+export { addDays } from "./book/calendar";
+export { toReadinessRequest } from "./batch/restDough";
+export { closeLarder } from "./larder/leftovers";
+export {
+  listAllergens,
+  listMaterials,
+  materialUses,
+  type Material,
+  type MaterialUse,
+} from "./piece/materials";
+export { listShopping, type ShoppingLine, type WeighedDay } from "./larder/shopping";
 export { stations, type Station } from "../way";
 export {
   type BlankYield,
@@ -53,15 +65,15 @@ export {
   type MassFlow,
   type PieceFill,
   type PiecePlan,
-  type Problem,
   type Tally,
   taskKinds,
   type TaskKind,
-  type WhyStep,
-} from "./dayPlan";
-export { findCrimpId, shapePiece, type ShapeContext, type ShapedPiece } from "./shapePiece";
-export type { HandOperation, HandWork, PieceWorks } from "./handWork";
-export { listSchools, type School, type SchoolFacts, type SchoolOption } from "./schools";
+} from "./result/dayPlan";
+export type { Problem } from "./result/problem";
+export type { WhyStep } from "./result/whyStep";
+export { findCrimpId, shapePiece, type ShapeContext, type ShapedPiece } from "./piece/shapePiece";
+export type { HandOperation, HandWork, PieceWorks } from "./piece/handWork";
+export { listSchools, type School, type SchoolFacts, type SchoolOption } from "./ask/schools";
 export {
   applyChoice,
   compareVariants,
@@ -69,13 +81,21 @@ export {
   type Choice,
   type DayFigures,
   type VariantFigures,
-} from "./whatIf";
-export { findFilling } from "./shapePiece";
-export { listDecks, listLights, setFor, toFryerId, toOvenId, type DeckHeat, type Light } from "./ovenSetting";
-export { SHARED_HEAT_C } from "./scheduleProblem";
-export { countOnShelf } from "./kitRoom";
-export { nameHeld } from "./kitDoubts";
-export { countBaskets, type FryPlan } from "./planFrying";
+} from "./ask/whatIf";
+export { findFilling } from "./piece/shapePiece";
+export {
+  listDecks,
+  listLights,
+  setFor,
+  toFryerId,
+  toOvenId,
+  type DeckHeat,
+  type Light,
+} from "./kit/ovenSetting";
+export { SHARED_HEAT_C } from "./tasks/scheduleProblem";
+export { countOnShelf } from "./kit/kitRoom";
+export { nameHeld } from "./doubts/kitDoubts";
+export { countBaskets, type FryPlan } from "./piece/planFrying";
 export {
   answerDay,
   applyDayChange,
@@ -83,6 +103,6 @@ export {
   type DayChange,
   type DayIf,
   type DayNow,
-} from "./dayIfs";
-export { answerAhead, type AheadAnswers, type AheadIf } from "./aheadIfs";
-export { toBaked, toChillPiece, toFryLoad, toKnownBake } from "./knownBake";
+} from "./ask/dayIfs";
+export { answerAhead, type AheadAnswers, type AheadIf } from "./ask/aheadIfs";
+export { toBaked, toChillPiece, toFryLoad, toKnownBake } from "./piece/knownBake";

@@ -1,24 +1,25 @@
 import { balanceEggs } from "../formula";
 import { findYieldHabit, gatherYields } from "../habits";
 import { followSchedule, type Schedule } from "../schedule";
-import type { DayBook, Order } from "./book";
-import type { DayPlan, DayTask, PiecePlan, Problem, Tally } from "./dayPlan";
-import type { DraftTask } from "./draftTask";
-import { assignPeople } from "./assignPeople";
-import { findLateness } from "./lateness";
-import { listLeftovers } from "./leftovers";
-import { computeMassFlow } from "./massFlow";
-import { listTookLast, restBatches } from "./planBatches";
+import type { DayBook, Order } from "./book/book";
+import type { DayPlan, DayTask, PiecePlan, Tally } from "./result/dayPlan";
+import type { Problem } from "./result/problem";
+import type { DraftTask } from "./tasks/draftTask";
+import { assignPeople } from "./tasks/assignPeople";
+import { findLateness } from "./doubts/lateness";
+import { listLeftovers } from "./larder/leftovers";
+import { computeMassFlow } from "./result/massFlow";
+import { listTookLast, restBatches } from "./batch/planBatches";
 import { planMakings } from "./planMakings";
-import { sortByPromise } from "./pieceWork";
-import { gatherCautions } from "./dayCautions";
-import { listCoatings, sumEggCoats } from "./coatings";
-import { listMaterials } from "./materials";
-import { findFormulas, shapePiece, type ShapeContext, type ShapedPiece } from "./shapePiece";
-import { findFreezerDoubt, findKitDoubts, findOldOil } from "./kitDoubts";
-import { pinTasks } from "./pinTasks";
-import { listTasks } from "./planTasks";
-import { toScheduleProblem } from "./scheduleProblem";
+import { sortByPromise } from "./tasks/pieceWork";
+import { gatherCautions } from "./doubts/dayCautions";
+import { listCoatings, sumEggCoats } from "./piece/coatings";
+import { listMaterials } from "./piece/materials";
+import { findFormulas, shapePiece, type ShapeContext, type ShapedPiece } from "./piece/shapePiece";
+import { findFreezerDoubt, findKitDoubts, findOldOil } from "./doubts/kitDoubts";
+import { pinTasks } from "./tasks/pinTasks";
+import { listTasks } from "./tasks/planTasks";
+import { toScheduleProblem } from "./tasks/scheduleProblem";
 
 /**
  * The whole day from its orders: pure, the same book gives the same plan.

@@ -6,15 +6,16 @@ import {
   type FormulaAnalysis,
 } from "../formula";
 import { formatClock, formatCount, formatDuration, formatNumber } from "../units";
-import type { DayBook, Order, Piece } from "./book";
-import type { PiecePlan, Problem } from "./dayPlan";
-import { openKit, type KitRoom } from "./kitRoom";
-import { planBatches, type Batches } from "./planBatches";
-import { planCutting } from "./planCutting";
-import type { PieceWork } from "./pieceWork";
-import { draftPiece, finishPiece, type PieceDraft, type PieceMakings } from "./planPiece";
-import { findFilling, findFormulas, toShapeContext, type ShapeContext } from "./shapePiece";
-import { openLarder, type OpenLarder } from "./takeFromLarder";
+import type { DayBook, Order, Piece } from "./book/book";
+import type { PiecePlan } from "./result/dayPlan";
+import type { Problem } from "./result/problem";
+import { openKit, type KitRoom } from "./kit/kitRoom";
+import { planBatches, type Batches } from "./batch/planBatches";
+import { planCutting } from "./cut/planCutting";
+import type { PieceWork } from "./tasks/pieceWork";
+import { draftPiece, finishPiece, type PieceDraft, type PieceMakings } from "./piece/planPiece";
+import { findFilling, findFormulas, toShapeContext, type ShapeContext } from "./piece/shapePiece";
+import { openLarder, type OpenLarder } from "./larder/takeFromLarder";
 
 /** What a day makes and what goes into it, before anybody looks at the clock. */
 export interface DayMakings {

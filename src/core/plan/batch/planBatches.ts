@@ -1,0 +1,229 @@
+import {
+  divideDough,
+  listWeighSteps,
+  scaleFormula,
+  type Dough,
+  type Formula,
+  type FormulaAnalysis,
+  type Ingredient,
+} from "../../formula";
+import { formatDuration, formatMass, formatNumber } from "../../units";
+import type { DayBook, Weighing } from "../book/book";
+import type { DayBatch, DayCut, PiecePlan } from "../result/dayPlan";
+import type { Problem } from "../result/problem";
+import type { PieceWork } from "../tasks/pieceWork";
+import { restDough } from "./restDough";
+import type { OpenLarder } from "../larder/takeFromLarder";
+
+export interface BatchInput {
+  readonly book: DayBook;
+  readonly works: readonly PieceWork[];
+  readonly larder: OpenLarder;
+  readonly ingredients: readonly Ingredient[];
+  readonly analyses: Readonly<Record<string, FormulaAnalysis>>;
+}
+
+export interface Batches {
+  readonly doughs: readonly DayBatch[];
+  readonly fillings: readonly DayBatch[];
+  readonly problems: readonly Problem[];
+}
+
+/** Less than this over or short is rounding, g. */
+const EVEN_G = 0.5;
+
+/**
+ * Doughs and fillings of the day: need, larder first, the rest to mix, and what is over or short. What frozen pieces
+ * and blanks leave no need for has no batch, unless the baker mixes it all the same.
+ */
+export function planBatches(input: BatchInput): Batches {
+  const { works, book } = input;
+  const aheadOf = <K extends Formula["kind"]>(kind: K) =>
+    book.formulas.filter(
+      (formula): formula is Extract<Formula, { kind: K }> =>
+        formula.kind === kind && sumAheadG(book, formula) > 0,
+    );
+  const isWanted = ({ neededG, batch }: DayBatch) => neededG > EVEN_G || batch !== null;
+  const doughs = unique([...works.map(({ dough }) => dough), ...aheadOf("dough")])
+    .map((dough) => planDough(input, dough))
+    .filter(isWanted);
+  const fillings = unique([...works.flatMap((work) => work.fillings), ...aheadOf("filling")])
+    .map((filling) => {
+      const needG = ({ fills }: PiecePlan) =>
+        fills.reduce((sum, { part, totalG }) => sum + (part.fillingId === filling.id ? totalG : 0), 0);
+      const lines = works
+        .map(({ line }) => line)
+        .filter((line) => line.fills.some(({ part }) => part.fillingId === filling.id));
+      return planBatch(input, filling, lines, needG);
+    })
+    .filter(isWanted);
+  return {
+    doughs,
+    fillings,
+    problems: [...doughs, ...fillings].flatMap((batch) => findShortage(batch) ?? []),
+  };
+}
+
+const unique = <T extends Formula>(formulas: readonly T[]): T[] => [
+  ...new Map(formulas.map((formula) => [formula.id, formula])).values(),
+];
+
+/** What the day makes of a formula for another day, g. */
+function sumAheadG({ ahead, day }: DayBook, { kind, id }: Formula): number {
+  return ahead.reduce(
+    (sum, each) => sum + (each.dayId === day.id && each.kind === kind && each.refId === id ? each.massG : 0),
+    0,
+  );
+}
+
+/** First sheets of a dough, as it is divided for them, g. */
+function listPiecesG(cuts: readonly DayCut[]): number[] {
+  return cuts.flatMap(({ plan }) => {
+    const sheetsG = plan.sheets.flatMap(({ pass, doughG }) => (pass === 0 ? [doughG] : []));
+    return sheetsG.length > 0 ? sheetsG : plan.doughG > 0 ? [plan.doughG] : [];
+  });
+}
+
+const listCutsOf = (dough: Dough, works: readonly PieceWork[]): DayCut[] => [
+  ...new Set(works.filter((work) => work.dough.id === dough.id).map(({ line }) => line.cut)),
+];
+
+function planDough(input: BatchInput, dough: Dough): DayBatch {
+  const lines = input.works.filter((work) => work.dough.id === dough.id).map(({ line }) => line);
+  const batch = planBatch(input, dough, lines, (line) => line.doughG);
+  const piecesG = listPiecesG(listCutsOf(dough, input.works));
+  return {
+    ...batch,
+    divided: divideDough(
+      batch.aheadG > 0 ? [...piecesG, batch.aheadG] : piecesG,
+      dough.dividedInto,
+      dough.densityGPerMl,
+    ),
+  };
+}
+
+/** How long each dough rests before it is rolled, by conduction: the dearest part of a batch, and no part of its mass. */
+export function restBatches(
+  doughs: readonly DayBatch[],
+  { works, analyses, book }: Pick<BatchInput, "works" | "analyses" | "book">,
+): { readonly value: DayBatch[]; readonly problems: readonly Problem[] } {
+  const value = doughs.map((batch): DayBatch => {
+    if (batch.formula.kind !== "dough") return batch;
+    const cuts = listCutsOf(batch.formula, works);
+    const piecesG = listPiecesG(cuts);
+    const composition = analyses[batch.formula.id]?.composition;
+    if (!composition || piecesG.length === 0) return batch;
+    const thicknessMm = Math.max(...cuts.map((cut) => cut.thicknessMm));
+    return {
+      ...batch,
+      rest: restDough(batch.formula, Math.max(...piecesG), composition, book.kitchen, thicknessMm),
+    };
+  });
+  return { value, problems: value.flatMap((batch) => findEndlessRest(batch) ?? []) };
+}
+
+function planBatch(
+  { book, larder, ingredients }: BatchInput,
+  formula: Formula,
+  lines: readonly PiecePlan[],
+  needG: (line: PiecePlan) => number,
+): DayBatch {
+  const aheadG = sumAheadG(book, formula);
+  const todayG = lines.reduce((sum, line) => sum + needG(line), 0);
+  const neededG = todayG + aheadG;
+  // What is made for another day is made fresh.
+  const uses = larder.takeMass(formula.kind, formula.id, todayG);
+  const fromLarderG = uses.reduce((sum, { massG }) => sum + massG, 0);
+  const own = book.weighings.find(
+    ({ dayId, formulaId }) => dayId === book.day.id && formulaId === formula.id,
+  );
+  const tookLastG = findTookLast(book, formula.id);
+  // What today's liquid took is for next time: the flour it goes into has been weighed.
+  const mixG = own?.mixG ?? neededG - fromLarderG;
+  const batch = mixG > EVEN_G ? scaleFormula(formula, mixG, tookLastG) : null;
+  const overG = (batch?.usableG ?? 0) + fromLarderG - neededG;
+  return {
+    formula,
+    pieceIds: lines.map(({ piece }) => piece.id),
+    neededG,
+    aheadG,
+    uses,
+    fromLarderG,
+    batch,
+    steps: batch ? listWeighSteps(batch, ingredients, book.kitchen.system, book.kitchen.eggSize) : [],
+    overG: Math.abs(overG) < EVEN_G ? 0 : overG,
+    enoughForPieces: overG < -EVEN_G ? countEnough(lines, needG, neededG + overG) : null,
+    tookLastG,
+    boughtSheets: batch ? countBoughtSheets(formula, batch.usableG) : null,
+    rest: null,
+    divided: [],
+  };
+}
+
+function countBoughtSheets(formula: Formula, usableG: number): number | null {
+  if (formula.kind !== "dough" || !formula.boughtSheet) return null;
+  const { widthMm, heightMm, thicknessMm } = formula.boughtSheet;
+  const sheetG = (widthMm * heightMm * thicknessMm * formula.densityGPerMl) / 1000;
+  // The plan asks for whole sheets: rounding must not make one more of them.
+  return Math.ceil(usableG / sheetG - EVEN_G / sheetG);
+}
+
+const scaledTook = ({ took }: Weighing) => (took ? took.massG / took.scale : null);
+
+/** What each formula's liquid took last time, by formula id; null where that was never kept. */
+export function listTookLast(book: DayBook): Record<string, number | null> {
+  return Object.fromEntries(book.formulas.map(({ id }) => [id, findTookLast(book, id)]));
+}
+
+/** What the liquid took on the last day before this one, for the formula as written. */
+function findTookLast({ weighings, day, past }: DayBook, formulaId: string): number | null {
+  const last = weighings
+    .filter((weighing) => weighing.formulaId === formulaId && weighing.took && weighing.date < day.date)
+    .sort((a, b) => (a.date < b.date ? 1 : -1))[0];
+  return last ? scaledTook(last) : (past.tookLastG[formulaId] ?? null);
+}
+
+/** Whole pieces that so much is enough for, kind by kind in the order of the day. */
+function countEnough(
+  lines: readonly PiecePlan[],
+  needG: (line: PiecePlan) => number,
+  availableG: number,
+): number {
+  let leftG = availableG;
+  let pieces = 0;
+  for (const line of lines) {
+    const fresh = line.toFill;
+    const eachG = fresh > 0 ? needG(line) / fresh : 0;
+    const count = eachG > 0 ? Math.min(Math.floor(leftG / eachG), fresh) : fresh;
+    pieces += count;
+    leftG -= count * eachG;
+  }
+  return pieces;
+}
+
+function findShortage({ formula, overG, enoughForPieces, neededG, fromLarderG }: DayBatch): Problem | null {
+  if (enoughForPieces === null) return null;
+  const times = (neededG - fromLarderG) / (neededG - fromLarderG + overG);
+  const mend = Number.isFinite(times)
+    ? `Mix ${formatNumber(times, 2)} times as much, or make ${enoughForPieces}.`
+    : `Mix ${formatMass(-overG)}.`;
+  return {
+    station: "mix",
+    pieceId: null,
+    stops: false,
+    message: `${formula.name} runs out at piece ${enoughForPieces + 1}: ${formatMass(-overG)} short. ${mend}`,
+  };
+}
+
+function findEndlessRest({ formula, rest }: DayBatch): Problem | null {
+  if (formula.kind !== "dough" || !rest || rest.modelMin !== null || formula.restWay === "minutes")
+    return null;
+  return {
+    station: "mix",
+    pieceId: null,
+    stops: false,
+    message:
+      `${formula.name}: in that cold its core never comes below ${formula.window.highC} °C. Planned with your ` +
+      `${formatDuration(rest.minutes)} instead; make the place colder in Kit, or the pieces smaller.`,
+  };
+}

@@ -1,0 +1,29 @@
+import { listCautions } from "../../cautions";
+import { hasWeights } from "../../way";
+import type { DayCaution } from "../result/dayPlan";
+import type { PieceWork } from "../tasks/pieceWork";
+
+/** The cautions of the day, each once, with the pieces that it is for. */
+export function gatherCautions(works: readonly PieceWork[]): DayCaution[] {
+  const gathered = new Map<string, DayCaution>();
+  for (const { line, fillings } of works) {
+    const { id, form, extras, glue, wash, way } = line.piece;
+    const [fry] = line.fries;
+    const cautions = listCautions({
+      form: form.kind,
+      hasStick: form.kind === "lidded" && form.stick !== null,
+      fillings,
+      hasSauce: extras.some(({ kind }) => kind === "sauce"),
+      glue: line.seal ? glue : "none",
+      wash: wash.kind,
+      oil: fry ? { levelMm: fry.levelMm, mostMm: fry.levelMostMm } : null,
+      isKept: line.frozenTaken > 0 || line.ahead.frozenPieces > 0 || line.ahead.shells > 0,
+      hasWeights: hasWeights(way),
+    });
+    for (const caution of cautions) {
+      const key = `${caution.station}:${caution.text}`;
+      gathered.set(key, { ...caution, pieceIds: [...(gathered.get(key)?.pieceIds ?? []), id] });
+    }
+  }
+  return [...gathered.values()];
+}

@@ -1,0 +1,240 @@
+import { doesLift, type Dough, type Filling, type Formula } from "../../formula";
+import { formPiece, type Blank, type BlankRole, type FormedPiece } from "../../forming";
+import {
+  advisePlumpness,
+  dividePortion,
+  type PlumpnessAdvice,
+  type Portion,
+  type PortionPart,
+} from "../../filling";
+import {
+  findLeakHabit,
+  findPaceHabit,
+  gatherLeaks,
+  gatherPaces,
+  type LotOutcome,
+  type PastLog,
+} from "../../habits";
+import { fail, ok, type Result } from "../../result";
+import {
+  computeGlaze,
+  computeSeal,
+  computeWash,
+  scoreHold,
+  type CrimpId,
+  type HoldRisk,
+  type Seal,
+  type WashedPiece,
+} from "../../sealing";
+import { computeAreaMm2, outerOutline } from "../../shape";
+import { findChillMin } from "../../way";
+import type { DayBook, Kitchen, Piece } from "../book/book";
+import type { Problem } from "../result/problem";
+import { computeHandWork, type PieceWorks } from "./handWork";
+import { listThings } from "./materials";
+
+/** One piece by itself: what it is, whatever is ordered of it. */
+export interface ShapedPiece {
+  readonly formed: FormedPiece;
+  /** Of the main filling. */
+  readonly portion: Portion;
+  /** Every filling in it, the main one first. */
+  readonly parts: readonly PortionPart[];
+  /** Whole things in it that are neither dough nor a filling: fruit, slices, nuts. */
+  readonly wholeG: number;
+  /** On it before the last heat: glue, wash, sugar that is baked, and what steps drop in by themselves. */
+  readonly coatG: number;
+  /** On it after the last heat: glaze, dust, garnish. */
+  readonly dressG: number;
+  /** Null where nothing is closed. */
+  readonly seal: Seal | null;
+  /** Null where nothing is closed. */
+  readonly hold: HoldRisk | null;
+  readonly washed: WashedPiece;
+  /** What goes on once it is out of the heat, g. */
+  readonly glazeG: number;
+  readonly plumpnessAdvice: PlumpnessAdvice;
+  readonly works: PieceWorks;
+  /** All blanks of one piece. */
+  readonly blankG: number;
+  /** Of these, what comes off once it is closed, to be used again. */
+  readonly trimG: number;
+  readonly rawPieceG: number;
+  readonly bakedPieceG: number;
+}
+
+/** What a piece's dough and filling ids stand for; null where nothing is chosen. */
+export function findFormulas(
+  piece: Piece,
+  formulas: readonly Formula[],
+): { dough: Dough | null; filling: Filling | null } {
+  return {
+    dough:
+      formulas.find(
+        (formula): formula is Dough => formula.kind === "dough" && formula.id === piece.doughId,
+      ) ?? null,
+    filling: findFilling(piece.fillingId, formulas),
+  };
+}
+
+export function findFilling(fillingId: string, formulas: readonly Formula[]): Filling | null {
+  return (
+    formulas.find((formula): formula is Filling => formula.kind === "filling" && formula.id === fillingId) ??
+    null
+  );
+}
+
+/** What surrounds a piece as it is made: the fillings there are, the room, and what the log says. */
+export interface ShapeContext {
+  readonly formulas: readonly Formula[];
+  readonly kitchen: Kitchen;
+  readonly lots: readonly (LotOutcome & { readonly pieceId: string })[];
+  readonly past: PastLog;
+}
+
+export const toShapeContext = ({ formulas, kitchen, lotRecords, past }: DayBook): ShapeContext => ({
+  formulas,
+  kitchen,
+  lots: lotRecords,
+  past,
+});
+
+/** Form, portion, seam, wash and mass of one piece, or the problem that stops it. */
+export function shapePiece(
+  piece: Piece,
+  dough: Dough,
+  filling: Filling,
+  context: ShapeContext,
+): Result<ShapedPiece, Problem> {
+  const stop = (message: string) =>
+    fail({ station: "fill" as const, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` });
+  const thicknessMm = findThicknessMm(piece, dough);
+  const layersMm = piece.extras.flatMap((extra) => (extra.kind === "layer" ? [extra.heightMm] : []));
+  const formed = formPiece({ ...piece, thicknessMm, springBackShare: dough.springBackShare, layersMm });
+  if (!formed.ok) return stop(formed.failure.message);
+  const { blanks, seamMm, solids, trimMl, washMm2 } = formed.value;
+  const divided = dividePortion(
+    formed.value,
+    piece.fillingId,
+    piece.extras,
+    (id) => findFilling(id, context.formulas)?.densityGPerMl,
+  );
+  if (!divided.ok) return stop(divided.failure.message);
+  const { parts, inclusionsG } = divided.value;
+  const blanksMm2 = blanks.reduce((sum, blank) => sum + takenMm2(blank), 0);
+  const blankG = (blanksMm2 * thicknessMm * dough.densityGPerMl) / 1000;
+  const trimG = trimMl * dough.densityGPerMl;
+  const solidsG = solids.reduce((sum, { count, eachMl, gPerMl }) => sum + count * eachMl * gPerMl, 0);
+  const fillingG = parts.reduce((sum, { portion, ofPieces }) => sum + portion.massG * ofPieces, 0);
+  const seal =
+    seamMm > 0
+      ? computeSeal({ seamMm, marginMm: piece.marginMm, crimp: findCrimpId(piece), glue: piece.glue })
+      : null;
+  const washed = computeWash(piece.wash, washMm2);
+  const glazed = computeGlaze(piece.glaze, washMm2);
+  const things = listThings(piece.way);
+  const sumThings = (isRaw: boolean) =>
+    things.reduce((sum, each) => sum + (each.isRaw === isRaw ? each.thing.count * each.thing.eachG : 0), 0);
+  const isSugarBaked = piece.wash.sugar === "before";
+  const coatG =
+    (seal && seal.glue.id !== "none" ? seal.glueG : 0) +
+    washed.washG +
+    (isSugarBaked ? washed.sugarG : 0) +
+    sumThings(true);
+  const dressG = glazed.massG + (isSugarBaked ? 0 : washed.sugarG) + sumThings(false);
+  const rawPieceG = blankG - trimG + fillingG + solidsG + inclusionsG + coatG;
+  return ok({
+    formed: formed.value,
+    portion: parts[0].portion,
+    parts,
+    wholeG: solidsG + inclusionsG,
+    coatG,
+    dressG,
+    seal,
+    hold: seal && scoreSeam(piece, dough, filling, seal, formed.value, context),
+    washed,
+    glazeG: glazed.massG,
+    plumpnessAdvice: advisePlumpness({
+      shrinkShare: filling.shrinkShare,
+      wetness: filling.wetness,
+      doughLifts: doesLift(dough),
+    }),
+    works: computeHandWork({
+      piece,
+      formed: formed.value,
+      parts,
+      seal,
+      washed,
+      glazeS: glazed.seconds,
+      measureOf: (id) => findFilling(id, context.formulas)?.measure ?? "spoon",
+      findPace: (kind, style) => findPaceHabit(gatherPaces(context.past, kind, style, context.lots)),
+    }),
+    blankG,
+    trimG,
+    rawPieceG,
+    bakedPieceG: rawPieceG * (1 - piece.bakeLossShare) + dressG,
+  });
+}
+
+function scoreSeam(
+  piece: Piece,
+  dough: Dough,
+  filling: Filling,
+  { crimp }: Seal,
+  formed: FormedPiece,
+  { kitchen, lots, past }: ShapeContext,
+): HoldRisk {
+  const { glue, marginMm, vents, way } = piece;
+  const habit = findLeakHabit(
+    gatherLeaks(
+      past,
+      piece.id,
+      lots.filter(({ pieceId }) => pieceId === piece.id),
+    ),
+  );
+  return scoreHold(
+    {
+      crimp: crimp.id,
+      glue,
+      marginMm,
+      plumpness: findStrain(piece, formed),
+      wetness: filling.wetness,
+      vents,
+      topMm2: formed.washMm2,
+      chillMin: findChillMin(way),
+      doughC: kitchen.fridgeC + CLOSED_WARMED_SHARE * (kitchen.roomC - kitchen.fridgeC),
+      smearsC: dough.window.highC,
+    },
+    habit.oddsRatio,
+  );
+}
+
+/** Rested in the cold, dough has come so far towards the room by the time it is closed. Craft's first guess. */
+const CLOSED_WARMED_SHARE = 0.5;
+
+/** Nothing presses on the seam from a core or a well: as a half plump piece. */
+const NO_STRAIN = 0.5;
+
+/** How round the filling makes the piece: spread level, as full as it is; in a hollow of its own, not at all. */
+function findStrain({ form, plumpness }: Piece, { capacityMl, mostMl }: FormedPiece): number {
+  if (form.kind === "largeFold") return capacityMl / mostMl;
+  return form.kind === "wrapped" ? NO_STRAIN : plumpness;
+}
+
+/** A press closes with its own teeth; a lid on a mould is closed flush, whatever else is chosen for a free rim. */
+export function findCrimpId({ form, crimp }: Piece): CrimpId {
+  if (form.kind === "pressed") return "press";
+  if (form.kind === "lined") return crimp === "forked" ? "forked" : "flush";
+  return crimp === "press" || crimp === "flush" ? "pinched" : crimp;
+}
+
+/** Dough that a blank takes for good: of a ring whose centre is kept, all of its disc. */
+const takenMm2 = ({ cut, keepsCentre }: Blank) => computeAreaMm2(keepsCentre ? outerOutline(cut) : cut);
+
+/** A bought sheet can be rolled thinner than it is, never thicker. */
+export function findThicknessMm(piece: Piece, { boughtSheet }: Dough): number {
+  return boughtSheet ? Math.min(piece.thicknessMm, boughtSheet.thicknessMm) : piece.thicknessMm;
+}
+
+/** The id by which the cut plan knows a role of a piece. */
+export const toDemandId = (piece: Piece, role: BlankRole): string => `${piece.id}:${role}`;

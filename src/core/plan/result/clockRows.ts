@@ -1,0 +1,75 @@
+import { formatClock, formatHeat } from "../../units";
+import type { DayBook } from "../book/book";
+import type { DayPlan, DayTask } from "./dayPlan";
+import { listLights } from "../kit/ovenSetting";
+import { tellStep } from "./tellStep";
+
+/** A line of the day's sheet: a job, or something to light. */
+export interface ClockRow {
+  readonly id: string;
+  readonly startMin: number;
+  /** Null for what takes a moment. */
+  readonly endMin: number | null;
+  readonly label: string;
+  /** 0 the baker, 1 the helper. */
+  readonly person: number;
+  /** Steps of the piece's way that the job holds, where it holds more than its name says. */
+  readonly steps: readonly ClockStep[];
+}
+
+export interface ClockStep {
+  readonly id: string;
+  /** Its own minute; null where it is done piece by piece. */
+  readonly atMin: number | null;
+  readonly text: string;
+}
+
+/** All that is done on a day in the order of the clock; whoever is there first lights. */
+export function listClockRows(
+  plan: DayPlan,
+  book: Pick<DayBook, "formulas" | "vessels" | "kitchen">,
+): ClockRow[] {
+  const lights = listLights(plan).map(({ machineId, name, heatC, lightMin }) => ({
+    id: `light-${machineId}`,
+    startMin: lightMin,
+    endMin: null,
+    label: `Light ${name.toLowerCase()} to ${formatHeat(heatC, plan.ovenScale)}`,
+    person: 0,
+    steps: [],
+  }));
+  const jobs = plan.tasks.map((task) => ({
+    id: task.id,
+    startMin: task.placed.startMin,
+    endMin: task.placed.endMin,
+    label: task.label,
+    person: task.person,
+    steps: isToldAgain(task) ? [] : listClockSteps(task, plan, book),
+  }));
+  return [...lights, ...jobs].sort((a, b) => a.startMin - b.startMin);
+}
+
+/** Later loads go as the first: only what has a minute of its own is told for each. */
+const isToldAgain = ({ index, steps }: DayTask): boolean =>
+  index > 1 && steps.every(({ atMin }) => atMin === null);
+
+/** What is done within a job, step by step, with the minute of each that has one. */
+export function listClockSteps(
+  { steps, pieceId }: DayTask,
+  plan: DayPlan,
+  book: Pick<DayBook, "formulas" | "vessels" | "kitchen">,
+): ClockStep[] {
+  const line = plan.lines.find(({ piece }) => piece.id === pieceId);
+  if (!line) return [];
+  const told = steps.flatMap(({ stepId, atMin }): ClockStep[] => {
+    const step = line.piece.way.find(({ id }) => id === stepId);
+    if (!step) return [];
+    const { name, detail } = tellStep(step, line.piece, line, line, book);
+    return [{ id: stepId, atMin, text: detail ? `${name}: ${detail}` : name }];
+  });
+  // A single step without a figure says no more than its job's name.
+  return told.length === 1 && !told[0]?.text.includes(":") ? [] : told;
+}
+
+/** `06:12 Turn the tray`, or without a minute what goes piece by piece. */
+export const sayClockStep = ({ atMin, text }: ClockStep): string =>
+  atMin === null ? text : `${formatClock(atMin)} ${text}`;
