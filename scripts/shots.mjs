@@ -21,7 +21,7 @@ const views = [
   { name: "piece", path: "/day/2026-11-30/piece/pear-coat" },
   { name: "formula", path: `${day}/formula/bay-shortcrust` },
   { name: "schools", path: "/day/2026-11-30/piece/pear-coat/schools", settle: 4000 },
-  { name: "rest", path: `${day}/rest/bay-shortcrust`, settle: 2500 },
+  { name: "way", path: "/day/2026-11-30/piece/pear-coat/way" },
   { name: "larder", path: `${day}/larder` },
   { name: "heat", path: "/day/2026-11-30/piece/custard-cup/heat", settle: 4000 },
   { name: "book", path: `${day}/book` },

@@ -119,7 +119,8 @@ test("the day sheet prints whole on A4 and on Letter", async ({ page }) => {
     const pdf = await page.pdf({ format });
     const pages = pdf.toString("latin1").match(/\/Type\s*\/Page[^s]/g)?.length ?? 0;
     expect(pages).toBeGreaterThanOrEqual(2);
-    expect(pages).toBeLessThanOrEqual(4);
+    // Methods, steps and what is set out besides stand on it too.
+    expect(pages).toBeLessThanOrEqual(5);
   }
   await page.emulateMedia({ media: "print" });
   await expect(page.getByRole("button", { name: /Print/ })).toBeHidden();

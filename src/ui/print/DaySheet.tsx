@@ -71,11 +71,9 @@ export function DaySheet({ book, plan }: Props) {
               ))}
             </ul>
             {formula.steps.length > 0 && (
-              <ol className="list-decimal pl-5 text-[0.9em]">
-                {formula.steps.map((step, i) => (
-                  <li key={i}>{step}</li>
-                ))}
-              </ol>
+              <p className="text-[0.85em] leading-4">
+                {formula.steps.map((step, i) => `${i + 1}. ${step}`).join(" ")}
+              </p>
             )}
             {divided.length > 0 && (
               <p>
@@ -272,11 +270,7 @@ function Clock({ plan, book }: Props) {
                     <td>
                       ☐ {label}
                       {steps.length > 0 && (
-                        <ul className="pl-5 text-[0.85em]">
-                          {steps.map((step) => (
-                            <li key={step.id}>{sayClockStep(step)}</li>
-                          ))}
-                        </ul>
+                        <p className="pl-5 text-[0.85em] leading-4">{steps.map(sayClockStep).join(" · ")}</p>
                       )}
                     </td>
                   </tr>
