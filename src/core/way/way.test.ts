@@ -172,7 +172,7 @@ describe("the way as it is done in goes", () => {
           ["hands", "heat", "door"].includes(factsOf(kind).pass),
         );
         const stood = way
-          .slice(0, lastWork)
+          .slice(0, Math.max(lastWork, 0))
           .reduce((sum, { kind, minutes }) => sum + (factsOf(kind).pass === "stand" ? minutes : 0), 0);
         // Hands that leave something to dry count with it: here they all do.
         const dried = stretches.reduce(
