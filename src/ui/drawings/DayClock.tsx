@@ -2,8 +2,9 @@
 
 import { useMemo } from "react";
 import type { DayPlan, DayTask, TaskKind } from "@/core/plan";
-import { explainStart, findCriticalChain } from "@/core/schedule";
+import { findCriticalChain } from "@/core/schedule";
 import { formatClock, formatHeat, type OvenScale } from "@/core/units";
+import { useFreeMinutes } from "./useFreeMinutes";
 import { DayBar } from "./DayBar";
 import { CLOCK_WIDTH, LANE, layLanes, layTrays, type DayLanes } from "./dayLanes";
 import { HeatLine } from "./HeatLine";
@@ -46,7 +47,7 @@ export function DayClock({ plan, pinnedIds, selectedId, onSelect, onPin }: Props
         : [],
     [plan, selectedId],
   );
-  const freeOf = useMemo(() => findFreeMinutes(plan), [plan]);
+  const freeOf = useFreeMinutes(plan);
   const { schedule, tasks } = plan;
   if (!schedule || !lanes) return null;
   const { x, perMin, height, machines, heatHeight, loadHeight, handsTop, people } = lanes;
@@ -110,7 +111,8 @@ export function DayClock({ plan, pinnedIds, selectedId, onSelect, onPin }: Props
         )}
         <ChainLine plan={plan} lanes={lanes} chain={chain} />
         <text x={x(lanes.fromMin)} y={height - 22} fontSize="13">
-          Hands: M mix or make · R roll and cut · J sugar · F fill · S close · U unmould · G glaze · C set out
+          Hands: M mix or make · R roll and cut · J sugar · L line · F fill · W boil · P pour · S close · U
+          unmould · G glaze · C set out
           {people > 1 && " · below, the helper"}
         </text>
         <text x={x(lanes.fromMin)} y={height - 5} fontSize="13">
@@ -130,16 +132,6 @@ const findFill = ({ station }: DayTask): string =>
       : station === "cool"
         ? "var(--color-base-100)"
         : "var(--filling-soft)";
-
-/** Minutes by which each load could be earlier. Of jobs by hand it is said when they are chosen. */
-function findFreeMinutes({ problem, schedule, tasks }: DayPlan): ReadonlyMap<string, number> {
-  if (!problem || !schedule) return new Map();
-  return new Map(
-    tasks.flatMap(({ id, machineId }) =>
-      machineId === null ? [] : [[id, explainStart(problem, schedule, id)?.freeMin ?? 0] as const],
-    ),
-  );
-}
 
 /** `205 °C`, or `205–175 °C` where the heat is lowered on the way. */
 function describeHeat({ heat }: DayTask, scale: OvenScale): string {

@@ -122,16 +122,16 @@ function WayEditor({ piece }: { readonly piece: Piece }) {
           <div className="flex flex-wrap gap-2">
             <button
               type="button"
-              className="btn touch"
+              className={`btn touch ${panel === "ways" ? "btn-primary" : ""}`}
               aria-pressed={panel === "ways"}
               onClick={() => setPanel(panel === "ways" ? null : "ways")}
             >
               {findReadyWay(piece.form, way)?.name ?? "Your own way"}
-              <span className="quiet ml-1">others…</span>
+              <span className="ml-1 font-normal">others…</span>
             </button>
             <button
               type="button"
-              className="btn touch"
+              className={`btn touch ${panel === "add" ? "btn-primary" : ""}`}
               aria-pressed={panel === "add"}
               onClick={() => setPanel(panel === "add" ? null : "add")}
             >
