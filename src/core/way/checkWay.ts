@@ -119,7 +119,9 @@ export function checkWay(way: Way, { form }: WayFacts): WayFault[] {
   for (const kind of [...before, ...over, "setOut"] as const)
     if (at(kind) < 0) faults.push({ code: "missing", step: kind });
   if (firstHeat < 0) faults.push({ code: "missing", step: "bake" });
-  if (!way.some(isFilling)) faults.push({ code: "missing", step: "fill" });
+  // An open shell may be sold or kept empty.
+  const isShell = before.length > 0 && over.length === 0;
+  if (!isShell && !way.some(isFilling)) faults.push({ code: "missing", step: "fill" });
   for (const kind of once) {
     const times = way.filter((step) => step.kind === kind).length;
     if (times > 1) faults.push({ code: "twice", step: kind, times });

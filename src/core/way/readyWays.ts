@@ -204,6 +204,22 @@ const openPlans: readonly Plan[] = [
   },
 ];
 
+const shellPlan: Plan = {
+  id: "shell",
+  name: "Shell alone, baked empty",
+  why: "Sold as it is, or filled another day: nothing goes in.",
+  steps: ({ before }) => [
+    ...before,
+    ["trim"],
+    ["dock"],
+    chill(20),
+    bake(190, 20),
+    cool(12),
+    ["unmould"],
+    cool(10),
+  ],
+};
+
 const casePlans: readonly Plan[] = [
   {
     id: "case",
@@ -299,7 +315,7 @@ const largeFoldPlans: readonly Plan[] = [
 const plansOf = (form: PieceForm): readonly Plan[] => {
   switch (form.kind) {
     case "lined":
-      return form.topping.kind === "open" ? [...linedPlans, ...openPlans] : linedPlans;
+      return form.topping.kind === "open" ? [...linedPlans, ...openPlans, shellPlan] : linedPlans;
     case "puck":
       return [openPlans[2]!, ...linedPlans.slice(0, 1)];
     case "case":

@@ -172,15 +172,20 @@ function PieceBlock({
                 {count} of {formatMass(eachG)},{" "}
               </span>
             ))}
-            {line.fills.map(({ part, count, pans }) => (
-              <span key={`${part.role}-${part.fillingId}`}>
-                {nameFilling(part.fillingId)} <strong>{formatMass(part.portion.massG)}</strong> (
-                {part.portion.spoons}){part.ofPieces < 1 && ` in ${count}`}
-                {pans !== null && `, ${formatMass(pans.eachG)} in each of ${formatCount(pans.count, "pan")}`}
-                ;{" "}
-              </span>
-            ))}
-            weigh every tenth, {Math.round(portion.lowG)}–{Math.round(portion.highG)} g
+            {line.fills
+              .filter(({ totalG }) => totalG > 0)
+              .map(({ part, count, pans }) => (
+                <span key={`${part.role}-${part.fillingId}`}>
+                  {nameFilling(part.fillingId)} <strong>{formatMass(part.portion.massG)}</strong> (
+                  {part.portion.spoons}){part.ofPieces < 1 && ` in ${count}`}
+                  {pans !== null &&
+                    `, ${formatMass(pans.eachG)} in each of ${formatCount(pans.count, "pan")}`}
+                  ;{" "}
+                </span>
+              ))}
+            {portion.massG > 0
+              ? `weigh every tenth, ${Math.round(portion.lowG)}–${Math.round(portion.highG)} g`
+              : "nothing goes in"}
             {seal &&
               `, margin ${formatLength(piece.marginMm)}; ${seal.crimp.name.toLowerCase()}, ${seal.marks} ${seal.crimp.markName} on ${formatNumber(seal.seamMm)} mm`}
             .

@@ -51,7 +51,8 @@ function Surface({ line }: { readonly line: PiecePlan }) {
             {portion.scoop && `scoop no. ${portion.scoop.number} · `}
             bag, {portion.strokes} {portion.strokes === 1 ? "stroke" : "strokes"}
           </p>
-          <p>
+          {portion.massG === 0 && <p>Its way fills nothing into it: it is set out as a shell.</p>}
+          <p hidden={portion.massG === 0}>
             weigh every tenth:{" "}
             <strong className="figure">
               {Math.round(portion.lowG)}–{Math.round(portion.highG)} g

@@ -133,3 +133,28 @@ test("two steps that fill share the fillings: each takes its own, the open one t
   expect(jam!.parts.map(({ fillingId }) => fillingId)).toEqual(["quince-jam"]);
   expect(cream!.parts.map(({ role }) => role)).toEqual(["main"]);
 });
+
+test("a shell that its way never fills is ordered with nothing in it: no filling is made, no mass is lost", () => {
+  const shell = createWay([["line"], ["dropIn"], ["bake", { heatC: 190 }], ["setOut"]]);
+  for (const id of ["custard-cup", "tahini-tartlet"]) {
+    const book = withPiece(id, ({ form }) => ({
+      way: shell,
+      form: form.kind === "lined" ? { ...form, topping: { kind: "open" } } : form,
+    }));
+    const plan = planDay({ ...book, orders: book.orders.filter(({ pieceId }) => pieceId === id) });
+    expect(plan.problems.filter(({ stops }) => stops)).toEqual([]);
+    expect(plan.fillings).toEqual([]);
+    expect(plan.tasks.some(({ kind }) => kind === "fill" || kind === "make")).toBe(false);
+    const { flow, materials } = plan;
+    const out =
+      flow.piecesG +
+      flow.waterG +
+      flow.decorationsG +
+      flow.trimLeftG +
+      flow.rollingLossG +
+      flow.surplusBlanksG +
+      flow.returnedG;
+    expect(flow.doughG + flow.wholeG + flow.coatsG + flow.storedG).toBeCloseTo(out, 6);
+    expect(materials.reduce((sum, { massG }) => sum + massG, 0)).toBeCloseTo(flow.wholeG + flow.coatsG, 6);
+  }
+});

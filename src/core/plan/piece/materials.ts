@@ -9,7 +9,7 @@ import {
   type Ingredient,
 } from "../../formula";
 import { washFacts, type GlazeKind } from "../../sealing";
-import type { WayStep } from "../../way";
+import { hasStep, isFilling, type WayStep } from "../../way";
 import type { PiecePlan } from "../result/dayPlan";
 
 export const materialUses = ["inside", "onTop", "glue", "wash", "glaze", "stick"] as const;
@@ -100,7 +100,7 @@ function listShares(line: PiecePlan): Share[] {
       pieces: toFill,
     })),
     ...extras.flatMap((extra) =>
-      extra.kind === "inclusion"
+      extra.kind === "inclusion" && (way.some(isFilling) || hasStep(way, "dropIn"))
         ? [
             {
               name: extra.name,

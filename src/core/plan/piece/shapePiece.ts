@@ -2,7 +2,9 @@ import { doesLift, type Dough, type Filling, type Formula } from "../../formula"
 import { formPiece, type Blank, type BlankRole, type FormedPiece } from "../../forming";
 import {
   advisePlumpness,
+  computePortion,
   dividePortion,
+  type DividedPortion,
   type PlumpnessAdvice,
   type Portion,
   type PortionPart,
@@ -27,7 +29,7 @@ import {
   type WashedPiece,
 } from "../../sealing";
 import { computeAreaMm2, outerOutline } from "../../shape";
-import { findChillMin } from "../../way";
+import { findChillMin, hasStep, isFilling, type Way } from "../../way";
 import type { DayBook, Kitchen, Piece } from "../book/book";
 import type { Problem } from "../result/problem";
 import { computeHandWork, type PieceWorks } from "./handWork";
@@ -84,6 +86,17 @@ export function findFilling(fillingId: string, formulas: readonly Formula[]): Fi
   );
 }
 
+/** A shell that its way never fills holds nothing, whatever would have room in it. */
+function emptyShell(way: Way, divided: DividedPortion): DividedPortion {
+  if (way.some(isFilling)) return divided;
+  const [main] = divided.parts;
+  return {
+    parts: [{ ...main, portion: computePortion(0, main.portion.massG / main.portion.volumeMl) }],
+    inclusionsG: hasStep(way, "dropIn") ? divided.inclusionsG : 0,
+    displacedMl: 0,
+  };
+}
+
 /** What surrounds a piece as it is made: the fillings there are, the room, and what the log says. */
 export interface ShapeContext {
   readonly formulas: readonly Formula[];
@@ -120,7 +133,7 @@ export function shapePiece(
     (id) => findFilling(id, context.formulas)?.densityGPerMl,
   );
   if (!divided.ok) return stop(divided.failure.message);
-  const { parts, inclusionsG } = divided.value;
+  const { parts, inclusionsG } = emptyShell(piece.way, divided.value);
   const blanksMm2 = blanks.reduce((sum, blank) => sum + takenMm2(blank), 0);
   const blankG = (blanksMm2 * thicknessMm * dough.densityGPerMl) / 1000;
   const trimG = trimMl * dough.densityGPerMl;
