@@ -218,6 +218,7 @@ function PastedLine({
   const sure = line.confidence >= SURE || (isConfirmed && line.massG !== null);
   const Mark = sure ? CircleCheck : CircleHelp;
   const grams = given === "" ? null : readGrams(given);
+  const byHandG = grams && "massG" in grams ? grams.massG : null;
   return (
     <li className="flex gap-2 border-t border-base-300 py-1.5">
       <Mark
@@ -231,8 +232,8 @@ function PastedLine({
             <strong className="figure">{line.amountText}</strong> {line.name}
           </span>
           <span className="figure ml-auto text-lg whitespace-nowrap">
-            {line.massG === null ? "?" : formatMass(line.massG)}
-            {line.mostG !== null && `–${formatMass(line.mostG)}`}
+            {byHandG !== null ? formatMass(byHandG) : line.massG === null ? "?" : formatMass(line.massG)}
+            {byHandG === null && line.mostG !== null && `–${formatMass(line.mostG)}`}
           </span>
           <span className="quiet w-14 text-right text-sm whitespace-nowrap">
             {formatNumber(line.confidence * 100)} %
@@ -244,12 +245,12 @@ function PastedLine({
               {question}
             </span>
           ))}
-        {line.suggestedId !== null && !isConfirmed && (
+        {line.massG !== null && !sure && (
           <button type="button" className="btn btn-sm touch mt-1" onClick={onConfirm}>
-            Yes, it is
+            {line.suggestedId !== null ? "Yes, it is" : "Yes, so much"}
           </button>
         )}
-        {line.massG === null && (
+        {(line.massG === null || (!sure && line.suggestedId === null)) && (
           <label className="mt-1 flex items-center gap-2 text-sm">
             Grams of this line
             <input
@@ -282,7 +283,9 @@ function toFormula(
   const missing: string[] = [];
   const lines = parsed.lines.slice(0, MAX_FORMULA_LINES).flatMap((line) => {
     const byHand = readGrams(given[line.text] ?? "");
-    const massG = line.massG ?? ("massG" in byHand ? byHand.massG : null);
+    // What the baker says stands before what was read or guessed.
+    const saidG = "massG" in byHand ? byHand.massG : null;
+    const massG = saidG ?? line.massG;
     if (massG === null || describeLimitFault(massG, formulaLimits.lineMassG)) {
       missing.push(line.name);
       return [];
@@ -293,8 +296,9 @@ function toFormula(
         name: line.name.slice(0, MAX_NAME_CHARACTERS),
         amountText: line.amountText.slice(0, 40),
         massG,
-        mostG: line.mostG,
-        ingredientId: confirmed.includes(line.text) ? line.suggestedId : line.ingredientId,
+        mostG: saidG === null ? line.mostG : null,
+        ingredientId:
+          line.suggestedId !== null && confirmed.includes(line.text) ? line.suggestedId : line.ingredientId,
       },
     ];
   });
@@ -309,7 +313,11 @@ function toFormula(
     totalG: lines.reduce((sum, { massG }) => sum + massG, 0),
     missing,
     doubtful: parsed.lines.filter(
-      ({ confidence, massG, text }) => massG !== null && confidence < SURE && !confirmed.includes(text),
+      ({ confidence, massG, text }) =>
+        massG !== null &&
+        confidence < SURE &&
+        !confirmed.includes(text) &&
+        !("massG" in readGrams(given[text] ?? "")),
     ).length,
   };
 }
