@@ -101,12 +101,9 @@ export const crescent: Piece = goes(
     glue: "water",
     vents: { kind: "none", count: 0 },
     wash: { kind: "none", coats: 1, sugar: "after" },
-    heatBy: "oil",
     glaze: { kind: "icing", dryMin: 10 },
     spares: 2,
-    stages: [{ ovenC: 180, minutes: 5, act: "none" }],
     bakeLossShare: 0.1,
-    coolMin: 15,
   }),
   [
     ["roll"],
@@ -153,10 +150,6 @@ export const oval: Piece = goes(
     plumpness: 0.45,
     crimp: "forked",
     wash: { kind: "egg", coats: 2, sugar: "none" },
-    stages: [
-      { ovenC: 185, minutes: 15, act: "secondCoat" },
-      { ovenC: 185, minutes: 15, act: "none" },
-    ],
   }),
   [
     ["takeOut", { minutes: 10 }],
@@ -190,8 +183,6 @@ export const puffCase: Piece = goes(
     vents: { kind: "none", count: 0 },
     wash: { kind: "egg", coats: 1, sugar: "none" },
     webMm: 1,
-    stages: [{ ovenC: 215, minutes: 18, act: "none" }],
-    coolMin: 25,
   }),
   [
     ["roll"],
@@ -226,10 +217,8 @@ export const rose: Piece = goes(
     tin: "buttered",
     spares: 0,
     vesselId: cups.id,
-    unmould: { fromMin: 5, untilMin: null },
     webMm: 0,
     raggedMm: 0,
-    stages: [{ ovenC: 190, minutes: 32, act: "none" }],
   }),
   [
     ["roll"],
@@ -271,12 +260,7 @@ export const pearCoat: Piece = goes(
     vesselId: syrupPans.id,
     doneness: { sign: "skewer", moreMin: 5, atMost: 1 },
     webMm: 0,
-    stages: [
-      { ovenC: 205, minutes: 15, act: "turn" },
-      { ovenC: 175, minutes: 30, act: "none" },
-    ],
     bakeLossShare: 0.1,
-    coolMin: 30,
   }),
   [
     ["roll"],
@@ -313,7 +297,6 @@ export const dateRound: Piece = goes(
     glue: "water",
     vents: { kind: "slits", count: 1 },
     wash: { kind: "egg", coats: 1, sugar: "none" },
-    stages: [{ ovenC: 190, minutes: 25, act: "none" }],
     bakeLossShare: 0.07,
   }),
   [
@@ -356,14 +339,8 @@ export const custardCup: Piece = goes(
     tin: "buttered",
     spares: 0,
     vesselId: cups.id,
-    unmould: { fromMin: 12, untilMin: null },
     doneness: { sign: "trembles", moreMin: 2, atMost: 2 },
-    stages: [
-      { ovenC: 230, minutes: 9, act: "none" },
-      { ovenC: 180, minutes: 14, act: "none" },
-    ],
     bakeLossShare: 0.08,
-    coolMin: 15,
   }),
   [
     ["roll"],
@@ -414,11 +391,6 @@ export const tahiniTartlet: Piece = goes(
     tin: "floured",
     spares: 0,
     vesselId: tartletRings.id,
-    unmould: { fromMin: 10, untilMin: 40 },
-    stages: [
-      { ovenC: 185, minutes: 14, act: "turn" },
-      { ovenC: 170, minutes: 16, act: "none" },
-    ],
     bakeLossShare: 0.06,
   }),
   [
@@ -471,12 +443,7 @@ export const chestnutPie: Piece = goes(
     tin: "buttered",
     spares: 0,
     vesselId: pieMoulds.id,
-    unmould: { fromMin: 10, untilMin: null },
     doneness: { sign: "baseBrown", moreMin: 3, atMost: 1 },
-    stages: [
-      { ovenC: 200, minutes: 15, act: "none" },
-      { ovenC: 180, minutes: 20, act: "none" },
-    ],
   }),
   [
     ["takeOut", { minutes: 10 }],
@@ -515,10 +482,7 @@ export const lemonPuck: Piece = goes(
     tin: "buttered",
     spares: 0,
     vesselId: cups.id,
-    unmould: { fromMin: 5, untilMin: 25 },
     cutAim: "sliced",
-    stages: [{ ovenC: 215, minutes: 22, act: "none" }],
-    coolMin: 12,
   }),
   [
     ["roll"],
@@ -552,10 +516,6 @@ export const appleEnvelope: Piece = goes(
     vents: { kind: "slits", count: 3 },
     wash: { kind: "egg", coats: 1, sugar: "before" },
     webMm: 0,
-    stages: [
-      { ovenC: 215, minutes: 12, act: "turn" },
-      { ovenC: 190, minutes: 12, act: "none" },
-    ],
   }),
   [
     ["roll"],

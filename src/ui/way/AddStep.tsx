@@ -65,8 +65,11 @@ const findGroup = (kind: StepKind): Group => {
 export function AddStep({ piece, onAdd }: Props) {
   const isOil = findHeatWay(piece.way) === "oil";
   const { before, over } = listShapeSteps(piece.form);
+  const hasSauce = piece.extras.some(({ kind }) => kind === "sauce");
   const ofForm = new Set<StepKind>([...before, ...over]);
   const offered = stepKinds.filter((kind) => {
+    // Without a sauce among what goes in there is nothing to boil or to pour.
+    if (kind === "warm" || kind === "pourAround") return hasSauce && !hasStep(piece.way, kind);
     if (shapeKinds.has(kind)) return ofForm.has(kind) && !hasStep(piece.way, kind);
     if (kind === "setOut" || kind === "roll" || kind === "cut") return !hasStep(piece.way, kind);
     return isOil ? kind !== "bake" && factsOf(kind).pass !== "door" : kind !== "fry";

@@ -78,6 +78,14 @@ export function StepPanel({ step, piece, line, at, onTake, onMove, onRemove }: P
       {factsOf(step.kind).takes === "thing" && (
         <ThingFields step={step} onChange={(thing) => set({ thing })} />
       )}
+      {(step.kind === "prepare" || step.kind === "laySlices") && (
+        <TextField
+          label="Called, to be bought"
+          value={step.thing?.name ?? ""}
+          check={checkName}
+          onCommit={(name) => set({ thing: { name, count: 1, eachG: 1 } })}
+        />
+      )}
       {(pass === "hands" || pass === "heat") && (
         <WaitDial step={step} onChange={(mostWaitMin) => set({ mostWaitMin })} />
       )}

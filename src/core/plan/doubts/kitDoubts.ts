@@ -56,7 +56,8 @@ export function findKitDoubts(
 export function nameHeld(resourceId: string, vessels: readonly Vessel[]): string {
   const id = resourceId.slice(resourceId.indexOf(":") + 1);
   if (resourceId === "trays") return "the trays";
-  if (resourceId.startsWith("shelf:")) return id === "fridge" ? placeNames.fridge : placeNames.rack;
+  if (resourceId.startsWith("shelf:"))
+    return id === "fridge" || id === "freezer" ? placeNames[id] : placeNames.rack;
   return vessels.find((vessel) => vessel.id === id)?.name ?? resourceId;
 }
 

@@ -23,13 +23,28 @@ export function findLateness(schedule: Schedule, drafts: readonly DraftTask[], o
       station: "fill",
       pieceId: waiting?.pieceId ?? null,
       stops: false,
-      message:
-        before?.kind === "sugar"
-          ? `${waiting?.label ?? taskId}: the fruit lies sugared ${formatDuration(overMin)} too long and draws juice. ` +
-            "Sugar it later, or fill in smaller lots."
-          : `${waiting?.label ?? taskId}: the blanks of “${before?.label ?? afterTaskId}” wait ${formatDuration(overMin)} longer than ` +
-            "this dough may lie on the bench. Chill them covered, or roll smaller sheets.",
+      message: `${waiting?.label ?? taskId}: ${describeLongWait(before, afterTaskId, formatDuration(overMin))}`,
     };
   });
   return [...late, ...waits];
+}
+
+/** What has waited too long, by how much, and what to do: sugared fruit, a boil, blanks, or a piece between two steps. */
+function describeLongWait(before: DraftTask | undefined, id: string, over: string): string {
+  switch (before?.kind) {
+    case "sugar":
+      return `the fruit lies sugared ${over} too long and draws juice. Sugar it later, or fill in smaller lots.`;
+    case "warm":
+      return `what was brought to the boil stands ${over} too long and is hot no more. Boil it later, or make smaller lots.`;
+    case "roll":
+      return (
+        `the blanks of “${before.label}” wait ${over} longer than this dough may lie on the bench. ` +
+        "Chill them covered, or roll smaller sheets."
+      );
+    default:
+      return (
+        `it waits ${over} longer after “${before?.label ?? id}” than its way allows. ` +
+        "Allow it more in the way, make smaller lots, or move a promise."
+      );
+  }
 }

@@ -48,7 +48,7 @@ export function tellStep(
   };
 }
 
-/** Every step of a way that is neither rolled with others nor told only on the sheet. */
+/** A step's name as this piece's way makes it: what is sliced is not rolled, a second heat is baking on. */
 function nameStep(step: WayStep, { way, cutAim }: Piece, name: string): string {
   const heats = way.filter(isHeat);
   const at = heats.indexOf(step);
