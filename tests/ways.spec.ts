@@ -51,6 +51,7 @@ test("steps are added, set, moved by keyboard and taken away; the clock answers 
   page,
 }) => {
   await page.goto(`${FAIR}/piece/date-round/way`);
+  await expect(page.getByRole("list", { name: "Steps" })).toBeVisible();
   const before = await namesOf(page);
   await page.getByRole("button", { name: "+ a step" }).click();
   await page
