@@ -21,6 +21,7 @@ type PieceRow = FormColumns & {
   thickness_mm: number;
   margin_mm: number;
   plumpness: number;
+  portion_g: number | null;
   crimp: Piece["crimp"];
   glue: Piece["glue"];
   vent_kind: Piece["vents"]["kind"];
@@ -121,6 +122,7 @@ export function createPieceRepository(db: Database.Database): Repository<Piece> 
       "thickness_mm",
       "margin_mm",
       "plumpness",
+      "portion_g",
       "crimp",
       "glue",
       "vent_kind",
@@ -179,6 +181,7 @@ function toRow(piece: Piece): PieceRow {
     thickness_mm: piece.thicknessMm,
     margin_mm: piece.marginMm,
     plumpness: piece.plumpness,
+    portion_g: piece.portionG,
     crimp: piece.crimp,
     glue: piece.glue,
     vent_kind: piece.vents.kind,
@@ -222,6 +225,7 @@ function fromRow(row: PieceRow, way: Way, extras: readonly PieceExtra[]): Piece 
     thicknessMm: row.thickness_mm,
     marginMm: row.margin_mm,
     plumpness: row.plumpness,
+    portionG: row.portion_g,
     extras,
     crimp: row.crimp,
     glue: row.glue,

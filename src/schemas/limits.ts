@@ -27,6 +27,7 @@ export const pieceLimits = {
   thicknessMm: limit("Rolled to", "mm", 1, 12, 0.5),
   marginMm: limit("Clean margin", "mm", 3, 60, 1),
   plumpness: limit("Plumpness", "", 0.05, 1, 0.05),
+  portionG: limit("Each gets", "g", 0.5, 2000, 1),
   webMm: limit("Between cuts", "mm", 0, 20, 1),
   raggedMm: limit("Ragged edge", "mm", 0, 40, 1),
   spares: limit("Spare pieces", "", 0, 500, 1),
@@ -63,6 +64,14 @@ export const pieceLimits = {
   pressMm: limit("Press across", "mm", 40, 250, 1),
   ventCount: limit("Vents", "", 0, 24, 1),
   washCoats: limit("Coats", "", 1, 2, 1),
+} as const;
+
+/** A batch that is divided into pieces. */
+export const batchLimits = {
+  doughG: limit("Batch", "g", 10, 100_000, 10),
+  pieces: limit("Into", "", 1, 5000, 1),
+  eachG: limit("Dough each", "g", 1, 5000, 1),
+  each: limit("In a set", "", 1, 12, 1),
 } as const;
 
 /** What a piece holds beside its main filling. */

@@ -1,4 +1,5 @@
 import Joi from "joi";
+import { cutAims } from "@/core/cutting";
 import { allergens, ingredientGroups, measureStates } from "@/core/formula";
 import { larderKinds } from "@/core/plan";
 import { ovenScales } from "@/core/units";
@@ -75,11 +76,12 @@ export const recordSchemas = {
     thicknessMm: quantity(pieceLimits.thicknessMm),
     marginMm: quantity(pieceLimits.marginMm),
     plumpness: quantity(pieceLimits.plumpness),
+    portionG: quantity(pieceLimits.portionG).allow(null).default(null).optional(),
     extras: extrasSchema,
     ...finishParts,
     webMm: quantity(pieceLimits.webMm),
     raggedMm: quantity(pieceLimits.raggedMm),
-    cutAim: Joi.valid("leastDough", "fewestRerolls", "leastTime", "pinned", "portioned", "sliced").required(),
+    cutAim: Joi.valid(...cutAims).required(),
     pinnedSheet: sheetSchema.allow(null).required(),
     spares: whole(pieceLimits.spares),
     bakeLossShare: quantity(pieceLimits.bakeLossShare),

@@ -1,5 +1,15 @@
 import { proxy, wrap } from "comlink";
-import type { AheadAnswers, DayAnswers, DayBook, DayFigures, DayPlan, VariantFigures } from "@/core/plan";
+import type {
+  AheadAnswers,
+  BatchFault,
+  DayAnswers,
+  DayBook,
+  DayFigures,
+  DayPlan,
+  DividedBatch,
+  VariantFigures,
+} from "@/core/plan";
+import type { Result } from "@/core/result";
 import type { Improvement } from "@/core/schedule";
 import { diffTables, toLists, type RecordTable } from "@/schemas/recordTable";
 import type { DayGround } from "@/schemas/toDayBook";
@@ -7,6 +17,7 @@ import { createLatestClient, type LatestClient } from "./createLatestClient";
 import type {
   AheadRequest,
   ChoicesRequest,
+  DivisionRequest,
   PlanWorkerApi,
   SearchRequest,
   VariantsRequest,
@@ -21,7 +32,7 @@ export interface DayInput {
 }
 
 export type PlanClient = LatestClient<DayInput, DayPlan | null>;
-export type { AheadRequest, ChoicesRequest, VariantsRequest };
+export type { AheadRequest, ChoicesRequest, DivisionRequest, VariantsRequest };
 
 const startWorker = () => new Worker(new URL("./planWorker.ts", import.meta.url), { type: "module" });
 
@@ -66,6 +77,13 @@ export function createAheadClient(): LatestClient<AheadRequest, AheadAnswers> {
   const worker = startWorker();
   const remote = wrap<PlanWorkerApi>(worker);
   return createLatestClient(worker, remote, (request) => remote.answerAhead(request));
+}
+
+/** A batch divided into pieces. */
+export function createDivisionClient(): LatestClient<DivisionRequest, Result<DividedBatch, BatchFault>> {
+  const worker = startWorker();
+  const remote = wrap<PlanWorkerApi>(worker);
+  return createLatestClient(worker, remote, async (request) => await remote.divideBatch(request));
 }
 
 export interface SearchClient {

@@ -3,18 +3,23 @@ import {
   answerAhead,
   answerDay,
   compareVariants,
+  divideBatch,
   planDay,
   weighChoices,
   type AheadAnswers,
+  type BatchFault,
+  type BatchRequest,
   type Choice,
   type DayAnswers,
   type DayBook,
   type DayFigures,
   type DayPlan,
+  type DividedBatch,
   type Piece,
   type VariantFigures,
 } from "@/core/plan";
 import { searchSchedule, type Improvement, type ScheduleProblem } from "@/core/schedule";
+import type { Result } from "@/core/result";
 import { createRandom } from "@/core/seededRandom";
 import { fromLists, withRecord, type Edit, type RecordLists, type RecordTable } from "@/schemas/recordTable";
 import { toDayBook, type DayGround } from "@/schemas/toDayBook";
@@ -55,6 +60,11 @@ export interface AheadRequest {
   readonly eve: DayBook | null;
 }
 
+export interface DivisionRequest {
+  readonly book: DayBook;
+  readonly request: BatchRequest;
+}
+
 /** Between two reports the search lets messages in, ms: a stop is heard as soon. */
 const REPORT_EVERY_MS = 120;
 /** The same search for the same day. */
@@ -83,6 +93,8 @@ const api = {
     compareVariants(book, variants, count),
   answerDay: (book: DayBook): DayAnswers => answerDay(book),
   answerAhead: ({ book, eve }: AheadRequest): AheadAnswers => answerAhead(book, eve),
+  divideBatch: ({ book, request }: DivisionRequest): Result<DividedBatch, BatchFault> =>
+    divideBatch(book, request),
   /** Searches a better order of the day until the budget is spent, it is proven best, or it is stopped. */
   async searchDay(
     { problem, budgetMs }: SearchRequest,

@@ -21,6 +21,21 @@ export const leastDough: Aim = { least: null, wanted: dough, other: time };
 export const fewestRerolls: Aim = { least: (sketch) => sketch.rerolls, wanted: dough, other: time };
 export const leastTime: Aim = { least: null, wanted: time, other: dough };
 
+/** A minute of hands is worth so much dough, g: a floured hour costs about what two and a half kilos of dough do. Craft's first guess. */
+const MINUTE_G = 40;
+/** A re-roll besides its minutes: it waits for its rest, and what comes of it is tougher, g of dough. */
+const REROLL_G = 40;
+
+/** What a plan costs in all, as g of dough: the dough itself, the hands, and the fuss of rolling trim again. */
+export const weighCost = (doughG: number, handMin: number, rerolls: number): number =>
+  doughG + handMin * MINUTE_G + rerolls * REROLL_G;
+
+/** What a hand would do: dough, minutes and fuss weighed together, of equals the quicker. @param gPerMm2 - Of rolled dough. */
+export function sensible(gPerMm2: number): Aim {
+  const cost: Figure = ({ doughMm2, handMin, rerolls }) => weighCost(doughMm2 * gPerMm2, handMin, rerolls);
+  return { least: cost, wanted: cost, other: time };
+}
+
 /** Of the plans within the slack of the lowest `wanted` figure, the one with the lowest `other`. */
 export function choose(sketches: readonly PlanSketch[], { least, wanted, other }: Aim): PlanSketch {
   const lowest = least && Math.min(...sketches.map(least));

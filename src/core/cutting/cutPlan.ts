@@ -137,10 +137,19 @@ export interface CutPlan {
 }
 
 /**
- * What the baker asks the plan to be best at; `pinned` keeps the sheet the baker drew; `portioned` and `sliced` make
+ * What the baker asks the plan to be best at; `sensible` weighs dough, minutes and fuss together; `pinned` keeps the sheet the baker drew; `portioned` and `sliced` make
  * blanks without a sheet.
  */
-export type CutAim = "leastDough" | "fewestRerolls" | "leastTime" | "pinned" | "portioned" | "sliced";
+export type CutAim = (typeof cutAims)[number];
+export const cutAims = [
+  "sensible",
+  "leastDough",
+  "fewestRerolls",
+  "leastTime",
+  "portioned",
+  "sliced",
+  "pinned",
+] as const;
 
 export interface CutFault {
   readonly kind: "nothingFits";

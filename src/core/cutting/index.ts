@@ -14,6 +14,7 @@ export type {
   Reroll,
   RollingRequest,
 } from "./cutPlan";
+export { cutAims } from "./cutPlan";
 export { rollsRound } from "./portionBlanks";
 export { layOutTogether, type SharedOutline, type SharedPart, type SharedSheet } from "./layOutTogether";
 export { craftHandTimes, estimateHandMin, type CuttingHandTimes } from "./handTimes";

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { gapMm, placePolygon, toContour, type Outline } from "../shape";
 import { craftHandTimes, planCuts, type BlankDemand, type CutPlan, type CutRequest } from ".";
-import { AIM_SLACK_SHARE } from "./chooseSketch";
+import { AIM_SLACK_SHARE, weighCost } from "./chooseSketch";
 
 const demandFor = (outline: Outline, count: number, more: Partial<BlankDemand> = {}): BlankDemand => ({
   id: "blank",
@@ -301,4 +301,52 @@ test("what is left becomes as many leaves as fit, and the balance holds", () => 
   const { decorations, decorationsG, trimLeftG } = answers.value.leastDough;
   expect(decorations).toBeGreaterThan(20);
   expect(decorationsG).toBeGreaterThan(trimLeftG);
+});
+
+const costOf = ({ doughG, handMin, rerolls }: CutPlan) => weighCost(doughG, handMin, rerolls.length);
+const sensibleOf = (outline: Outline, count: number, more: Partial<CutRequest> = {}) => {
+  const answers = planCuts({ ...market, demands: [demandFor(outline, count)], ...more });
+  if (!answers.ok) throw new Error(answers.failure.message);
+  return answers.value;
+};
+const disc = (diameterMm: number): Outline => ({ kind: "disc", diameterMm });
+
+test("what a hand would do never costs more in all than any other answer it may take", () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 40, max: 200 }),
+      fc.integer({ min: 1, max: 120 }),
+      fc.boolean(),
+      (mm, n, mayTurn) => {
+        const { sensible, portioned, sliced, ...sheets } = sensibleOf(disc(mm), n, { mayTurn });
+        for (const plan of Object.values(sheets))
+          expect(costOf(sensible)).toBeLessThanOrEqual(costOf(plan) + 1e-6);
+        if (mayTurn) expect(costOf(sensible)).toBeLessThanOrEqual(costOf(portioned!) + 1e-6);
+        else expect(sensible.portioning).toBeNull();
+        expect(sliced).toBeDefined();
+      },
+    ),
+    { numRuns: 20, seed: 11 },
+  );
+});
+
+test("sheets are those a hand rolls: small rounds off one, a market's dozens off few, large ones weighed and rolled", () => {
+  const small = sensibleOf(disc(70), 12).sensible;
+  expect([small.portioning, small.sheets.length]).toEqual([null, 1]);
+  const eight = sensibleOf(disc(180), 8).sensible;
+  expect(eight.portioning?.portions).toEqual([expect.objectContaining({ count: 8 })]);
+  const many = sensibleOf(disc(90), 96).sensible;
+  expect(many.portioning).toBeNull();
+  for (const { count } of many.sheets.filter(({ pass }) => pass === 0)) expect(count).toBeGreaterThan(4);
+  // Layers are not rolled up into balls: eight large rounds of puff come off sheets, none of which gives only one but the last.
+  const puff = sensibleOf(disc(180), 8, { mayTurn: false }).sensible;
+  expect(puff.sheets.filter(({ count }) => count === 1).length).toBeLessThanOrEqual(1);
+});
+
+test("one large round is cut from a round sheet: its ring of trim is all that is over", () => {
+  const { leastDough } = sensibleOf(disc(280), 1, { mayTurn: false });
+  const ringMm2 = (Math.PI / 4) * (296 ** 2 - 280 ** 2);
+  expect(leastDough.sheets).toEqual([expect.objectContaining({ count: 1, pass: 0 })]);
+  expect(leastDough.sheets[0]!.sheet.shape).toBe("oval");
+  expect(leastDough.trimLeftG / (ringMm2 * 3.5 * 1.2e-3)).toBeCloseTo(1, 2);
 });

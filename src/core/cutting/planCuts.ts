@@ -4,7 +4,16 @@ import { computeAreaMm2, computeBox, describeOutline, outerOutline, type BoxMm }
 import { listRolledThinner } from "./boughtSheets";
 import type { BlankDemand, CutAim, CutFault, CutPlan, CutRequest } from "./cutPlan";
 import { toStreams, type CutStream } from "./cutStream";
-import { choose, fewestRerolls, findFewest, leastDough, leastTime, type Aim } from "./chooseSketch";
+import {
+  choose,
+  fewestRerolls,
+  findFewest,
+  leastDough,
+  leastTime,
+  sensible,
+  weighCost,
+  type Aim,
+} from "./chooseSketch";
 import { estimatePlan, meets, soleRun, type PlanSketch, type SheetRun } from "./estimatePlan";
 import { portionBlanks, sliceBlanks } from "./portionBlanks";
 import { realizePlan } from "./realizePlan";
@@ -14,6 +23,7 @@ import type { MenuSheet } from "./sheetMenu";
 
 /** A plan for each aim that these blanks allow. */
 export type CutAnswers = Readonly<Partial<Record<CutAim, CutPlan>>> & {
+  readonly sensible: CutPlan;
   readonly leastDough: CutPlan;
   readonly fewestRerolls: CutPlan;
   readonly leastTime: CutPlan;
@@ -39,10 +49,12 @@ export function planCuts(request: CutRequest): Result<CutAnswers, CutFault> {
     : ok(createSearch(request, streams));
   if (!search.ok) return search;
   // What was found for one aim may serve another better than its own search.
-  const sketches = [leastDough, fewestRerolls, leastTime].map(search.value);
+  const sense = sensible((request.thicknessMm * request.densityGPerMl) / 1000);
+  const sketches = [leastDough, fewestRerolls, leastTime, sense].map(search.value);
   const answer = (aim: Aim) => realizePlan(request, streams, choose(sketches, aim));
   const [portioned, sliced] = [portionBlanks(request), sliceBlanks(request)];
   const answers: CutAnswers = {
+    sensible: findSensible(request, answer(sense), portioned),
     leastDough: answer(leastDough),
     fewestRerolls: answer(fewestRerolls),
     leastTime: answer(leastTime),
@@ -54,6 +66,26 @@ export function planCuts(request: CutRequest): Result<CutAnswers, CutFault> {
   const pinned = searchFixedSheets(request, streams, [pinnedSheet]);
   if (!pinned.ok) return pinned;
   return ok({ ...answers, pinned: realizePlan(request, streams, pinned.value(leastDough)) });
+}
+
+/**
+ * Weighed off and rolled one by one where that costs less in all: few blanks, or large ones, of a dough without layers.
+ * Where trim is wanted for decorations there must be some.
+ */
+function findSensible(
+  { mayTurn, boughtSheet, demands, pinnedSheet, decoration }: CutRequest,
+  sheets: CutPlan,
+  portioned: CutPlan | null,
+): CutPlan {
+  const isRolled =
+    mayTurn &&
+    !boughtSheet &&
+    !pinnedSheet &&
+    !decoration &&
+    demands.every(({ outline }) => outline.kind !== "ring");
+  if (!portioned || !isRolled) return sheets;
+  const costOf = ({ doughG, handMin, rerolls }: CutPlan) => weighCost(doughG, handMin, rerolls.length);
+  return costOf(portioned) < costOf(sheets) ? portioned : sheets;
 }
 
 /** Plans of sheets of any size, by aim. One stream is searched once for all aims. */

@@ -58,7 +58,7 @@ function joinSheets(
   const webMm = Math.max(first.webMm, second.webMm);
   const list = (stream: CutStream, count: number) =>
     (stream.menus[0] ?? [])
-      .filter((entry) => entry.count >= count)
+      .filter(({ count: gives, sheet }) => gives >= count && sheet.shape !== "oval")
       .flatMap((entry) => {
         const usable = inside(entry.sheet, stream.marginMm);
         // The menu keeps one of two sheets that differ only in which way they lie.

@@ -1,5 +1,13 @@
 import { createMemory } from "../createMemory";
-import { computeBox, outerOutline, type BoxMm, type Outline } from "../shape";
+import {
+  computeBox,
+  computeSheetAreaMm2,
+  outerOutline,
+  roundSheetFor,
+  type BoxMm,
+  type Outline,
+  type SheetShape,
+} from "../shape";
 import { listDiscSheets } from "./discRows";
 import { layOutRows, squareOfTwo } from "./layout";
 import { listOutlineSheets } from "./outlineRows";
@@ -8,7 +16,7 @@ import { turnBox } from "./rowPattern";
 
 /** A sheet just large enough for `count` cuts, ragged margin included. */
 export interface MenuSheet {
-  readonly sheet: BoxMm;
+  readonly sheet: SheetShape;
   readonly areaMm2: number;
   readonly count: number;
 }
@@ -22,8 +30,8 @@ export interface MenuRequest {
 }
 
 /**
- * The sheets worth rolling: for every count the smallest rectangle within `limit` that gives it, and none
- * that gives fewer cuts from more dough than another.
+ * The sheets worth rolling: for every count the smallest rectangle within `limit` that gives it, for a single round a
+ * round sheet, and none that gives fewer cuts from more dough than another.
  * @returns Sorted by count and by area, both strictly rising. Empty if not one cut fits.
  */
 export function listSheetMenu(request: MenuRequest, limit: BoxMm): readonly MenuSheet[] {
@@ -48,7 +56,16 @@ function workOut(request: MenuRequest, limit: BoxMm): readonly MenuSheet[] {
     ...entry,
     count: countBest(request, entry.sheet),
   }));
-  return keepUndominated(recounted);
+  return keepUndominated([...recounted, ...listRoundSheets(request, limit)]);
+}
+
+/** A ball rolls out round: for one round cut its sheet is no wider than the cut and its ragged edge. */
+function listRoundSheets({ outline, marginMm }: MenuRequest, limit: BoxMm): MenuSheet[] {
+  const cut = outerOutline(outline);
+  if (cut.kind !== "disc") return [];
+  const sheet = roundSheetFor(cut.diameterMm + 2 * marginMm);
+  if (sheet.widthMm > Math.min(limit.widthMm, limit.heightMm)) return [];
+  return [{ sheet, areaMm2: computeSheetAreaMm2(sheet), count: 1 }];
 }
 
 interface UsableSheet {

@@ -1,3 +1,4 @@
+export { parsePortion } from "./parsePortion";
 export { computePortion, findScoop, findSpoons, type Portion, type Scoop } from "./portion";
 export {
   dividePortion,

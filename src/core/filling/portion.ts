@@ -27,7 +27,7 @@ const TABLESPOON_ML = 15;
 /** From here a tablespoon is quicker than teaspoons. */
 const TABLESPOONS_FROM_ML = 12;
 /** One US quart, ml: the measure by which scoops are numbered. */
-const QUART_ML = 946.353;
+export const QUART_ML = 946.353;
 /** The numbers that scoops are sold in. */
 const SCOOP_NUMBERS = [4, 5, 6, 8, 10, 12, 16, 20, 24, 30, 40, 50, 60, 70, 100];
 /** A scoop further off than this is no measure for the portion. */

@@ -88,18 +88,24 @@ export function formPuck(request: RequestOf<"puck">): Result<FormedPiece, FormFa
   });
 }
 
-/** The round, or oval, to cut for a mould, so that so much stands over its rim; mm, long way first. */
-export function findLiningMm(
+/** The round, or oval, to cut for a mould, so that so much stands over its rim; an oval lies along the mould. */
+export function findLining(
   mould: Mould,
   { thicknessMm, springBackShare }: Pick<FormRequest, "thicknessMm" | "springBackShare">,
   overRimMm: number,
-): readonly number[] {
+): Outline {
   const stays = 1 - springBackShare;
   const lining = { thicknessMm: thicknessMm / stays ** 2, trimMm: overRimMm };
-  return mould.axes.map((axis) =>
+  const [acrossMm = 0, narrowMm] = mould.axes.map((axis) =>
     roundUpCut(computeAcrossMm(meanAxis(axis, mould.fluteMm), mould.depthMm, lining) / stays),
   );
+  return roundOrOval(acrossMm, narrowMm);
 }
+
+const roundOrOval = (acrossMm: number, narrowMm: number | undefined): Outline =>
+  narrowMm === undefined
+    ? { kind: "disc", diameterMm: acrossMm }
+    : { kind: "oval", widthMm: acrossMm, heightMm: narrowMm };
 
 interface LinedMould {
   readonly blank: Blank;
@@ -230,9 +236,7 @@ function computeTopping(
 
 function lidOutline(rims: readonly number[], stays: number): Outline {
   const [long = 0, short] = rims.map((rimMm) => roundUpCut((rimMm + 2 * LID_OVER_RIM_MM) / stays));
-  return short === undefined
-    ? { kind: "disc", diameterMm: long }
-    : { kind: "oval", widthMm: long, heightMm: short };
+  return roundOrOval(long, short);
 }
 
 /** Layers under the main filling and what is left for it, ml from below; or that they already stand too high. */

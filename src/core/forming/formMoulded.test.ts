@@ -1,12 +1,13 @@
 import fc from "fast-check";
 import {
   findGatheredBlankMm,
-  findLiningMm,
+  findLining,
   formPiece,
   type FormedPiece,
   type FormRequest,
   type Mould,
 } from ".";
+import { computeBox } from "../shape";
 import { frustumMl } from "./formLined";
 import { outlineFruit } from "./formWrapped";
 
@@ -35,15 +36,11 @@ const cup: Mould = { kind: "round", axes: [{ baseMm: 70, rimMm: 70 }], depthMm: 
 const sloped: Mould = { kind: "muffin", axes: [{ baseMm: 50, rimMm: 72 }], depthMm: 28, fluteMm: 0 };
 const lined = (mould: Mould, over: Partial<FormRequest> = {}): FormRequest => {
   const thin = { thicknessMm: 2.5, springBackShare: 0.04, ...over };
-  const [across = 0, narrow] = findLiningMm(mould, thin, 3);
   return {
     ...base,
     ...thin,
     form: { kind: "lined", mould, topping: { kind: "open" } },
-    cut:
-      narrow === undefined
-        ? { kind: "disc", diameterMm: across }
-        : { kind: "oval", widthMm: across, heightMm: narrow },
+    cut: findLining(mould, thin, 3),
     ...over,
   };
 };
@@ -90,7 +87,7 @@ test("a core as wide as its fruit and flutes as deep as their mould are refused,
 });
 
 test("a lining a hair too small for its mould is refused with the round that reaches the rim", () => {
-  const [reachMm = 0] = findLiningMm(sloped, { thicknessMm: 2.5, springBackShare: 0.04 }, 0);
+  const { widthMm: reachMm } = computeBox(findLining(sloped, { thicknessMm: 2.5, springBackShare: 0.04 }, 0));
   const cutTo = (diameterMm: number) => lined(sloped, { cut: { kind: "disc", diameterMm } });
   expect(refusal(cutTo(reachMm))).toBeNull();
   expect(refusal(cutTo(reachMm - 0.6))).toMatchObject({
@@ -135,7 +132,7 @@ test("an oval mould with equal axes is a round one; a puck's slice is the dough 
     form: { kind: "puck", mould: sloped, logMm: 50, stacked: 2, sheetMm: 3 },
   });
   expect(puck.trimMl).toBe(0);
-  const across = findLiningMm(sloped, { thicknessMm: 2.5, springBackShare: 0.04 }, 3)[0] ?? 0;
+  const { widthMm: across } = computeBox(findLining(sloped, { thicknessMm: 2.5, springBackShare: 0.04 }, 3));
   // Disc and slice have one volume: d² t = 50² s.
   expect(puck.steps[2]?.figure).toBe(`${((across ** 2 * 2.5) / 2500).toFixed(1)} mm`);
   // π 25² of log, out of two sheets of 3 mm.

@@ -19,7 +19,7 @@ export {
   type Topping,
 } from "./form";
 export { findGatheredBlankMm } from "./formGathered";
-export { findLiningMm, LINING_TRIM_MM, PUCK_PROUD_MM } from "./formLined";
+export { findLining, LINING_TRIM_MM, PUCK_PROUD_MM } from "./formLined";
 export { solveFilledSection, type FilledSection } from "./filledSection";
 export {
   computeMouldBlank,

@@ -73,6 +73,17 @@ export type { Problem } from "./result/problem";
 export type { WhyStep } from "./result/whyStep";
 export { findCrimpId, shapePiece, type ShapeContext, type ShapedPiece } from "./piece/shapePiece";
 export type { HandOperation, HandWork, PieceWorks } from "./piece/handWork";
+export {
+  describeBatchFault,
+  divideBatch,
+  listFollows,
+  type BatchDivision,
+  type BatchFault,
+  type BatchRequest,
+  type BatchShare,
+  type DividedBatch,
+  type Follows,
+} from "./ask/divideBatch";
 export { listSchools, type School, type SchoolFacts, type SchoolOption } from "./ask/schools";
 export {
   applyChoice,

@@ -5,7 +5,7 @@ import {
   standardIngredients,
   type FormulaAnalysis,
 } from "../formula";
-import { formatClock, formatCount, formatDuration, formatNumber } from "../units";
+import { formatClock, formatCount, formatDuration, formatMass, formatNumber } from "../units";
 import type { DayBook, Order, Piece } from "./book/book";
 import type { PiecePlan } from "./result/dayPlan";
 import type { Problem } from "./result/problem";
@@ -77,6 +77,7 @@ function findPieceDoubts({ line, dough }: PieceWork): Problem[] {
   const spareLoad = findSpareLoad(line);
   return [
     ...(spareLoad ? [doubt("bake", spareLoad)] : []),
+    ...(line.overMl > 0 ? [doubt("fill", describeOverfull(line))] : []),
     ...(seal?.fault ? [doubt("seal", seal.fault.message)] : []),
     ...(cut.thicknessMm < piece.thicknessMm
       ? [
@@ -88,6 +89,15 @@ function findPieceDoubts({ line, dough }: PieceWork): Problem[] {
         ]
       : []),
   ];
+}
+
+/** More filling than it has room for: over the rim of what is open, through the seam of what is closed. */
+function describeOverfull({ portion, overMl, seal }: PiecePlan): string {
+  const fitsG = ((portion.volumeMl - overMl) / portion.volumeMl) * portion.massG;
+  return (
+    `${formatMass(portion.massG)} each is ${formatNumber(overMl, 1)} ml more than it holds: that ` +
+    `${seal ? "bursts the seam" : "boils over"}. Give ${formatMass(Math.floor(fitsG))}, or make it larger.`
+  );
 }
 
 /** Spare pieces that need a load of their own; null where they go with the ordered ones. */

@@ -24,6 +24,7 @@ export {
 export { MAX_PATH_CHARACTERS, parsePath, type PathFault } from "./parsePath";
 export {
   computeSheetAreaMm2,
+  roundSheetFor,
   describeSheet,
   drawIn,
   reachOfPolygon,

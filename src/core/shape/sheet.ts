@@ -11,6 +11,15 @@ export function computeSheetAreaMm2({ widthMm, heightMm, shape }: SheetShape): n
   return widthMm * heightMm * (shape === "oval" ? Math.PI / 4 : 1);
 }
 
+/** The round sheet that holds one round of so much across: a hair wider, since its edge is told by tangents. */
+export function roundSheetFor(acrossMm: number): SheetShape {
+  const sideMm = (acrossMm / Math.cos(Math.PI / OVAL_TANGENTS)) * (1 + ROUNDING);
+  return { shape: "oval", widthMm: sideMm, heightMm: sideMm };
+}
+
+/** Against the last bit of a float. */
+const ROUNDING = 1e-9;
+
 /** The sheet in words: `424 × 313 mm`, `300 mm round`, `400 × 300 mm oval`. */
 export function describeSheet({ widthMm, heightMm, shape }: SheetShape): string {
   const [wide, high] = [Math.round(widthMm), Math.round(heightMm)];

@@ -2,6 +2,7 @@
 
 import {
   findGatheredBlankMm,
+  findLining,
   LINING_TRIM_MM,
   mouldKinds,
   PUCK_PROUD_MM,
@@ -19,7 +20,6 @@ import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { OutlineDials } from "../controls/OutlineDials";
 import { Select, toOptions } from "../controls/Select";
-import { liningFor } from "./toForm";
 import { mouldNames } from "./words";
 
 interface Props<K extends PieceForm["kind"]> {
@@ -42,7 +42,7 @@ export function FormDials({ piece }: { readonly piece: Piece }) {
         <FigureDials piece={piece} names={["sliceMm", "sliceThicknessMm", "overlapShare", "cavityMm"]} />
       );
     case "largeFold":
-      return <FigureDials piece={piece} names={["spreadMm", "servings"]} />;
+      return <FigureDials piece={piece} names={["servings"]} />;
     case "wrapped":
       return (
         <FigureDials
@@ -281,10 +281,10 @@ function MouldDials({
   const { mould } = form;
   const [long, narrow] = mould.axes;
   const rolled = { thicknessMm: piece.thicknessMm, springBackShare: dough?.springBackShare ?? 0 };
-  const fitting = liningFor(mould, rolled, overRimMm);
+  const fitting = findLining(mould, rolled, overRimMm);
   // A mould that changes takes its cut along: the baker can set another afterwards.
   const setMould = (next: Mould) =>
-    editPiece({ form: { ...form, mould: next }, cut: liningFor(next, rolled, overRimMm) });
+    editPiece({ form: { ...form, mould: next }, cut: findLining(next, rolled, overRimMm) });
   const setLong = (fields: Partial<typeof long>) =>
     setMould({ ...mould, axes: narrow ? [{ ...long, ...fields }, narrow] : [{ ...long, ...fields }] });
   const setKind = (kind: MouldKind) =>

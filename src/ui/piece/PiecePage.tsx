@@ -3,7 +3,6 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { Dough } from "@/core/formula";
-import { isFilledLevel } from "@/core/forming";
 import type { Piece } from "@/core/plan";
 import { describeVents } from "@/core/sealing";
 import { formatMass, formatNumber } from "@/core/units";
@@ -29,6 +28,7 @@ import { FormDials } from "./FormDials";
 import { MissingPiece } from "./MissingPiece";
 import { HeatDials } from "../bake/HeatDials";
 import { toForm } from "./toForm";
+import { PortionDials } from "./PortionDials";
 import { WashDials } from "./WashDials";
 import { formNames, tinNames } from "./words";
 
@@ -121,7 +121,6 @@ function PieceDials({ piece }: { readonly piece: Piece }) {
   const shaped = useBench((state) => state.plan.shaped[piece.id]);
   const dough =
     book.formulas.find((each): each is Dough => each.kind === "dough" && each.id === piece.doughId) ?? null;
-  const isLevel = isFilledLevel(piece.form.kind);
   const ordered = book.orders.filter(({ pieceId }) => pieceId === piece.id);
 
   const duplicate = () => {
@@ -177,13 +176,7 @@ function PieceDials({ piece }: { readonly piece: Piece }) {
         sliderMax={8}
         onChange={(thicknessMm) => editPiece({ thicknessMm })}
       />
-      <Dial
-        limit={
-          isLevel ? { ...pieceLimits.plumpness, label: "Filled to, of the depth" } : pieceLimits.plumpness
-        }
-        value={piece.plumpness}
-        onChange={(plumpness) => editPiece({ plumpness })}
-      />
+      <PortionDials piece={piece} />
       {formulaSelect("dough", piece.doughId, (doughId) => editPiece({ doughId }))}
       {formulaSelect("filling", piece.fillingId, (fillingId) => editPiece({ fillingId }))}
       <Section

@@ -1,4 +1,4 @@
-import { findLiningMm, LINING_TRIM_MM, PUCK_PROUD_MM, type FormKind, type Mould } from "@/core/forming";
+import { findLining, LINING_TRIM_MM, PUCK_PROUD_MM, type FormKind, type Mould } from "@/core/forming";
 import type { Dough } from "@/core/formula";
 import { findCrimpId, type Piece } from "@/core/plan";
 import { findCrimp } from "@/core/sealing";
@@ -21,7 +21,7 @@ export function toForm(kind: FormKind, piece: Piece, dough: Dough | null): Parti
   const formed = { ...piece, ...fields };
   const way = listReadyWays(formed.form)[0]?.way ?? piece.way;
   // Slices make rounds: what is not a puck any more is rolled and cut again.
-  const cutAim = kind !== "puck" && piece.cutAim === "sliced" ? "leastDough" : formed.cutAim;
+  const cutAim = kind !== "puck" && piece.cutAim === "sliced" ? "sensible" : formed.cutAim;
   const isSealed = kind === "pressed" || listCrimps(kind).length > 0;
   if (!isSealed) return { ...fields, way, cutAim };
   const { needsMarginMm } = findCrimp(findCrimpId(formed));
@@ -67,7 +67,7 @@ function toFormFields(kind: FormKind, { cut, thicknessMm }: Piece, dough: Dough 
     case "lined":
       return {
         form: { kind, mould: firstMould, topping: { kind: "open" } },
-        cut: liningFor(firstMould, rolled, LINING_TRIM_MM),
+        cut: findLining(firstMould, rolled, LINING_TRIM_MM),
         marginMm: 3,
         plumpness: 0.9,
         crimp: "flush",
@@ -75,7 +75,7 @@ function toFormFields(kind: FormKind, { cut, thicknessMm }: Piece, dough: Dough 
     case "puck":
       return {
         form: { kind, mould: firstMould, logMm: 48, stacked: 2, sheetMm: 3 },
-        cut: liningFor(firstMould, rolled, PUCK_PROUD_MM),
+        cut: findLining(firstMould, rolled, PUCK_PROUD_MM),
         cutAim: "sliced",
         marginMm: 3,
         plumpness: 0.75,
@@ -102,16 +102,4 @@ function toFormFields(kind: FormKind, { cut, thicknessMm }: Piece, dough: Dough 
     default:
       return { form: { kind }, cut: { kind: "rectangle", widthMm, heightMm } };
   }
-}
-
-/** The cut that lines a mould, with so much over its rim. */
-export function liningFor(
-  mould: Mould,
-  rolled: { readonly thicknessMm: number; readonly springBackShare: number },
-  overRimMm: number,
-): Outline {
-  const [across = 0, narrow] = findLiningMm(mould, rolled, overRimMm);
-  return narrow === undefined
-    ? { kind: "disc", diameterMm: across }
-    : { kind: "oval", widthMm: across, heightMm: narrow };
 }

@@ -13,6 +13,7 @@ export function listBookPages(date: string): readonly BookPage[] {
     { path: `${day}/book`, title: "Pieces and formulas" },
     { path: `${day}/paste`, title: "Paste or import a formula" },
     { path: `${day}/ingredients`, title: "Ingredient book" },
+    { path: `${day}/batch`, title: "A batch first: into how many?" },
     { path: `${day}/yield`, title: "How many will this make?" },
     { path: `${day}/sheet`, title: "Lay out one sheet" },
     { path: `${day}/mould`, title: "Cutter for a mould" },

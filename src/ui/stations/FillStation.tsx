@@ -16,6 +16,7 @@ import { StationLayout } from "../controls/StationLayout";
 import { Why } from "../controls/Why";
 import { SectionDrawing } from "../drawings/SectionDrawing";
 import { LotLog } from "../piece/LotLog";
+import { PortionDials } from "../piece/PortionDials";
 import { pieceLimits } from "@/schemas/limits";
 
 /** How much goes in each. */
@@ -122,7 +123,8 @@ function FillDials({ line }: { readonly line: PiecePlan }) {
   const date = useBench((state) => state.date);
   const { editPiece } = usePieceEdit(piece);
   const isLevel = isFilledLevel(piece.form.kind);
-  const isSchooled = !isLevel && formed.seamMm > 0 && piece.form.kind !== "largeFold";
+  const isSchooled =
+    piece.portionG === null && !isLevel && formed.seamMm > 0 && piece.form.kind !== "largeFold";
   const schools = (["lean", "plump"] as const).map((id) => ({
     id,
     title: id,
@@ -137,24 +139,7 @@ function FillDials({ line }: { readonly line: PiecePlan }) {
           {formatMass(line.rawPieceG)} raw · {formatMass(line.bakedPieceG)} baked
         </p>
       </header>
-      {piece.form.kind === "largeFold" ? (
-        <Dial
-          limit={pieceLimits.spreadMm}
-          value={piece.form.spreadMm}
-          sliderMax={40}
-          onChange={(spreadMm) =>
-            piece.form.kind === "largeFold" && editPiece({ form: { ...piece.form, spreadMm } })
-          }
-        />
-      ) : (
-        <Dial
-          limit={
-            isLevel ? { ...pieceLimits.plumpness, label: "Filled to, of the depth" } : pieceLimits.plumpness
-          }
-          value={piece.plumpness}
-          onChange={(plumpness) => editPiece({ plumpness })}
-        />
-      )}
+      <PortionDials piece={piece} />
       {isSchooled && (
         <>
           <Choice

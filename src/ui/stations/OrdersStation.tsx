@@ -37,6 +37,9 @@ export function OrdersStation() {
       side={
         <>
           <NewOrderForm />
+          <Link href={`/day/${book.day.date}/batch`} className="btn touch">
+            A batch first: into how many?
+          </Link>
           <hr className="border-base-300" />
           <TextField
             label="Name of the day"

@@ -139,6 +139,7 @@ async function toggleFullScreen(element: HTMLElement | null): Promise<void> {
 }
 
 const aimTitles: Record<CutAim, string> = {
+  sensible: "as a hand would",
   leastDough: "least dough",
   fewestRerolls: "no re-roll",
   leastTime: "least time",

@@ -38,6 +38,8 @@ export interface Piece {
   readonly marginMm: number;
   /** 0 flat to 1 round. */
   readonly plumpness: number;
+  /** Main filling in each, g, as the baker weighs it; null to fill it as plump as it is set. */
+  readonly portionG: number | null;
   /** What else it holds than its main filling. */
   readonly extras: readonly PieceExtra[];
   readonly crimp: CrimpId;

@@ -1,10 +1,10 @@
 import { createMemory } from "../../createMemory";
 import {
   craftHandTimes,
+  cutAims,
   noCuts,
   planCuts,
   type BlankDemand,
-  type CutAim,
   type CutAnswers,
   type CutPlan,
   type CutRequest,
@@ -88,7 +88,7 @@ function planGroup(
       problems,
     );
   }
-  const plan = answers.value[piece.cutAim] ?? answers.value.leastDough;
+  const plan = answers.value[piece.cutAim] ?? answers.value.sensible;
   return { ...shared, plan, prices: listPrices(answers.value, dough), why: explainCut(request, group, plan) };
 }
 
@@ -144,17 +144,8 @@ function listRoles({ piece, shaped }: PieceDraft): CutRole[] {
   }));
 }
 
-const aimOrder: readonly CutAim[] = [
-  "leastDough",
-  "fewestRerolls",
-  "leastTime",
-  "portioned",
-  "sliced",
-  "pinned",
-];
-
 function listPrices(answers: CutAnswers, dough: Dough): CutPrice[] {
-  return aimOrder.flatMap((aim) => {
+  return cutAims.flatMap((aim) => {
     const plan = answers[aim];
     // Only a laminated log is sliced: its layers stay whole. A bought sheet comes rolled.
     if (!plan || (aim === "sliced" && !hasGrain(dough))) return [];

@@ -1,6 +1,5 @@
 import type { Dough, Filling, FormulaAnalysis } from "../../formula";
-import type { FormedPiece } from "../../forming";
-import type { Portion, PortionPart } from "../../filling";
+import type { PortionPart } from "../../filling";
 import { loadTrays, type TrayLoading, type TrayRequest } from "../../loading";
 import { fail, ok, type Result } from "../../result";
 import { formatCount, formatMass, formatNumber } from "../../units";
@@ -188,7 +187,7 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
     fries: draft.fries,
     readyMin: {},
     why: {
-      portion: explainPortion(piece, shaped.formed, shaped.portion, filling),
+      portion: explainPortion(piece, shaped, filling),
       load: explainLoad(draft),
     },
   };
@@ -219,13 +218,21 @@ function dividePans({ perPan, portion }: PortionPart, count: number): PieceFill[
   return { count: pans, eachG: (count * portion.massG) / pans, eachMl: (count * portion.volumeMl) / pans };
 }
 
-function explainPortion(piece: Piece, formed: FormedPiece, portion: Portion, filling: Filling): WhyStep[] {
+function explainPortion(
+  { portionG }: Piece,
+  { formed, portion, plumpness, overMl }: ShapedPiece,
+  filling: Filling,
+): WhyStep[] {
   return [
     ...formed.steps,
     {
-      text: `at plumpness ${formatNumber(piece.plumpness * 100)} % it holds`,
+      text:
+        portionG === null
+          ? `at plumpness ${formatNumber(plumpness * 100)} % it holds`
+          : `its weight is set: that fills it to ${formatNumber(plumpness * 100)} %`,
       figure: `${formatNumber(portion.volumeMl, 1)} ml`,
     },
+    ...(overMl > 0 ? [{ text: "of that it has no room for", figure: `${formatNumber(overMl, 1)} ml` }] : []),
     { text: `${filling.name} weighs ${filling.densityGPerMl} g/ml`, figure: formatMass(portion.massG) },
   ];
 }

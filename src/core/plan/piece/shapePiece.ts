@@ -1,9 +1,8 @@
 import { doesLift, type Dough, type Filling, type Formula } from "../../formula";
-import { formPiece, type Blank, type BlankRole, type FormedPiece } from "../../forming";
+import type { Blank, BlankRole, FormedPiece } from "../../forming";
 import {
   advisePlumpness,
   computePortion,
-  dividePortion,
   type DividedPortion,
   type PlumpnessAdvice,
   type Portion,
@@ -33,11 +32,16 @@ import { findChillMin, hasStep, isFilling, type Way } from "../../way";
 import type { DayBook, Kitchen, Piece } from "../book/book";
 import type { Problem } from "../result/problem";
 import { computeHandWork, type PieceWorks } from "./handWork";
+import { holdFilling, type HeldFilling } from "./holdFilling";
 import { listThings } from "./materials";
 
 /** One piece by itself: what it is, whatever is ordered of it. */
 export interface ShapedPiece {
   readonly formed: FormedPiece;
+  /** As set, or as its portion by weight makes it. */
+  readonly plumpness: number;
+  /** Main filling for which it has no room, ml. */
+  readonly overMl: number;
   /** Of the main filling. */
   readonly portion: Portion;
   /** Every filling in it, the main one first. */
@@ -123,17 +127,15 @@ export function shapePiece(
     fail({ station: "fill" as const, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` });
   const thicknessMm = findThicknessMm(piece, dough);
   const layersMm = piece.extras.flatMap((extra) => (extra.kind === "layer" ? [extra.heightMm] : []));
-  const formed = formPiece({ ...piece, thicknessMm, springBackShare: dough.springBackShare, layersMm });
-  if (!formed.ok) return stop(formed.failure.message);
-  const { blanks, seamMm, solids, trimMl, washMm2 } = formed.value;
-  const divided = dividePortion(
-    formed.value,
-    piece.fillingId,
-    piece.extras,
+  const held = holdFilling(
+    piece,
+    { ...piece, thicknessMm, springBackShare: dough.springBackShare, layersMm },
     (id) => findFilling(id, context.formulas)?.densityGPerMl,
   );
-  if (!divided.ok) return stop(divided.failure.message);
-  const { parts, inclusionsG } = emptyShell(piece.way, divided.value);
+  if (!held.ok) return stop(held.failure.message);
+  const { formed, plumpness } = held.value;
+  const { blanks, seamMm, solids, trimMl, washMm2 } = formed;
+  const { parts, inclusionsG } = emptyShell(piece.way, held.value.divided);
   const blanksMm2 = blanks.reduce((sum, blank) => sum + takenMm2(blank), 0);
   const blankG = (blanksMm2 * thicknessMm * dough.densityGPerMl) / 1000;
   const trimG = trimMl * dough.densityGPerMl;
@@ -157,14 +159,16 @@ export function shapePiece(
   const dressG = glazed.massG + (isSugarBaked ? 0 : washed.sugarG) + sumThings(false);
   const rawPieceG = blankG - trimG + fillingG + solidsG + inclusionsG + coatG;
   return ok({
-    formed: formed.value,
+    formed,
+    plumpness,
+    overMl: parts[0].portion.massG > 0 ? held.value.overMl : 0,
     portion: parts[0].portion,
     parts,
     wholeG: solidsG + inclusionsG,
     coatG,
     dressG,
     seal,
-    hold: seal && scoreSeam(piece, dough, filling, seal, formed.value, context),
+    hold: seal && scoreSeam(piece, dough, filling, seal, held.value, context),
     washed,
     glazeG: glazed.massG,
     plumpnessAdvice: advisePlumpness({
@@ -174,7 +178,7 @@ export function shapePiece(
     }),
     works: computeHandWork({
       piece,
-      formed: formed.value,
+      formed,
       parts,
       seal,
       washed,
@@ -194,7 +198,7 @@ function scoreSeam(
   dough: Dough,
   filling: Filling,
   { crimp }: Seal,
-  formed: FormedPiece,
+  { formed, plumpness }: HeldFilling,
   { kitchen, lots, past }: ShapeContext,
 ): HoldRisk {
   const { glue, marginMm, vents, way } = piece;
@@ -210,7 +214,7 @@ function scoreSeam(
       crimp: crimp.id,
       glue,
       marginMm,
-      plumpness: findStrain(piece, formed),
+      plumpness: findStrain(piece, formed, plumpness),
       wetness: filling.wetness,
       vents,
       topMm2: formed.washMm2,
@@ -229,7 +233,7 @@ const CLOSED_WARMED_SHARE = 0.5;
 const NO_STRAIN = 0.5;
 
 /** How round the filling makes the piece: spread level, as full as it is; in a hollow of its own, not at all. */
-function findStrain({ form, plumpness }: Piece, { capacityMl, mostMl }: FormedPiece): number {
+function findStrain({ form }: Piece, { capacityMl, mostMl }: FormedPiece, plumpness: number): number {
   if (form.kind === "largeFold") return capacityMl / mostMl;
   return form.kind === "wrapped" ? NO_STRAIN : plumpness;
 }

@@ -3,13 +3,20 @@ import { hasGrain } from "../../../formula";
 import { ofDough, ofPiece, type School, type SchoolFacts, type SchoolOption } from "./school";
 
 export function blanksSchool({ piece, dough, formed }: SchoolFacts): School {
-  const isSheet = piece.cutAim !== "portioned" && piece.cutAim !== "sliced";
+  const { cutAim } = piece;
+  const isSheet = cutAim !== "portioned" && cutAim !== "sliced" && cutAim !== "sensible";
   const options: readonly SchoolOption[] = [
+    {
+      id: "sensible",
+      title: "As a hand would",
+      why: "Whichever costs least in dough, minutes and fuss together: few and large are rolled one by one.",
+      choice: ofPiece({ cutAim: "sensible" }),
+    },
     {
       id: "sheet",
       title: "Sheet and cut",
       why: "Fast, and even in thickness; the trim is rolled again.",
-      choice: ofPiece({ cutAim: isSheet ? piece.cutAim : "leastDough" }),
+      choice: ofPiece({ cutAim: isSheet ? cutAim : "leastDough" }),
     },
     {
       id: "portioned",
@@ -27,13 +34,15 @@ export function blanksSchool({ piece, dough, formed }: SchoolFacts): School {
   // A bought sheet comes rolled, a pin makes nothing square, and only a laminated log is sliced.
   const isRound = (formed?.blanks ?? []).every(({ cut }) => rollsRound(cut));
   const canTake = (id: string) =>
-    id === "sheet" || (dough.boughtSheet === null && isRound && (id === "portioned" || hasGrain(dough)));
+    id === "sheet" ||
+    id === "sensible" ||
+    (dough.boughtSheet === null && isRound && (id === "portioned" || hasGrain(dough)));
   return {
     id: "blanks",
     question: "How are the blanks made?",
     scope: "piece",
-    chosenId: isSheet ? "sheet" : piece.cutAim,
-    options: options.filter(({ id }) => id === piece.cutAim || canTake(id)),
+    chosenId: isSheet ? "sheet" : cutAim,
+    options: options.filter(({ id }) => id === cutAim || canTake(id)),
   };
 }
 

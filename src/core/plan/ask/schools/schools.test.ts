@@ -64,8 +64,8 @@ test("only round blanks are portioned, and every way of making blanks that is of
     schoolsOf(monday, id)
       .find((school) => school.id === "blanks")!
       .options.map((option) => option.id);
-  expect(ways("pear-coat")).toEqual(["sheet"]);
-  expect(ways("date-round")).toEqual(["sheet", "portioned"]);
+  expect(ways("pear-coat")).toEqual(["sensible", "sheet"]);
+  expect(ways("date-round")).toEqual(["sensible", "sheet", "portioned"]);
   for (const way of ["portioned", "sliced"] as const) {
     const pieces = monday.pieces.map((piece) =>
       piece.id === "lemon-puck" ? { ...piece, cutAim: way } : piece,
