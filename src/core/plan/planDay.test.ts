@@ -243,3 +243,21 @@ test("a bought dough is taken in whole sheets, and the day's glue is that of its
   expect(plan.glues.reduce((sum, { massG }) => sum + massG, 0)).toBeCloseTo(glueG, 6);
   expect(plan.lines.some(({ toFill, made }) => toFill === made - 8)).toBe(true);
 });
+
+test.each(["2026-11-28", "2026-11-29", "2026-11-30", "2026-12-05"])(
+  "on %s sheets are rolled and loads are worked in the order of their numbers",
+  (date) => {
+    const { tasks } = planDay(toDayBook(listDemoRecords(), date, null)!);
+    const groups = new Map<string, { index: number; startMin: number }[]>();
+    for (const { id, index, placed } of tasks) {
+      const at = id.lastIndexOf(`:${index}`);
+      const key = at < 0 ? id : id.slice(0, at) + id.slice(at + `:${index}`.length);
+      groups.set(key, [...(groups.get(key) ?? []), { index, startMin: placed.startMin }]);
+    }
+    expect([...groups.values()].some((same) => same.length > 1)).toBe(true);
+    for (const same of groups.values()) {
+      const byIndex = same.toSorted((a, b) => a.index - b.index).map(({ startMin }) => startMin);
+      expect(byIndex).toEqual(byIndex.toSorted((a, b) => a - b));
+    }
+  },
+);

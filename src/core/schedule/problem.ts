@@ -8,7 +8,10 @@ export interface TaskUse {
   readonly amount: number;
 }
 
-/** This task starts no sooner than `minWaitMin` after the other's end, and no later than `maxWaitMin`. */
+/**
+ * This task starts no sooner than `minWaitMin` after the other's end (below 0: so long before it), and no later than
+ * `maxWaitMin`.
+ */
 export interface TaskWait {
   readonly taskId: string;
   readonly minWaitMin: number;

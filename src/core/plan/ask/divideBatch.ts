@@ -167,12 +167,13 @@ export function describeBatchFault(fault: BatchFault): string {
 const blankOf = (shaped: Result<ShapedPiece, unknown>): number | null =>
   shaped.ok ? shaped.value.blankG : null;
 
-/** Rounds of a dough without layers are weighed off and rolled, a puck is sliced; all else keeps its sheets. */
-function findAim({ form, cutAim }: Piece, { formed }: ShapedPiece, dough: Dough): CutAim {
+/** Rounds of a dough without layers are weighed off and rolled, a puck is sliced; all else comes off sheets. */
+function findAim({ form }: Piece, { formed }: ShapedPiece, dough: Dough): CutAim {
   if (form.kind === "puck") return "sliced";
   const isRound = formed.blanks.every(({ cut }) => rollsRound(cut)) && form.kind !== "case";
   if (isRound && !hasGrain(dough) && !dough.boughtSheet) return "portioned";
-  return cutAim === "pinned" || cutAim === "portioned" || cutAim === "sliced" ? "sensible" : cutAim;
+  // What is there is to be used: no more of it goes to trim than must.
+  return "leastDough";
 }
 
 /** The piece cut or rolled so that it needs as near to a mass as may be and not more of it. */

@@ -1,7 +1,7 @@
 import { craftHandTimes } from "../../cutting";
 import type { TaskWait } from "../../schedule";
 import type { DayCut, PiecePlan } from "../result/dayPlan";
-import { handTask, wait, type DraftTask } from "./draftTask";
+import { handTask, inOrder, wait, type DraftTask } from "./draftTask";
 import { toDemandId } from "../piece/shapePiece";
 
 /** Blanks that are weighed and rolled one by one are done in such lots: a tray of them, then they are filled. */
@@ -22,37 +22,41 @@ export function listCutTasks(
     const eachS = way === "sliced" ? craftHandTimes.perSliceS : craftHandTimes.perPortionS;
     const verb = way === "sliced" ? "Slice and flatten" : "Portion and roll";
     return portions.flatMap(({ demandId, count }) =>
-      listLots(count).map(({ from, to }, i) =>
-        handTask("roll", lotId(cut, demandId, i), ((to - from) * eachS) / 60, afterDough, {
-          ...facts,
-          index: i + 1,
-          pieces: to - from,
-          label: `${verb} ${to - from}, ${of}`,
-        }),
+      inOrder(
+        listLots(count).map(({ from, to }, i) =>
+          handTask("roll", lotId(cut, demandId, i), ((to - from) * eachS) / 60, afterDough, {
+            ...facts,
+            index: i + 1,
+            pieces: to - from,
+            label: `${verb} ${to - from}, ${of}`,
+          }),
+        ),
       ),
     );
   }
-  return plan.sheets.map((sheet, i) => {
-    const firstOfPass = i === 0 || plan.sheets[i - 1]?.pass !== sheet.pass;
-    const after: readonly TaskWait[] =
-      sheet.pass === 0
-        ? afterDough
-        : plan.sheets.flatMap((earlier, j) =>
-            earlier.pass === sheet.pass - 1 ? [wait(rollId(cut, j), dough.rerollRestMin)] : [],
-          );
-    const gatherMin = sheet.pass > 0 && firstOfPass ? craftHandTimes.perRerollMin : 0;
-    const what = sheet.isDecoration
-      ? "decorations"
-      : sheet.pass > 0
-        ? `re-roll ${sheet.pass}`
-        : `sheet ${i + 1}`;
-    return handTask("roll", rollId(cut, i), sheet.handMin + gatherMin, after, {
-      ...facts,
-      index: i + 1,
-      pieces: sheet.count,
-      label: `Roll and cut ${what}, ${of}`,
-    });
-  });
+  return inOrder(
+    plan.sheets.map((sheet, i) => {
+      const firstOfPass = i === 0 || plan.sheets[i - 1]?.pass !== sheet.pass;
+      const after: readonly TaskWait[] =
+        sheet.pass === 0
+          ? afterDough
+          : plan.sheets.flatMap((earlier, j) =>
+              earlier.pass === sheet.pass - 1 ? [wait(rollId(cut, j), dough.rerollRestMin)] : [],
+            );
+      const gatherMin = sheet.pass > 0 && firstOfPass ? craftHandTimes.perRerollMin : 0;
+      const what = sheet.isDecoration
+        ? "decorations"
+        : sheet.pass > 0
+          ? `re-roll ${sheet.pass}`
+          : `sheet ${i + 1}`;
+      return handTask("roll", rollId(cut, i), sheet.handMin + gatherMin, after, {
+        ...facts,
+        index: i + 1,
+        pieces: sheet.count,
+        label: `Roll and cut ${what}, ${of}`,
+      });
+    }),
+  );
 }
 
 /** The tasks that cut the blanks of the pieces from `from` up to `to`, every role of them. */

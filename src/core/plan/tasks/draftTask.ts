@@ -27,6 +27,21 @@ export const wait = (taskId: string, minWaitMin = 0, maxWaitMin: number | null =
   maxWaitMin,
 });
 
+/**
+ * The tasks in their order: each starts no sooner than the one before it, at its side where there are hands or machines
+ * for both.
+ */
+export function inOrder(tasks: readonly DraftTask[]): DraftTask[] {
+  return tasks.map((task, i) => {
+    const before = tasks[i - 1]?.schedule;
+    if (!before) return task;
+    // From its end back to its start, in the way that is done soonest.
+    const shortestMin = Math.min(...before.modes.map(({ durationMin }) => durationMin));
+    const { schedule } = task;
+    return { ...task, schedule: { ...schedule, after: [...schedule.after, wait(before.id, -shortestMin)] } };
+  });
+}
+
 /** Neither held back nor pinned, and of the same weight as every other. */
 const free = { releaseMin: null, weight: 1, pinnedMin: null } as const;
 

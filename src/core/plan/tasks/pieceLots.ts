@@ -2,7 +2,7 @@ import type { TaskWait } from "../../schedule";
 import { createStep, factsOf, findFrozenEntry, findShellEntry, isHeat, type Way } from "../../way";
 import { findRolls, rollId } from "./cutTasks";
 import type { PiecePlan } from "../result/dayPlan";
-import { wait, type DraftTask } from "./draftTask";
+import { inOrder, wait, type DraftTask } from "./draftTask";
 import { holdKit, holdVessel } from "../kit/kitHolds";
 import { findVessel, type KitRoom } from "../kit/kitRoom";
 import { sortByPromise, type PieceWork } from "./pieceWork";
@@ -32,7 +32,7 @@ function listLoads(work: PieceWork, afterFilling: AfterFilling, kit: KitRoom): D
   const dues = spreadDues(line);
   const [frozenAt, shellAt] = [findFrozenEntry(piece.way), findShellEntry(piece.way)];
   let from = 0;
-  return loading.loads.flatMap((load, i) => {
+  const loads = loading.loads.map((load, i) => {
     const index = i + 1;
     const to = from + load.pieces;
     const fillFrom = Math.max(from, frozenTaken);
@@ -68,6 +68,18 @@ function listLoads(work: PieceWork, afterFilling: AfterFilling, kit: KitRoom): D
     from = to;
     return listLotTasks(holdFrom(tasks, holdKit(kit, tasks, vessel, load)));
   });
+  return inRisingOrder(loads);
+}
+
+/** Loads one after the other: what is done to one is not done to a later one before it. */
+function inRisingOrder(loads: readonly (readonly DraftTask[])[]): DraftTask[] {
+  const keyOf = ({ id, pieceId, index }: DraftTask) => id.replace(`${pieceId}:${index}`, `${pieceId}`);
+  const byKey = new Map<string, DraftTask[]>();
+  for (const task of loads.flat()) byKey.set(keyOf(task), [...(byKey.get(keyOf(task)) ?? []), task]);
+  const ordered = new Map(
+    [...byKey.values()].flatMap((same) => inOrder(same).map((task) => [task.id, task])),
+  );
+  return loads.flat().map((task) => ordered.get(task.id) ?? task);
 }
 
 /** Lots of a tray each. */
