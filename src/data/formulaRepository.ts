@@ -19,6 +19,7 @@ type FormulaRow = {
   window_high_c: number;
   rest_way: Dough["restWay"];
   divided_into: Dough["dividedInto"];
+  divided_count: number | null;
   bought_width_mm: number | null;
   bought_height_mm: number | null;
   bought_thickness_mm: number | null;
@@ -65,6 +66,7 @@ const columns: readonly (keyof FormulaRow)[] = [
   "window_high_c",
   "rest_way",
   "divided_into",
+  "divided_count",
   "bought_width_mm",
   "bought_height_mm",
   "bought_thickness_mm",
@@ -204,6 +206,7 @@ function toRow(formula: Formula): FormulaRow {
     window_high_c: dough?.window.highC ?? 0,
     rest_way: dough?.restWay ?? "minutes",
     divided_into: dough?.dividedInto ?? "disc",
+    divided_count: dough?.dividedCount ?? null,
     bought_width_mm: dough?.boughtSheet?.widthMm ?? null,
     bought_height_mm: dough?.boughtSheet?.heightMm ?? null,
     bought_thickness_mm: dough?.boughtSheet?.thicknessMm ?? null,
@@ -267,6 +270,7 @@ function toDough(row: FormulaRow, lines: readonly IngredientLine[]): Dough {
     window: { lowC: row.window_low_c, highC: row.window_high_c },
     restWay: row.rest_way,
     dividedInto: row.divided_into,
+    dividedCount: row.divided_count,
     boughtSheet:
       widthMm !== null && heightMm !== null && thicknessMm !== null
         ? { widthMm, heightMm, thicknessMm }

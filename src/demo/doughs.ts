@@ -30,6 +30,7 @@ export const shortcrust: Dough = {
   window: butterWindow,
   restWay: "fridge",
   dividedInto: "disc",
+  dividedCount: null,
   boughtSheet: null,
   springBackShare: 0.03,
   rerollLimit: 2,
@@ -117,6 +118,7 @@ export const sweetCreamed: Dough = {
   densityGPerMl: 1.22,
   fatParticle: "none",
   dividedInto: "log",
+  dividedCount: null,
   springBackShare: 0.02,
   restWay: "fridge",
   restMin: 60,
@@ -163,6 +165,7 @@ export const cheeseCrust: Dough = {
   densityGPerMl: 1.16,
   fatParticle: "seed",
   dividedInto: "brick",
+  dividedCount: null,
 };
 
 export const oilCrust: Dough = {
@@ -209,6 +212,7 @@ export const roughPuff: Dough = {
   mixMin: 35,
   fatParticle: "coin",
   dividedInto: "brick",
+  dividedCount: null,
   springBackShare: 0.06,
   rerollLimit: 1,
   restWay: "freezer",

@@ -62,6 +62,7 @@ const doughSchema = Joi.object({
   }).default({ lowC: 10, highC: 16 }),
   restWay: Joi.valid(...restWays).default("minutes"),
   dividedInto: Joi.valid(...dividedShapes).default("disc"),
+  dividedCount: whole(formulaLimits.dividedCount).allow(null).default(null).optional(),
   boughtSheet: Joi.object({
     widthMm: quantity(formulaLimits.sheetWidthMm),
     heightMm: quantity(formulaLimits.sheetHeightMm),

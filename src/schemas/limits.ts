@@ -99,6 +99,7 @@ export const formulaLimits = {
   rerollLimit: limit("Re-rolls allowed", "", 0, 5, 1),
   rerollLossShare: limit("Lost at a re-roll", "", 0, 0.5, 0.01),
   rerollShrinkShare: limit("Draws back more at a re-roll", "", 0, 0.15, 0.005),
+  dividedCount: limit("Equal parts", "", 1, 60, 1),
   restMin: limit("Rest before rolling", "min", 0, 2880, 5),
   rerollRestMin: limit("Rest of the trim", "min", 0, 1440, 5),
   benchLimitMin: limit("Longest on the bench", "min", 5, 720, 5),

@@ -338,9 +338,10 @@ test("sheets are those a hand rolls: small rounds off one, a market's dozens off
   const many = sensibleOf(disc(90), 96).sensible;
   expect(many.portioning).toBeNull();
   for (const { count } of many.sheets.filter(({ pass }) => pass === 0)) expect(count).toBeGreaterThan(4);
-  // Layers are not rolled up into balls: eight large rounds of puff come off sheets, none of which gives only one but the last.
+  // Layers are not rolled up into balls: eight large rounds of puff come off one full sheet and what is left to make.
   const puff = sensibleOf(disc(180), 8, { mayTurn: false }).sensible;
-  expect(puff.sheets.filter(({ count }) => count === 1).length).toBeLessThanOrEqual(1);
+  expect(puff.sheets[0]!.count).toBe(6);
+  expect(puff.sheets.length).toBeLessThanOrEqual(3);
 });
 
 test("one large round is cut from a round sheet: its ring of trim is all that is over", () => {
@@ -349,4 +350,22 @@ test("one large round is cut from a round sheet: its ring of trim is all that is
   expect(leastDough.sheets).toEqual([expect.objectContaining({ count: 1, pass: 0 })]);
   expect(leastDough.sheets[0]!.sheet.shape).toBe("oval");
   expect(leastDough.trimLeftG / (ringMm2 * 3.5 * 1.2e-3)).toBeCloseTo(1, 2);
+});
+
+test("a bought sheet lies either way round: pieces too wide for it along are cut across, grain or not", () => {
+  const bought = {
+    boughtSheet: { widthMm: 400, heightMm: 230, thicknessMm: 3 },
+    thicknessMm: 3,
+    mayTurn: false,
+  };
+  const demands = [demandFor({ kind: "rectangle", widthMm: 230, heightMm: 100 }, 8, { marginMm: 0 })];
+  const answers = planCuts({ ...market, ...bought, demands, rerollLimit: 0 });
+  if (!answers.ok) throw new Error(answers.failure.message);
+  const { sheets, trimLeftG } = answers.value.sensible;
+  // 230 × 400 holds four strips of 100 and nothing is over.
+  expect(sheets.map(({ count, sheet }) => [count, sheet.widthMm, sheet.heightMm])).toEqual([
+    [4, 230, 400],
+    [4, 230, 400],
+  ]);
+  expect(trimLeftG).toBeCloseTo(0, 9);
 });

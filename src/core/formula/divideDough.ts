@@ -43,7 +43,13 @@ export function shapeDoughPiece(shape: DividedShape, massG: number, densityGPerM
   }
 }
 
-/** One piece for each sheet of the first rolling, equal ones together, the largest first. */
+/** Masses of the parts that a dough is divided into: equal ones, as many as the baker says, or one for each sheet. */
+export function listPartsG(sheetsG: readonly number[], count: number | null): readonly number[] {
+  const totalG = sheetsG.reduce((sum, each) => sum + each, 0);
+  return count === null || totalG <= 0 ? sheetsG : Array.from({ length: count }, () => totalG / count);
+}
+
+/** The parts of a dough, equal ones together, the largest first. */
 export function divideDough(
   sheetsG: readonly number[],
   shape: DividedShape,

@@ -74,6 +74,8 @@ export interface Dough extends FormulaBase {
   readonly window: WorkingWindow;
   readonly restWay: RestWay;
   readonly dividedInto: DividedShape;
+  /** Equal parts of the batch, as the baker divides it; null for one for each sheet that is rolled. */
+  readonly dividedCount: number | null;
   /** Null unless it is bought in sheets. */
   readonly boughtSheet: BoughtSheet | null;
   /** Share of every length a blank loses as it relaxes after cutting. */

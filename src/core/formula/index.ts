@@ -45,7 +45,7 @@ export {
 } from "./scaleFormula";
 export { analyseFormula, compareFormulas, type FormulaAnalysis, type LineComparison } from "./analyseFormula";
 export { balanceEggs, type EggBalance } from "./eggBalance";
-export { divideDough, shapeDoughPiece, type DividedPiece } from "./divideDough";
+export { divideDough, listPartsG, shapeDoughPiece, type DividedPiece } from "./divideDough";
 export { listWeighSteps, type WeighStep } from "./weighOut";
 export {
   allergens,

@@ -261,3 +261,59 @@ test.each(["2026-11-28", "2026-11-29", "2026-11-30", "2026-12-05"])(
     }
   },
 );
+
+test("a dough is divided as the baker says, and a part too small for its sheet is told with what would do", () => {
+  const divideInto = (dividedCount: number | null) =>
+    planDay({
+      ...byMinutes,
+      formulas: byMinutes.formulas.map((formula) =>
+        formula.id === "bay-shortcrust" && formula.kind === "dough" ? { ...formula, dividedCount } : formula,
+      ),
+    });
+  const ofBay = (plan: ReturnType<typeof planDay>) =>
+    plan.doughs.find(({ formula }) => formula.id === "bay-shortcrust")!;
+  const bySheets = divideInto(null);
+  const sheetsG = bySheets.cuts
+    .filter(({ dough }) => dough.id === "bay-shortcrust")
+    .flatMap(({ plan }) => plan.sheets.flatMap(({ pass, doughG }) => (pass === 0 ? [doughG] : [])));
+  const totalG = sheetsG.reduce((sum, each) => sum + each, 0);
+  expect(ofBay(bySheets).divided.reduce((sum, { count }) => sum + count, 0)).toBe(sheetsG.length);
+  const halves = divideInto(2);
+  expect(ofBay(halves).divided).toEqual([expect.objectContaining({ count: 2 })]);
+  expect(ofBay(halves).divided[0]!.massG * 2).toBeCloseTo(totalG, 6);
+  expect(halves.problems).toEqual(bySheets.problems);
+  // A sixtieth of it is no sheet of any size that was planned.
+  const told = divideInto(60)
+    .problems.map(({ message }) => message)
+    .find((each) => each.includes("a part of"));
+  const most = Number(/at most (\d+)/.exec(told!)![1]);
+  expect(totalG / most).toBeGreaterThanOrEqual(Math.max(...sheetsG) - 0.5);
+  expect(divideInto(most).problems.some(({ message }) => message.includes("a part of"))).toBe(false);
+});
+
+test("a bought sheet is opened, not mixed and not divided, and its straight edge is used", () => {
+  const sheet = { widthMm: 400, heightMm: 230, thicknessMm: 3 };
+  const formulas = byMinutes.formulas.map((formula) =>
+    formula.id === "bay-shortcrust" && formula.kind === "dough"
+      ? { ...formula, method: "bought" as const, boughtSheet: sheet }
+      : formula,
+  );
+  const at = (thicknessMm: number) =>
+    planDay({
+      ...byMinutes,
+      formulas,
+      pieces: byMinutes.pieces.map((piece) =>
+        piece.id === "quince-half-moon"
+          ? { ...piece, thicknessMm, cut: { kind: "disc", diameterMm: 115 } }
+          : piece,
+      ),
+    });
+  const plan = at(3);
+  const { divided, formula } = plan.doughs.find((batch) => batch.formula.id === "bay-shortcrust")!;
+  expect(divided).toEqual([]);
+  expect(plan.tasks.find(({ id }) => id === `mix:${formula.id}`)!.label).toBe(`Open ${formula.name}`);
+  const cutOf = (day: typeof plan) => day.cuts.find(({ dough }) => dough.id === "bay-shortcrust")!.plan;
+  // Two rows of 115 mm are the whole 230: with a ragged edge there would be one.
+  expect(cutOf(plan).sheets[0]).toMatchObject({ marginMm: 0, count: 6 });
+  expect(cutOf(at(2.5)).sheets[0]!.marginMm).toBeGreaterThan(0);
+});

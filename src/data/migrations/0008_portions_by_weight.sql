@@ -1,2 +1,5 @@
 -- Main filling in each piece, g, where the baker weighs it; null where the piece is filled as plump as it is set.
 ALTER TABLE piece ADD COLUMN portion_g REAL CHECK (portion_g > 0);
+
+-- Equal parts that a batch of dough is divided into; null for one for each sheet.
+ALTER TABLE formula ADD COLUMN divided_count INTEGER CHECK (divided_count > 0);

@@ -21,6 +21,7 @@ function newDough(): Dough {
     window: { lowC: 10, highC: 16 },
     restWay: "minutes",
     dividedInto: "disc",
+    dividedCount: null,
     boughtSheet: null,
     keepsDays: 3,
     densityGPerMl: 1.2,

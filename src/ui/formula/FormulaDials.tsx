@@ -84,12 +84,7 @@ export function DoughDials({ dough, save }: DoughProps) {
           />
         </>
       )}
-      <Select
-        label="Divided into"
-        value={dough.dividedInto}
-        options={toOptions(shapeNames)}
-        onChange={(dividedInto) => set({ dividedInto })}
-      />
+      {!dough.boughtSheet && <DivisionDials dough={dough} set={set} />}
       <Select
         label="Rest taken from"
         value={dough.restWay}
@@ -259,6 +254,46 @@ export function FillingDials({ filling, save }: FillingProps) {
         <p className="rounded-lg border border-base-300 p-3 text-sm">
           Caution: boiling syrup burns deep. Pour around and away from you.
         </p>
+      )}
+    </>
+  );
+}
+
+/** Parts to begin with, where the baker divides a dough. */
+const FIRST_PARTS = 2;
+
+/** How a dough is divided before it rests. */
+function DivisionDials({
+  dough,
+  set,
+}: {
+  readonly dough: Dough;
+  readonly set: (fields: Partial<Dough>) => void;
+}) {
+  return (
+    <>
+      <Select
+        label="Divided into"
+        value={dough.dividedInto}
+        options={toOptions(shapeNames)}
+        onChange={(dividedInto) => set({ dividedInto })}
+      />
+      <Choice
+        legend="How many of them"
+        value={dough.dividedCount === null ? "sheets" : "parts"}
+        onChange={(way) => set({ dividedCount: way === "sheets" ? null : FIRST_PARTS })}
+        options={[
+          { id: "sheets", title: "one for each sheet" },
+          { id: "parts", title: "equal parts" },
+        ]}
+      />
+      {dough.dividedCount !== null && (
+        <Dial
+          limit={formulaLimits.dividedCount}
+          value={dough.dividedCount}
+          sliderMax={12}
+          onChange={(dividedCount) => set({ dividedCount })}
+        />
       )}
     </>
   );

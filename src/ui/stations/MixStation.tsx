@@ -142,10 +142,16 @@ function describeMaking(
   startMin: number | null,
 ): string {
   return [
-    startMin === null ? "" : `${formula.kind === "dough" ? "mix" : "make"} at ${formatClock(startMin)}`,
-    batch ? `${formatNumber(batch.scale, 2)} × the formula` : "nothing to mix: the larder has it",
+    startMin === null
+      ? ""
+      : `${formula.kind === "filling" ? "make" : formula.boughtSheet ? "open" : "mix"} at ${formatClock(startMin)}`,
+    batch
+      ? boughtSheets === null
+        ? `${formatNumber(batch.scale, 2)} × the formula`
+        : ""
+      : "nothing to mix: the larder has it",
     boughtSheets === null ? "" : formatCount(boughtSheets, "sheet"),
-    formula.kind === "dough" && formula.fatParticle !== "none"
+    formula.kind === "dough" && !formula.boughtSheet && formula.fatParticle !== "none"
       ? `fat to ${particleNames[formula.fatParticle]}`
       : "",
     formula.kind === "filling" ? `cools ${formatDuration(formula.coolMin)}` : "",

@@ -1,5 +1,6 @@
 import {
   divideDough,
+  listPartsG,
   listWeighSteps,
   scaleFormula,
   type Dough,
@@ -60,7 +61,10 @@ export function planBatches(input: BatchInput): Batches {
   return {
     doughs,
     fillings,
-    problems: [...doughs, ...fillings].flatMap((batch) => findShortage(batch) ?? []),
+    problems: [
+      ...[...doughs, ...fillings].flatMap((batch) => findShortage(batch) ?? []),
+      ...doughs.flatMap((batch) => findSmallParts(input, batch) ?? []),
+    ],
   };
 }
 
@@ -91,14 +95,36 @@ const listCutsOf = (dough: Dough, works: readonly PieceWork[]): DayCut[] => [
 function planDough(input: BatchInput, dough: Dough): DayBatch {
   const lines = input.works.filter((work) => work.dough.id === dough.id).map(({ line }) => line);
   const batch = planBatch(input, dough, lines, (line) => line.doughG);
-  const piecesG = listPiecesG(listCutsOf(dough, input.works));
+  // A bought sheet is opened, not divided.
+  if (dough.boughtSheet) return batch;
+  const partsG = listPartsG(listPiecesG(listCutsOf(dough, input.works)), dough.dividedCount);
   return {
     ...batch,
     divided: divideDough(
-      batch.aheadG > 0 ? [...piecesG, batch.aheadG] : piecesG,
+      batch.aheadG > 0 ? [...partsG, batch.aheadG] : partsG,
       dough.dividedInto,
       dough.densityGPerMl,
     ),
+  };
+}
+
+/** A sheet that takes more dough than a part of it holds: parts would have to be put together again. */
+function findSmallParts({ works }: BatchInput, { formula }: DayBatch): Problem | null {
+  if (formula.kind !== "dough" || formula.boughtSheet || formula.dividedCount === null) return null;
+  const sheetsG = listCutsOf(formula, works).flatMap(({ plan }) =>
+    plan.sheets.flatMap(({ pass, doughG }) => (pass === 0 ? [doughG] : [])),
+  );
+  const [partG = 0] = listPartsG(listPiecesG(listCutsOf(formula, works)), formula.dividedCount);
+  const largestG = Math.max(0, ...sheetsG);
+  if (largestG <= partG + EVEN_G) return null;
+  const most = Math.max(Math.floor((partG * formula.dividedCount) / largestG), 1);
+  return {
+    station: "mix",
+    pieceId: null,
+    stops: false,
+    message:
+      `${formula.name}: a part of ${formatMass(partG)} is ${formatMass(largestG - partG)} too little for its largest ` +
+      `sheet. Divide it into ${most === 1 ? "one" : `at most ${most}`}, or roll smaller sheets.`,
   };
 }
 
@@ -110,7 +136,7 @@ export function restBatches(
   const value = doughs.map((batch): DayBatch => {
     if (batch.formula.kind !== "dough") return batch;
     const cuts = listCutsOf(batch.formula, works);
-    const piecesG = listPiecesG(cuts);
+    const piecesG = listPartsG(listPiecesG(cuts), batch.formula.dividedCount);
     const composition = analyses[batch.formula.id]?.composition;
     if (!composition || piecesG.length === 0) return batch;
     const thicknessMm = Math.max(...cuts.map((cut) => cut.thicknessMm));

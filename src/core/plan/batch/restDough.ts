@@ -48,11 +48,16 @@ export function restDough(
   kitchen: Kitchen,
   sheetThicknessMm: number,
 ): DoughRest {
-  if (dough.restWay === "minutes") {
+  if (dough.restWay === "minutes" || dough.boughtSheet) {
     return {
       modelMin: null,
       minutes: dough.restMin,
-      why: [{ text: "your own figure", figure: formatDuration(dough.restMin) }],
+      why: [
+        {
+          text: dough.boughtSheet ? "opened, until it gives: your own figure" : "your own figure",
+          figure: formatDuration(dough.restMin),
+        },
+      ],
     };
   }
   const rolled = dough.restWay === "rolledInFridge";

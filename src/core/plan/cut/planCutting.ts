@@ -12,7 +12,7 @@ import {
 import { hasGrain, type Dough } from "../../formula";
 import { describeOutline } from "../../shape";
 import { formatCount, formatLength, formatMass } from "../../units";
-import type { DayBook } from "../book/book";
+import type { DayBook, Piece } from "../book/book";
 import type { CutPrice, CutRole, DayCut } from "../result/dayPlan";
 import type { Problem } from "../result/problem";
 import type { WhyStep } from "../result/whyStep";
@@ -113,7 +113,11 @@ function toCutRequest({ bench, cutters }: DayBook, group: readonly PieceDraft[])
   };
 }
 
-function listDemands({ piece, shaped, toCut }: PieceDraft): BlankDemand[] {
+/** As it is bought a sheet's edge is straight; rolled by hand, thinner ones too, it is ragged. */
+const findRaggedMm = (piece: Piece, dough: Dough): number =>
+  dough.boughtSheet && piece.thicknessMm >= dough.boughtSheet.thicknessMm ? 0 : piece.raggedMm;
+
+function listDemands({ piece, dough, shaped, toCut }: PieceDraft): BlankDemand[] {
   const count = toCut;
   if (count <= 0) return [];
   const { blanks } = shaped.formed;
@@ -122,7 +126,7 @@ function listDemands({ piece, shaped, toCut }: PieceDraft): BlankDemand[] {
     outline: cut,
     count,
     webMm: piece.webMm,
-    marginMm: piece.raggedMm,
+    marginMm: findRaggedMm(piece, dough),
     isVisible,
     keepsCentre,
     // A base without its top is nothing: what has no partner stays dough.

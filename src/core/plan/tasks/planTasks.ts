@@ -19,7 +19,7 @@ export function listTasks(
       formula.kind === "dough"
         ? handTask("mix", `mix:${formula.id}`, formula.mixMin, [], {
             formulaId: formula.id,
-            label: `Mix ${formula.name}`,
+            label: `${formula.boughtSheet ? "Open" : "Mix"} ${formula.name}`,
           })
         : handTask("make", `make:${formula.id}`, formula.mixMin, afterPrecooked(formula), {
             formulaId: formula.id,
