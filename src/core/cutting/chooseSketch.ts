@@ -26,13 +26,25 @@ const MINUTE_G = 40;
 /** A re-roll besides its minutes: it waits for its rest, and what comes of it is tougher, g of dough. */
 const REROLL_G = 40;
 
-/** What a plan costs in all, as g of dough: the dough itself, the hands, and the fuss of rolling trim again. */
-export const weighCost = (doughG: number, handMin: number, rerolls: number): number =>
-  doughG + handMin * MINUTE_G + rerolls * REROLL_G;
+/** Trim that is left is kept, and worth so much of fresh dough: it is used once more, and is tougher by then. */
+const TRIM_WORTH_SHARE = 0.5;
+
+/** What a cut plan costs: dough and trim left of it in g, hands in minutes. */
+export interface CutCost {
+  readonly doughG: number;
+  readonly trimLeftG: number;
+  readonly handMin: number;
+  readonly rerolls: number;
+}
+
+/** The cost in all, as g of dough: the dough for good, the hands, and the fuss of rolling trim again. */
+export const weighCost = ({ doughG, trimLeftG, handMin, rerolls }: CutCost): number =>
+  doughG - trimLeftG * TRIM_WORTH_SHARE + handMin * MINUTE_G + rerolls * REROLL_G;
 
 /** What a hand would do: dough, minutes and fuss weighed together, of equals the quicker. @param gPerMm2 - Of rolled dough. */
 export function sensible(gPerMm2: number): Aim {
-  const cost: Figure = ({ doughMm2, handMin, rerolls }) => weighCost(doughMm2 * gPerMm2, handMin, rerolls);
+  const cost: Figure = ({ doughMm2, trimLeftMm2, handMin, rerolls }) =>
+    weighCost({ doughG: doughMm2 * gPerMm2, trimLeftG: trimLeftMm2 * gPerMm2, handMin, rerolls });
   return { least: cost, wanted: cost, other: time };
 }
 

@@ -84,7 +84,7 @@ function findSensible(
     !decoration &&
     demands.every(({ outline }) => outline.kind !== "ring");
   if (!portioned || !isRolled) return sheets;
-  const costOf = ({ doughG, handMin, rerolls }: CutPlan) => weighCost(doughG, handMin, rerolls.length);
+  const costOf = (plan: CutPlan) => weighCost({ ...plan, rerolls: plan.rerolls.length });
   return costOf(portioned) < costOf(sheets) ? portioned : sheets;
 }
 
