@@ -20,6 +20,7 @@ export const figureColumns = [
   "core_mm",
   "overlap_mm",
   "finished_mm",
+  "heap_mm",
   "log_mm",
   "stacked",
   "sheet_mm",
@@ -78,7 +79,7 @@ export function toFormColumns(form: PieceForm): FormColumns {
         overlap_mm: form.overlapMm,
       };
     case "gathered":
-      return { ...none, finished_mm: form.finishedMm };
+      return { ...none, finished_mm: form.finishedMm, heap_mm: form.heapMm };
     case "lined":
       return { ...none, ...toMouldColumns(form.mould), ...toToppingColumns(form.topping) };
     case "case":
@@ -182,7 +183,7 @@ export function fromFormColumns(row: FormColumns): PieceForm {
         overlapMm: figure("overlap_mm"),
       };
     case "gathered":
-      return { kind: "gathered", finishedMm: figure("finished_mm") };
+      return { kind: "gathered", finishedMm: figure("finished_mm"), heapMm: row.heap_mm };
     case "lined":
       return { kind: "lined", mould: fromMouldColumns(row), topping: fromToppingColumns(row) };
     case "case":

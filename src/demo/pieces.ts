@@ -294,7 +294,7 @@ export const dateRound: Piece = goes(
     ...common,
     id: "date-round",
     name: "Date-and-sesame round",
-    form: { kind: "gathered", finishedMm: 70 },
+    form: { kind: "gathered", finishedMm: 70, heapMm: null },
     cut: { kind: "disc", diameterMm: 132 },
     doughId: yoghurtCrust.id,
     fillingId: datePaste.id,

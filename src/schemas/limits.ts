@@ -58,6 +58,7 @@ export const pieceLimits = {
   coreMm: limit("Core across", "mm", 5, 60, 1),
   overlapMm: limit("Corners overlap", "mm", 0, 60, 1),
   finishedMm: limit("Rolled to, across", "mm", 30, 250, 1),
+  heapMm: limit("Guide ring", "mm", 20, 200, 1),
   logMm: limit("Log across", "mm", 20, 150, 1),
   stacked: limit("Sheets stacked", "", 1, 8, 1),
   sheetMm: limit("Each sheet thick", "mm", 1, 12, 0.5),

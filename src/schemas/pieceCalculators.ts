@@ -4,7 +4,15 @@ import type { PieceExtra } from "@/core/filling";
 import { wetnesses, type Wetness } from "@/core/formula";
 import type { FormRequest } from "@/core/forming";
 import type { Result } from "@/core/result";
-import { crimpIds, glueIds, ventKinds, type SealRequest, type Vents, type Wash } from "@/core/sealing";
+import {
+  crimpIds,
+  glueIds,
+  ventKinds,
+  type CrimpId,
+  type SealRequest,
+  type Vents,
+  type Wash,
+} from "@/core/sealing";
 import { extraLimits, formulaLimits, kitchenLimits, pieceLimits } from "./limits";
 import { extrasSchema, washSchema } from "./pieceParts";
 import { quantity, whole } from "./quantity";
@@ -66,6 +74,8 @@ export interface SealDocument extends SealRequest {
   readonly topMm2: number;
   readonly wash: Wash;
   readonly chillMin: number;
+  readonly seamShare: number;
+  readonly crimpsOnOffer: readonly CrimpId[];
   readonly doughC: number;
   readonly smearsC: number;
 }
@@ -90,6 +100,10 @@ const sealSchema = Joi.object({
   topMm2: Joi.number().min(0).max(MAX_TOP_MM2).required(),
   wash: washSchema,
   chillMin: quantity(pieceLimits.chillMin),
+  crimpsOnOffer: Joi.array()
+    .items(Joi.valid(...crimpIds))
+    .default(crimpIds.filter((crimp) => crimp !== "press" && crimp !== "flush")),
+  seamShare: Joi.number().greater(0).max(1).default(1),
   doughC: quantity(kitchenLimits.mixedC),
   smearsC: quantity(formulaLimits.windowHighC),
 }).required();

@@ -102,7 +102,10 @@ const formParts: Readonly<Record<FormKind, FormFields>> = {
   largeFold: { ...figures(["spreadMm"]), servings: whole(pieceLimits.servings) },
   lidded: { topOversizeMm: quantity(topOversizeMm).allow(null), stick: stickSchema },
   wrapped: figures(["fruitMm", "fruitHeightMm", "footMm", "coreMm", "overlapMm"]),
-  gathered: figures(["finishedMm"]),
+  gathered: {
+    ...figures(["finishedMm"]),
+    heapMm: quantity(pieceLimits.heapMm).allow(null).default(null).optional(),
+  },
   lined: { mould: mouldSchema, topping: toppingSchema },
   case: figures(["holeMm"]),
   rosette: figures(["sliceMm", "sliceThicknessMm", "overlapShare", "cavityMm"]),

@@ -106,6 +106,9 @@ export interface Portioning {
     /** Of a slice: how thick it is, and across the log it comes off. */
     readonly sliceMm: number;
     readonly logMm: number;
+    /** Logs that the slices come off, none longer than a sheet, and how long each is. */
+    readonly logs: number;
+    readonly logLengthMm: number;
   }[];
 }
 

@@ -21,6 +21,13 @@ export function sliceBlanks(request: CutRequest): CutPlan | null {
   return makePlan(request, "sliced", request.handTimes.perSliceS);
 }
 
+/** A log is rolled up from a sheet as wide as it is long: no longer than the longest sheet that is rolled. */
+function cutLogs(count: number, sliceMm: number, { sheetLimit }: CutRequest) {
+  const longestMm = Math.max(sheetLimit.widthMm, sheetLimit.heightMm);
+  const logs = Math.ceil(count / Math.max(Math.floor(longestMm / sliceMm), 1));
+  return { logs, logLengthMm: Math.ceil(count / logs) * sliceMm };
+}
+
 function makePlan(request: CutRequest, way: Portioning["way"], eachS: number): CutPlan | null {
   const { demands, thicknessMm, densityGPerMl } = request;
   if (!demands.every(({ outline }) => rollsRound(outline))) return null;
@@ -40,7 +47,14 @@ function makePlan(request: CutRequest, way: Portioning["way"], eachS: number): C
       portions: demands.map((demand) => {
         const { id, count, logMm = USUAL_LOG_MM } = demand;
         const sliceMm = (outerG(demand) / densityGPerMl / ((Math.PI * logMm ** 2) / 4)) * 1000;
-        return { demandId: id, count, eachG: outerG(demand), sliceMm, logMm };
+        return {
+          demandId: id,
+          count,
+          eachG: outerG(demand),
+          sliceMm,
+          logMm,
+          ...cutLogs(count, sliceMm, request),
+        };
       }),
     },
     yields: demands.map((demand) => ({

@@ -20,8 +20,11 @@ export type PieceForm =
       readonly coreMm: number;
       readonly overlapMm: number;
     }
-  /** A round drawn up around the filling, pinched, turned over and rolled flat to this across. */
-  | { readonly kind: "gathered"; readonly finishedMm: number }
+  /**
+   * A round drawn up around the filling, pinched, turned over and rolled flat to this across. The filling is a ball, or
+   * heaped flat inside a guide ring so wide.
+   */
+  | { readonly kind: "gathered"; readonly finishedMm: number; readonly heapMm: number | null }
   /** Dough in a mould, open or closed; `plumpness` is the level as a share of the depth inside. */
   | { readonly kind: "lined"; readonly mould: Mould; readonly topping: Topping }
   /** Puff base, ring on it, and the ring's centre as a lid. */
@@ -101,6 +104,10 @@ export interface FormedPiece {
   readonly trimMl: number;
   /** Length that is closed by a crimp; 0 where nothing is. */
   readonly seamMm: number;
+  /** The seam as a share of the edge that it closes: 1 along all of it, less where the edge is drawn to a point. */
+  readonly drawnShare: number;
+  /** What can be made so and may cost quality, each with its figure. */
+  readonly doubts: readonly FormDoubt[];
   readonly marginMm: number;
   /** On the tray, a stick included. */
   readonly footprint: BoxMm;
@@ -115,6 +122,12 @@ export interface FormedPiece {
   readonly fromAbove: PlanShape;
   /** What was computed on the way, for the reasons. */
   readonly steps: readonly { readonly text: string; readonly figure: string }[];
+}
+
+/** Something that works and is not as it should be. */
+export interface FormDoubt {
+  readonly code: "pressedUp" | "cornersShort";
+  readonly message: string;
 }
 
 /** Something whole in a piece, by what it weighs in it. */
@@ -166,7 +179,10 @@ export type RequestOf<K extends FormKind> = FormRequest & { readonly form: Extra
 
 /** What most forms have nothing of, and the finished size from footprint and section. */
 export function completeForm(
-  parts: Omit<FormedPiece, "layersMl" | "solids" | "trimMl" | "finished" | "fillsBaked"> &
+  parts: Omit<
+    FormedPiece,
+    "layersMl" | "solids" | "trimMl" | "finished" | "fillsBaked" | "drawnShare" | "doubts"
+  > &
     Partial<FormedPiece>,
 ): FormedPiece {
   return {
@@ -174,6 +190,8 @@ export function completeForm(
     solids: [],
     trimMl: 0,
     fillsBaked: false,
+    drawnShare: 1,
+    doubts: [],
     finished: {
       widthMm: parts.footprint.widthMm,
       depthMm: parts.footprint.heightMm,

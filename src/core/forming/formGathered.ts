@@ -1,5 +1,5 @@
 import { ok, type Result } from "../result";
-import { computeBox, describeOutline, scaleOutline, toContour, type Point } from "../shape";
+import { describeOutline, toContour, type Point } from "../shape";
 import { completeForm, formFault, type FormedPiece, type FormFault, type RequestOf } from "./form";
 
 /** A rolled top thinner than this bursts as the filling steams, mm. */
@@ -10,27 +10,49 @@ const HALVINGS = 50;
 const WIDEST_BLANK_MM = 400;
 
 interface Purse {
-  /** Of the ball of filling. */
-  readonly radiusMm: number;
+  /** Of the filling, across; 0 or less where the round closes over nothing. */
+  readonly acrossMm: number;
   readonly fillingMm3: number;
   readonly doughMm3: number;
-  /** Dough over the upper half of the ball: the middle of the blank, since the purse is turned over. */
+  /** Dough over the upper half of the filling: the middle of the blank, since the purse is turned over. */
   readonly topMm3: number;
+  /** Surface of that half, along the middle of the dough. */
+  readonly coverMm2: number;
 }
 
 /**
- * The ball of filling that a round closes over: the way from the ball's pole to its pinch, along the middle of the
- * dough, is the blank's radius less the margin that is pinched. Plumpness is the share of the largest such ball.
+ * What a round closes over. The way from the filling's pole to its pinch, along the middle of the dough, is the blank's
+ * radius less the margin that is pinched: round a ball it is half its circumference; under, up and over a flat heap it
+ * is the heap's width and its height, and a half turn of the dough. Plumpness is the share of the most that goes in.
  */
-function drawUp(diameterMm: number, thicknessMm: number, marginMm: number, plumpness: number): Purse {
-  const mostRadiusMm = (diameterMm / 2 - marginMm) / Math.PI - thicknessMm / 2;
-  const radiusMm = Math.max(mostRadiusMm, 0) * Math.cbrt(plumpness);
+function drawUp(
+  diameterMm: number,
+  thicknessMm: number,
+  marginMm: number,
+  plumpness: number,
+  heapMm: number | null,
+): Purse {
+  const wayMm = diameterMm / 2 - marginMm;
+  const doughMm3 = (Math.PI / 4) * diameterMm ** 2 * thicknessMm;
+  if (heapMm !== null) {
+    const heightMm = Math.max(wayMm - heapMm - (Math.PI * thicknessMm) / 2, 0) * plumpness;
+    const halfWayMm = heapMm / 2 + heightMm / 2 + (Math.PI * thicknessMm) / 4;
+    return {
+      acrossMm: heightMm > 0 ? heapMm : 0,
+      fillingMm3: (Math.PI / 4) * heapMm ** 2 * heightMm,
+      doughMm3,
+      topMm3: Math.PI * halfWayMm ** 2 * thicknessMm,
+      coverMm2: (Math.PI / 4) * heapMm ** 2 + (Math.PI * heapMm * heightMm) / 2,
+    };
+  }
+  const radiusMm = Math.max(wayMm / Math.PI - thicknessMm / 2, 0) * Math.cbrt(plumpness);
   const quarterMm = ((radiusMm + thicknessMm / 2) * Math.PI) / 2;
   return {
-    radiusMm,
+    acrossMm: 2 * radiusMm,
     fillingMm3: (4 / 3) * Math.PI * radiusMm ** 3,
-    doughMm3: (Math.PI / 4) * diameterMm ** 2 * thicknessMm,
+    doughMm3,
     topMm3: Math.PI * quarterMm ** 2 * thicknessMm,
+    coverMm2: 2 * Math.PI * (radiusMm + thicknessMm / 2) ** 2,
   };
 }
 
@@ -50,25 +72,25 @@ export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece
   const stays = 1 - springBackShare;
   const settledThicknessMm = thicknessMm / stays ** 2;
   const diameterMm = cut.diameterMm * stays;
-  const purse = drawUp(diameterMm, settledThicknessMm, marginMm, plumpness);
-  if (purse.radiusMm <= 0) {
-    const leastMm = (2 * (marginMm + (Math.PI * settledThicknessMm) / 2)) / stays;
+  const { heapMm } = form;
+  const purse = drawUp(diameterMm, settledThicknessMm, marginMm, plumpness, heapMm);
+  if (purse.acrossMm <= 0) {
+    const leastMm = (2 * (marginMm + (heapMm ?? 0) + (Math.PI * settledThicknessMm) / 2)) / stays;
     return formFault(
       "marginTooWide",
-      `A round of ${cut.diameterMm} mm does not close over anything: margin and dough alone take ${leastMm.toFixed(0)} mm, ` +
+      `A round of ${cut.diameterMm} mm does not close over anything: margin${heapMm === null ? " and dough" : ", dough and the guide ring"} alone take ${leastMm.toFixed(0)} mm, ` +
         `${(leastMm - cut.diameterMm).toFixed(0)} mm more. Take a larger round.`,
     );
   }
-  const { radiusMm, fillingMm3, doughMm3, topMm3 } = purse;
+  const { acrossMm, fillingMm3, doughMm3, topMm3, coverMm2 } = purse;
   const across = form.finishedMm;
-  const pursed = 2 * (radiusMm + settledThicknessMm);
+  const pursed = acrossMm + 2 * settledThicknessMm;
   const faceMm2 = (Math.PI / 4) * across ** 2;
   const heightMm = (doughMm3 + fillingMm3) / faceMm2;
   const halfSkinMm2 = faceMm2 + (Math.PI * across * heightMm) / 2;
   const topMm = topMm3 / halfSkinMm2;
   const bottomMm = (doughMm3 - topMm3) / halfSkinMm2;
-  const thinnestMm =
-    (settledThicknessMm * 2 * Math.PI * (radiusMm + settledThicknessMm / 2) ** 2) / halfSkinMm2;
+  const thinnestMm = (settledThicknessMm * coverMm2) / halfSkinMm2;
   if (across < pursed) {
     return formFault(
       "topTooSmall",
@@ -83,6 +105,7 @@ export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece
         `Roll it to at most ${findWidestMm(purse, settledThicknessMm).toFixed(0)} mm, or roll the round thicker.`,
     );
   }
+  const knotMm = computeKnotMm(diameterMm - 2 * marginMm, settledThicknessMm);
   const hollowMm = heightMm - topMm - bottomMm;
   const fillingMm = Math.sqrt((4 * fillingMm3) / (Math.PI * hollowMm));
   return ok(
@@ -91,9 +114,9 @@ export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece
       blanks: [{ role: "blank", cut, isVisible: true, keepsCentre: false }],
       settledThicknessMm,
       capacityMl: fillingMm3 / 1000,
-      mostMl: drawUp(diameterMm, settledThicknessMm, marginMm, 1).fillingMm3 / 1000,
-      // The whole edge is pleated together.
-      seamMm: Math.PI * computeBox(scaleOutline(cut, stays)).widthMm,
+      mostMl: drawUp(diameterMm, settledThicknessMm, marginMm, 1, heapMm).fillingMm3 / 1000,
+      seamMm: knotMm,
+      drawnShare: knotMm / (Math.PI * diameterMm),
       marginMm,
       footprint: { widthMm: across, heightMm: across },
       washMm2: faceMm2,
@@ -101,7 +124,7 @@ export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece
       fromAbove: { edge: toContour({ kind: "disc", diameterMm: across }), inner: [], seam: "none" },
       steps: [
         {
-          text: `drawn up, it closes over a ball of ${(2 * radiusMm).toFixed(0)} mm`,
+          text: `drawn up, it closes over ${heapMm === null ? "a ball" : "a flat heap"} of ${acrossMm.toFixed(0)} mm`,
           figure: `${(fillingMm3 / 1000).toFixed(1)} ml`,
         },
         {
@@ -112,15 +135,25 @@ export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece
           text: "the top is so thick, and thinnest in its middle",
           figure: `${topMm.toFixed(1)}, ${thinnestMm.toFixed(1)} mm`,
         },
+        { text: "its edge is drawn into a knot, around it", figure: `${knotMm.toFixed(0)} mm` },
         { text: "below, with the pinch", figure: `${bottomMm.toFixed(1)} mm` },
       ],
     }),
   );
 }
 
+/**
+ * Around the knot that a gathered edge is drawn into, mm: the dough of a ring so wide stands in it on edge, pressed
+ * together without a gap, so that its section is the ring's length times its thickness.
+ */
+export function computeKnotMm(ringMm: number, thicknessMm: number): number {
+  const sectionMm2 = Math.PI * ringMm * thicknessMm;
+  return 2 * Math.sqrt(Math.PI * sectionMm2);
+}
+
 /** How wide a purse may be rolled before its top is too thin: the skin's area is what counts, and that grows with the width. */
-function findWidestMm({ radiusMm, doughMm3, fillingMm3 }: Purse, thicknessMm: number): number {
-  const mostSkinMm2 = (thicknessMm * 2 * Math.PI * (radiusMm + thicknessMm / 2) ** 2) / LEAST_TOP_MM;
+function findWidestMm({ coverMm2, doughMm3, fillingMm3 }: Purse, thicknessMm: number): number {
+  const mostSkinMm2 = (thicknessMm * coverMm2) / LEAST_TOP_MM;
   const volumeMm3 = doughMm3 + fillingMm3;
   // Face and half the side: πF²/4 + 2V/F. Least at the cube root of 4V/π; above it the skin grows.
   const skinMm2 = (across: number) => (Math.PI / 4) * across ** 2 + (2 * volumeMm3) / across;
@@ -140,7 +173,7 @@ export function findGatheredBlankMm(request: RequestOf<"gathered">, heightMm: nu
   const stays = 1 - springBackShare;
   const wantedMm3 = (Math.PI / 4) * form.finishedMm ** 2 * heightMm;
   const volumeMm3 = (cutMm: number) => {
-    const purse = drawUp(cutMm * stays, thicknessMm / stays ** 2, marginMm, plumpness);
+    const purse = drawUp(cutMm * stays, thicknessMm / stays ** 2, marginMm, plumpness, form.heapMm);
     return purse.doughMm3 + purse.fillingMm3;
   };
   if (volumeMm3(WIDEST_BLANK_MM) < wantedMm3) return null;

@@ -33,12 +33,16 @@ const ARC_POINTS = 48;
  * Base and top with a heap between. Across the short way the heap is a circular arc over the base less its margin,
  * flat at plumpness 0 and half a circle at 1; along an oval it is the same heap drawn out. Dough does not stretch, so
  * the top must reach along that arc, margins included: that is its oversize. Volume of the cap, πh(3r² + h²)/6, drawn
- * out with the oval.
+ * out with the oval. Over a rectangle the heap is a hipped vault: everywhere as high as the arc is so far from the
+ * nearest edge, with a level ridge between its ends.
  */
 export function formLidded(request: RequestOf<"lidded">): Result<FormedPiece, FormFault> {
   const { form, cut, thicknessMm, springBackShare, marginMm, plumpness } = request;
-  if (cut.kind !== "disc" && cut.kind !== "oval") {
-    return formFault("wrongOutline", `A lidded piece has a round or oval base, not ${describeOutline(cut)}.`);
+  if (!isLiddedCut(cut)) {
+    return formFault(
+      "wrongOutline",
+      `A lidded piece has a round, oval, square or rectangular base, not ${describeOutline(cut)}.`,
+    );
   }
   const stays = 1 - springBackShare;
   const settledThicknessMm = thicknessMm / stays ** 2;
@@ -68,10 +72,14 @@ export function formLidded(request: RequestOf<"lidded">): Result<FormedPiece, Fo
   }
   // The top given may not climb as high as the plumpness asks: what it reaches decides.
   const halfAngle = Math.min(wanted, solveAngle(reachMm, settledTopMm));
-  const longReachMm = longWayMm(halfAngle, heapMm, drawnOut, settledThicknessMm) + 2 * marginMm;
+  const isAngular = cut.kind === "square" || cut.kind === "rectangle";
+  const longReachMm = isAngular
+    ? reachMm(halfAngle) + longMm - shortMm
+    : longWayMm(halfAngle, heapMm, drawnOut, settledThicknessMm) + 2 * marginMm;
   const longOversizeMm = form.topOversizeMm ?? roundUpCut((longReachMm - longMm) / stays);
   const top = growTop(cut, oversizeMm, longOversizeMm);
-  const volumeMl = (angle: number) => (capMm3(angle, heapMm) * drawnOut) / 1000;
+  const volumeMl = (angle: number) =>
+    (isAngular ? vaultMm3(angle, heapMm, longMm - shortMm) : capMm3(angle, heapMm) * drawnOut) / 1000;
   const heightMm = heapMm * Math.tan(halfAngle / 2);
   const stick = form.stick ? placeStick(form.stick, marginMm, heapMm, halfAngle) : null;
   if (stick && !stick.ok) return stick;
@@ -99,7 +107,7 @@ export function formLidded(request: RequestOf<"lidded">): Result<FormedPiece, Fo
         edge: toContour(scaleOutline(cut, stays)),
         inner: [
           toContour({
-            kind: "oval",
+            kind: isAngular ? "rectangle" : "oval",
             widthMm: base.widthMm - 2 * marginMm,
             heightMm: base.heightMm - 2 * marginMm,
           }),
@@ -193,6 +201,10 @@ function heapHeightMm(angle: number, heapMm: number, fromMiddleMm: number): numb
   return Math.sqrt(radiusMm ** 2 - fromMiddleMm ** 2) - radiusMm * Math.cos(angle);
 }
 
+/** Bases that a heap lies on: the top is cut alike, larger all round. */
+const isLiddedCut = ({ kind }: Outline) =>
+  kind === "disc" || kind === "oval" || kind === "square" || kind === "rectangle";
+
 /** Half an arc over half its chord: α / sin α, 1 where it is flat. */
 const overSine = (angle: number) => (angle < 1e-9 ? 1 : angle / Math.sin(angle));
 
@@ -200,6 +212,16 @@ const overSine = (angle: number) => (angle < 1e-9 ? 1 : angle / Math.sin(angle))
 function capMm3(angle: number, radiusMm: number): number {
   const heightMm = radiusMm * Math.tan(angle / 2);
   return (Math.PI * heightMm * (3 * radiusMm ** 2 + heightMm ** 2)) / 6;
+}
+
+/**
+ * Volume of a hipped vault over a rectangle: at a height its level is the rectangle drawn in on all sides alike, so it is
+ * the cap's volume times 4/π, and the arc's section times the length of its ridge.
+ */
+function vaultMm3(angle: number, radiusMm: number, ridgeMm: number): number {
+  const arcMm = angle < 1e-9 ? Infinity : radiusMm / Math.sin(angle);
+  const sectionMm2 = Number.isFinite(arcMm) ? arcMm ** 2 * (angle - Math.sin(angle) * Math.cos(angle)) : 0;
+  return (4 / Math.PI) * capMm3(angle, radiusMm) + sectionMm2 * ridgeMm;
 }
 
 /** The half angle at which the reach is the top's; half a circle if it reaches further. */
@@ -237,9 +259,14 @@ function arcPoints(angle: number, halfMm: number): Point[] {
 
 function growTop(cut: Outline, shortBy: number, longBy: number): Outline {
   if (cut.kind === "disc") return { kind: "disc", diameterMm: cut.diameterMm + shortBy };
+  if (cut.kind === "square" && shortBy === longBy) return { kind: "square", sideMm: cut.sideMm + shortBy };
   const { widthMm, heightMm } = computeBox(cut);
   const [wide, high] = widthMm >= heightMm ? [longBy, shortBy] : [shortBy, longBy];
-  return { kind: "oval", widthMm: widthMm + wide, heightMm: heightMm + high };
+  return {
+    kind: cut.kind === "oval" ? "oval" : "rectangle",
+    widthMm: widthMm + wide,
+    heightMm: heightMm + high,
+  };
 }
 
 function drawSection(halfMm: number, heapMm: number, angle: number, thicknessMm: number) {

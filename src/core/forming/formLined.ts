@@ -13,6 +13,7 @@ import {
   formFault,
   roundUpCut,
   type Blank,
+  type FormDoubt,
   type FormedPiece,
   type FormFault,
   type FormRequest,
@@ -35,6 +36,10 @@ import {
 const LID_OVER_RIM_MM = 3;
 /** A lining is cut to stand so much over the rim before it is trimmed, mm. */
 export const LINING_TRIM_MM = 3;
+/** A wall pressed thinner than this tears as it is pressed, mm. Craft's first guess. */
+const LEAST_WALL_MM = 1.2;
+/** Short of the rim by less than this is not seen, mm. */
+const EVEN_MM = 0.05;
 /** The rim of a puck stands so much over the mould, mm: it stays. */
 export const PUCK_PROUD_MM = 4;
 
@@ -117,6 +122,7 @@ interface LinedMould {
   readonly wallMm: number;
   /** Stands over the rim all round. */
   readonly trimOverMm: number;
+  readonly doubts: readonly FormDoubt[];
   readonly innerDepthMm: number;
   /** Room up to a share of the depth inside, ml. */
   readonly cavity: (level: number) => number;
@@ -153,17 +159,20 @@ function lineMould(
     computeAcrossMm(axis, mould.depthMm, { thicknessMm: settledThicknessMm, trimMm: 0 }),
   );
   const overs = cuts.map((cutMm, i) => (cutMm * stays - (reaches[i] ?? 0)) / 2);
-  const trimOverMm = Math.min(...overs);
-  if (trimOverMm < -1e-9) {
-    const needed = reaches.map((reach) => roundUpCut(reach / stays)).join(" × ");
+  const shortMm = Math.max(-Math.min(...overs), 0);
+  // What does not reach the rim is pressed up the wall by hand, and thinner for it.
+  const trimOverMm = shortMm > 0 ? 0 : Math.min(...overs);
+  const needed = reaches.map((reach) => roundUpCut(reach / stays)).join(" × ");
+  const doughMm3 = computeAreaMm2(scaleOutline(cut, stays)) * settledThicknessMm;
+  const wallMm = doughMm3 / computeLinedMm2(axes, mould.depthMm, trimOverMm);
+  if (shortMm > EVEN_MM && wallMm < LEAST_WALL_MM) {
     return formFault(
       "blankTooSmall",
       `The mould needs ${isOval ? "an oval" : "a round"} of ${needed} mm to be lined to its rim; yours is ` +
-        `${cuts.join(" × ")} mm and leaves ${(-trimOverMm).toFixed(1)} mm of the wall bare. Cut it larger or roll it thinner.`,
+        `${cuts.join(" × ")} mm, and pressed up to the rim it comes to ${wallMm.toFixed(1)} mm, which tears below ` +
+        `${LEAST_WALL_MM} mm. Cut it larger or roll it thicker.`,
     );
   }
-  const doughMm3 = computeAreaMm2(scaleOutline(cut, stays)) * settledThicknessMm;
-  const wallMm = doughMm3 / computeLinedMm2(axes, mould.depthMm, trimOverMm);
   const innerDepthMm = mould.depthMm - wallMm;
   const across = (level: number) =>
     axes.map((axis) => innerAcrossMm(axis, mould.depthMm, wallMm, wallMm + innerDepthMm * level));
@@ -182,6 +191,17 @@ function lineMould(
     settledThicknessMm,
     wallMm,
     trimOverMm,
+    doubts:
+      shortMm > EVEN_MM
+        ? [
+            {
+              code: "pressedUp",
+              message:
+                `its ${cuts.join(" × ")} mm round stops ${shortMm.toFixed(1)} mm below the rim; pressed up by hand the wall ` +
+                `comes to ${wallMm.toFixed(1)} mm instead of ${settledThicknessMm.toFixed(1)}. It lines without pressing from ${needed} mm.`,
+            },
+          ]
+        : [],
     innerDepthMm,
     cavity: (level) => frustumMl(across(0), across(level), innerDepthMm * level),
   });
@@ -275,7 +295,7 @@ function buildLined(
   parts: LinedParts,
 ): Result<FormedPiece, FormFault> {
   const { plumpness, layersMm, marginMm } = request;
-  const { cavity, innerDepthMm, mould, settledThicknessMm, wallMm, rims } = lined;
+  const { cavity, doubts, innerDepthMm, mould, settledThicknessMm, wallMm, rims } = lined;
   const layersMl = splitLayers(layersMm, innerDepthMm * plumpness, (heightMm) =>
     cavity(heightMm / innerDepthMm),
   );
@@ -290,6 +310,7 @@ function buildLined(
   return ok(
     completeForm({
       ...rest,
+      doubts,
       settledThicknessMm,
       capacityMl,
       mostMl: cavity(1),

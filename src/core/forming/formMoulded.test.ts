@@ -86,11 +86,13 @@ test("a core as wide as its fruit and flutes as deep as their mould are refused,
   });
 });
 
-test("a lining a hair too small for its mould is refused with the round that reaches the rim", () => {
+test("a lining a hair too small for its mould is pressed up, and one that tears so is refused with the round that reaches the rim", () => {
   const { widthMm: reachMm } = computeBox(findLining(sloped, { thicknessMm: 2.5, springBackShare: 0.04 }, 0));
   const cutTo = (diameterMm: number) => lined(sloped, { cut: { kind: "disc", diameterMm } });
   expect(refusal(cutTo(reachMm))).toBeNull();
-  expect(refusal(cutTo(reachMm - 0.6))).toMatchObject({
+  expect(formed(cutTo(reachMm)).doubts).toEqual([]);
+  expect(formed(cutTo(reachMm - 0.6)).doubts).toEqual([expect.objectContaining({ code: "pressedUp" })]);
+  expect(refusal(cutTo(reachMm / 2))).toMatchObject({
     kind: "blankTooSmall",
     message: expect.stringContaining(`needs a round of ${reachMm} mm`),
   });
@@ -151,7 +153,10 @@ test("a sphere is wrapped by the square whose half diagonal is half its girth", 
     form: { kind: "wrapped", fruitMm: 70, fruitHeightMm: 70, footMm: 0, coreMm: 14, overlapMm: 10 },
     cut: { kind: "square", sideMm },
   });
-  const needed = Math.ceil(2 * Math.SQRT2 * (Math.PI * 35 + 5)) / 2;
+  const asSet = Math.ceil(2 * Math.SQRT2 * (Math.PI * 35 + 5)) / 2;
+  expect(formed(wrap(asSet)).doubts).toEqual([]);
+  expect(formed(wrap(asSet - 0.5)).doubts).toHaveLength(1);
+  const needed = Math.ceil(2 * Math.SQRT2 * Math.PI * 35) / 2;
   expect(refusal(wrap(needed))).toBeNull();
   expect(refusal(wrap(needed - 0.5))).toMatchObject({
     kind: "blankTooSmall",
@@ -161,7 +166,7 @@ test("a sphere is wrapped by the square whose half diagonal is half its girth", 
 
 const purse = (finishedMm: number, over: Partial<FormRequest> = {}): FormRequest => ({
   ...base,
-  form: { kind: "gathered", finishedMm },
+  form: { kind: "gathered", finishedMm, heapMm: null },
   thicknessMm: 4,
   ...over,
 });

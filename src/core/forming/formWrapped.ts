@@ -51,16 +51,24 @@ export function formWrapped(request: RequestOf<"wrapped">): Result<FormedPiece, 
     meridianMm + form.overlapMm / 2,
     ...fruit.rings.map(({ alongMm, radiusMm }) => alongMm + (2 * Math.PI * radiusMm) / 8),
   );
-  const neededMm = roundUpCut((Math.SQRT2 * halfDiagonalMm) / stays);
+  const wantedMm = roundUpCut((Math.SQRT2 * halfDiagonalMm) / stays);
+  const neededMm = roundUpCut((Math.SQRT2 * meridianMm) / stays);
   if (cut.sideMm < neededMm - 1e-9) {
     return formFault(
       "blankTooSmall",
-      `The square must be ${neededMm} mm to close over this fruit, ${form.fruitMm} mm across and ${form.fruitHeightMm} mm ` +
+      `The square must be ${neededMm} mm for its corners to meet over this fruit, ${form.fruitMm} mm across and ${form.fruitHeightMm} mm ` +
         `high; yours is ${cut.sideMm} mm, ${Number((neededMm - cut.sideMm).toFixed(1))} mm short. Cut it larger or take smaller fruit.`,
     );
   }
   const sideMm = cut.sideMm * stays;
   const overlapMm = 2 * (sideMm / Math.SQRT2 - meridianMm);
+  // Between the corners the flaps are together so wide, and the fruit there so far round.
+  const gapMm = Math.max(
+    0,
+    ...fruit.rings.map(
+      ({ alongMm, radiusMm }) => (2 * Math.PI * radiusMm - 8 * (sideMm / Math.SQRT2 - alongMm)) / 4,
+    ),
+  );
   const coreMl = ((Math.PI * form.coreMm ** 2) / 4 / 1000) * form.fruitHeightMm * CORE_DEPTH_SHARE;
   const acrossMm = form.fruitMm + 2 * settledThicknessMm;
   const circle = toContour({ kind: "disc", diameterMm: acrossMm });
@@ -86,6 +94,15 @@ export function formWrapped(request: RequestOf<"wrapped">): Result<FormedPiece, 
           gPerMl: PRODUCE_G_PER_ML,
         },
       ],
+      doubts:
+        cut.sideMm < wantedMm - 1e-9
+          ? [
+              {
+                code: "cornersShort",
+                message: describeShort(cut.sideMm, wantedMm, overlapMm, form.overlapMm, gapMm),
+              },
+            ]
+          : [],
       // The flaps meet along four ridges, from where the middles of the sides lie up to the top.
       seamMm: 4 * Math.max(meridianMm - sideMm / 2, 0),
       marginMm,
@@ -100,7 +117,7 @@ export function formWrapped(request: RequestOf<"wrapped">): Result<FormedPiece, 
           figure: `${fruit.meridianMm.toFixed(0)} mm`,
         },
         {
-          text: `so a square from ${neededMm} mm closes; the corners overlap by`,
+          text: `so a square from ${wantedMm} mm closes as it is set; the corners overlap by`,
           figure: `${overlapMm.toFixed(0)} mm`,
         },
         { text: `the ${form.coreMm} mm core holds`, figure: `${coreMl.toFixed(1)} ml` },
@@ -108,6 +125,17 @@ export function formWrapped(request: RequestOf<"wrapped">): Result<FormedPiece, 
     }),
   );
 }
+
+const describeShort = (
+  sideMm: number,
+  wantedMm: number,
+  overlapMm: number,
+  askedMm: number,
+  gapMm: number,
+): string =>
+  `its corners meet with ${overlapMm.toFixed(0)} mm over each other instead of ${askedMm}` +
+  (gapMm >= 1 ? `, and between them the fruit shows up to ${gapMm.toFixed(0)} mm wide` : "") +
+  `. Pinch well, or cut the square ${wantedMm} mm, ${Number((wantedMm - sideMm).toFixed(1))} mm larger.`;
 
 interface FruitOutline {
   /** Right half from foot to top, x out, y up. */

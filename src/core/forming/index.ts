@@ -6,6 +6,7 @@ export {
   nameForm,
   type Blank,
   type BlankRole,
+  type FormDoubt,
   type FormedPiece,
   type FormFault,
   type FormKind,

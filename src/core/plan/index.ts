@@ -71,7 +71,7 @@ export {
 } from "./result/dayPlan";
 export type { Problem } from "./result/problem";
 export type { WhyStep } from "./result/whyStep";
-export { findCrimpId, shapePiece, type ShapeContext, type ShapedPiece } from "./piece/shapePiece";
+export { findCrimpId, listCrimps, shapePiece, type ShapeContext, type ShapedPiece } from "./piece/shapePiece";
 export type { HandOperation, HandWork, PieceWorks } from "./piece/handWork";
 export {
   describeBatchFault,

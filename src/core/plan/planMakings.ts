@@ -77,6 +77,7 @@ function findPieceDoubts({ line, dough }: PieceWork): Problem[] {
   const spareLoad = findSpareLoad(line);
   return [
     ...(spareLoad ? [doubt("bake", spareLoad)] : []),
+    ...line.formed.doubts.map(({ message }) => doubt("roll", message)),
     ...(line.overMl > 0 ? [doubt("fill", describeOverfull(line))] : []),
     ...(seal?.fault ? [doubt("seal", seal.fault.message)] : []),
     ...(cut.thicknessMm < piece.thicknessMm

@@ -14,6 +14,10 @@ export interface HoldFacts {
   readonly vents: Vents;
   readonly topMm2: number;
   readonly chillMin: number;
+  /** The seam as a share of the edge it closes; less than 1 where the edge is drawn to a point. */
+  readonly seamShare: number;
+  /** Crimps that the form can have: no other is named as a mend. */
+  readonly crimpsOnOffer: readonly CrimpId[];
   /** Of the dough as the piece is closed: above its window the fat is soft. */
   readonly doughC: number;
   /** Above this the dough smears. */
@@ -100,7 +104,7 @@ export function scoreHold(facts: HoldFacts, oddsRatio: number): HoldRisk {
 const toShare = (logOdds: number) => 1 / (1 + Math.exp(-logOdds));
 
 function listCauses(facts: HoldFacts): { text: string; logOdds: number }[] {
-  const { marginMm, plumpness, wetness, vents, topMm2, chillMin, doughC, smearsC } = facts;
+  const { marginMm, plumpness, wetness, vents, topMm2, chillMin, doughC, smearsC, seamShare } = facts;
   const crimp = findCrimp(facts.crimp);
   const glue = glues.find(({ id }) => id === facts.glue);
   const slack = (marginMm - crimp.needsMarginMm) / crimp.needsMarginMm;
@@ -110,6 +114,8 @@ function listCauses(facts: HoldFacts): { text: string; logOdds: number }[] {
       text: `a margin of ${marginMm} mm where ${crimp.name.toLowerCase()} needs ${crimp.needsMarginMm}`,
       logOdds: -MARGIN_WEIGHT * Math.min(Math.max(slack, -MARGIN_REACH), MARGIN_REACH),
     },
+    // Half the seam has half the places to open at.
+    { text: `${Math.round(seamShare * 100)} % of the edge is left to open`, logOdds: Math.log(seamShare) },
     { text: `${crimp.name.toLowerCase()}, against pinched`, logOdds: -crimp.strength },
     {
       text: `filled to ${Math.round(plumpness * 100)} % of round`,
@@ -133,12 +139,9 @@ function listCauses(facts: HoldFacts): { text: string; logOdds: number }[] {
 }
 
 function listMends(facts: HoldFacts): Omit<HoldMend, "leakShare">[] {
-  const { crimp, glue, marginMm, plumpness, vents, topMm2, wetness, chillMin } = facts;
+  const { crimp, crimpsOnOffer, glue, marginMm, plumpness, vents, topMm2, wetness, chillMin } = facts;
   const strength = findCrimp(crimp).strength;
-  const byHand = crimp !== "press" && crimp !== "flush";
-  const stronger = byHand
-    ? crimps.filter((each) => each.id !== "press" && each.id !== "flush" && each.strength > strength)
-    : [];
+  const stronger = crimps.filter((each) => crimpsOnOffer.includes(each.id) && each.strength > strength);
   const advised = adviseVentKind(topMm2, wetness);
   const hasVents = computeVentShare(vents, topMm2, wetness) >= 1;
   return [

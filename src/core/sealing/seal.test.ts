@@ -44,6 +44,8 @@ const facts: HoldFacts = {
   chillMin: 20,
   doughC: 15,
   smearsC: 16,
+  seamShare: 1,
+  crimpsOnOffer: crimpIds,
 };
 const risk = (over: Partial<HoldFacts> = {}) => scoreHold({ ...facts, ...over }, 1).leakShare;
 
@@ -55,6 +57,12 @@ test("every cause moves the risk the way the craft says", () => {
   expect(risk({ vents: { kind: "none", count: 0 } })).toBeGreaterThan(risk());
   expect(risk({ chillMin: 0 })).toBeGreaterThan(risk({ chillMin: 40 }));
   expect(risk({ doughC: 22 })).toBeGreaterThan(risk());
+  // A seam drawn to a third of its edge opens at a third of the odds.
+  const odds = (share: number) => share / (1 - share);
+  expect(odds(risk({ seamShare: 1 / 3 })) / odds(risk())).toBeCloseTo(1 / 3, 9);
+  const crimpsOnOffer = ["pinched"] as const;
+  const { mends } = scoreHold({ ...facts, crimp: "pinched", crimpsOnOffer }, 1);
+  expect(mends.some(({ change }) => change.crimp !== undefined)).toBe(false);
   expect(risk({ crimp: "foldForked", marginMm: 16 })).toBeLessThan(risk({ marginMm: 16 }));
 });
 
@@ -69,6 +77,8 @@ const anyFacts: fc.Arbitrary<HoldFacts> = fc.record({
   chillMin: fc.integer({ min: 0, max: 120 }),
   doughC: fc.integer({ min: 2, max: 30 }),
   smearsC: fc.integer({ min: 10, max: 24 }),
+  seamShare: fc.double({ min: 0.1, max: 1, noNaN: true }),
+  crimpsOnOffer: fc.subarray([...crimpIds]),
 });
 
 test("the mends named lower the risk by themselves, the best first, and the odds follow the log", () => {

@@ -35,7 +35,7 @@ const forms: readonly PieceForm[] = [
   { kind: "lidded", topOversizeMm: null, stick: null },
   { kind: "lidded", topOversizeMm: null, stick: { lengthMm: 120, thicknessMm: 4 } },
   { kind: "wrapped", fruitMm: 58, fruitHeightMm: 66, footMm: 26, coreMm: 18, overlapMm: 14 },
-  { kind: "gathered", finishedMm: 70 },
+  { kind: "gathered", finishedMm: 70, heapMm: null },
   { kind: "lined", mould, topping: { kind: "open" } },
   { kind: "lined", mould, topping: { kind: "lid" } },
   { kind: "lined", mould, topping: { kind: "cutOut", outline: { kind: "disc", diameterMm: 30 } } },

@@ -11,7 +11,7 @@ import { describeRows } from "./describeRows";
 export function PortionFacts({ cut, portioning }: { readonly cut: DayCut; readonly portioning: Portioning }) {
   return (
     <ul className="flex flex-col gap-4">
-      {portioning.portions.map(({ demandId, count, eachG, sliceMm, logMm }) => {
+      {portioning.portions.map(({ demandId, count, eachG, sliceMm, logMm, logs, logLengthMm }) => {
         const role = cut.roles.find((each) => each.demandId === demandId);
         return (
           <li key={demandId} className="flex flex-wrap items-center gap-6">
@@ -26,7 +26,8 @@ export function PortionFacts({ cut, portioning }: { readonly cut: DayCut; readon
               </p>
               {portioning.way === "sliced" && (
                 <p className="figure text-2xl text-primary">
-                  {formatNumber(sliceMm, 1)} mm slices off a {formatNumber(logMm)} mm log
+                  {formatNumber(sliceMm, 1)} mm slices off {logs === 1 ? "a log" : `${logs} logs`}{" "}
+                  {formatNumber(logMm)} mm thick, {formatNumber(logLengthMm)} mm long
                 </p>
               )}
               <p className="quiet">

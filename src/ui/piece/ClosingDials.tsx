@@ -1,6 +1,6 @@
 "use client";
 
-import { findCrimpId, type Piece } from "@/core/plan";
+import { listCrimps, findCrimpId, type Piece } from "@/core/plan";
 import {
   adviseVentKind,
   adviseVents,
@@ -15,7 +15,7 @@ import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
-import { glueNames, listCrimps, ventNames } from "./words";
+import { glueNames, ventNames } from "./words";
 
 /** How a piece is closed and vented. */
 export function ClosingDials({ piece }: { readonly piece: Piece }) {

@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import { useState } from "react";
-import { findCrimpId, type Piece, type VariantFigures } from "@/core/plan";
+import { listCrimps, findCrimpId, type Piece, type VariantFigures } from "@/core/plan";
 import { computeBox, scaleOutline } from "@/core/shape";
 import { findCrimp } from "@/core/sealing";
 import { formatMass, formatMoney, formatNumber } from "@/core/units";
@@ -14,7 +14,6 @@ import { Dial } from "../controls/Dial";
 import { Select } from "../controls/Select";
 import { SectionDrawing } from "../drawings/SectionDrawing";
 import { MissingPiece } from "./MissingPiece";
-import { listCrimps } from "./words";
 
 /** Pieces that each variant is reckoned for: small enough for one sheet, large enough to share trim. */
 const FIRST_COUNT = 24;

@@ -111,15 +111,13 @@ function LiddedDials({ piece, form }: Props<"lidded">) {
     <>
       <Choice
         legend="Base and top are"
-        value={cut.kind === "oval" ? "oval" : "disc"}
-        onChange={(kind) => {
-          const { widthMm, heightMm } = computeBox(cut);
-          const oval: Outline = { kind: "oval", widthMm, heightMm: Math.round(heightMm * OVAL_SHARE) };
-          editPiece({ cut: kind === "oval" ? oval : { kind: "disc", diameterMm: widthMm } });
-        }}
+        value={cut.kind}
+        onChange={(kind) => editPiece({ cut: toLiddedCut(kind, cut) })}
         options={[
           { id: "disc", title: "round" },
           { id: "oval", title: "oval" },
+          { id: "square", title: "square" },
+          { id: "rectangle", title: "oblong" },
         ]}
       />
       <Choice
@@ -166,6 +164,15 @@ function LiddedDials({ piece, form }: Props<"lidded">) {
   );
 }
 
+/** Another base as long as the one before. */
+function toLiddedCut(kind: Outline["kind"], cut: Outline): Outline {
+  const { widthMm, heightMm } = computeBox(cut);
+  const longMm = Math.max(widthMm, heightMm);
+  const shortMm = Math.round(longMm * OVAL_SHARE);
+  if (kind === "oval" || kind === "rectangle") return { kind, widthMm: longMm, heightMm: shortMm };
+  return kind === "square" ? { kind, sideMm: longMm } : { kind: "disc", diameterMm: longMm };
+}
+
 function GatheredDials({ piece, form }: Props<"gathered">) {
   const { editPiece } = usePieceEdit(piece);
   const shaped = useBench((state) => state.plan.shaped[piece.id]);
@@ -178,6 +185,23 @@ function GatheredDials({ piece, form }: Props<"gathered">) {
   };
   return (
     <>
+      <Choice
+        legend="The filling is"
+        value={form.heapMm === null ? "ball" : "heap"}
+        onChange={(way) => editPiece({ form: { ...form, heapMm: way === "ball" ? null : FIRST_HEAP_MM } })}
+        options={[
+          { id: "ball", title: "a ball" },
+          { id: "heap", title: "heaped flat in a ring" },
+        ]}
+      />
+      {form.heapMm !== null && (
+        <Dial
+          limit={pieceLimits.heapMm}
+          value={form.heapMm}
+          sliderMax={100}
+          onChange={(heapMm) => editPiece({ form: { ...form, heapMm } })}
+        />
+      )}
       <FigureDials piece={piece} names={["finishedMm"]} />
       {highMm !== undefined && (
         <Dial
@@ -190,6 +214,9 @@ function GatheredDials({ piece, form }: Props<"gathered">) {
     </>
   );
 }
+
+/** A guide ring to begin with. */
+const FIRST_HEAP_MM = 40;
 
 /** A cut-out to begin with, as a share of the rim. */
 const CUT_OUT_SHARE = 0.55;

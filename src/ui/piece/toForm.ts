@@ -1,10 +1,9 @@
 import { findLining, LINING_TRIM_MM, PUCK_PROUD_MM, type FormKind, type Mould } from "@/core/forming";
 import type { Dough } from "@/core/formula";
-import { findCrimpId, type Piece } from "@/core/plan";
+import { listCrimps, findCrimpId, type Piece } from "@/core/plan";
 import { findCrimp } from "@/core/sealing";
 import { computeBox, type Outline } from "@/core/shape";
 import { listReadyWays } from "@/core/way";
-import { listCrimps } from "./words";
 
 /** A mould found in many kitchens, to be corrected. */
 const firstMould: Mould = { kind: "round", axes: [{ baseMm: 60, rimMm: 75 }], depthMm: 25, fluteMm: 0 };
@@ -44,7 +43,10 @@ function toFormFields(kind: FormKind, { cut, thicknessMm }: Piece, dough: Dough 
   const rolled = { thicknessMm, springBackShare: dough?.springBackShare ?? 0 };
   switch (kind) {
     case "lidded":
-      return { form: { kind, topOversizeMm: null, stick: null }, cut: cut.kind === "oval" ? cut : disc };
+      return {
+        form: { kind, topOversizeMm: null, stick: null },
+        cut: cut.kind === "oval" || cut.kind === "square" || cut.kind === "rectangle" ? cut : disc,
+      };
     case "largeFold":
       return {
         form: { kind, spreadMm: 15, servings: 6 },
@@ -57,7 +59,7 @@ function toFormFields(kind: FormKind, { cut, thicknessMm }: Piece, dough: Dough 
       };
     case "gathered":
       return {
-        form: { kind, finishedMm: Math.round(acrossMm * 0.55) },
+        form: { kind, finishedMm: Math.round(acrossMm * 0.55), heapMm: null },
         cut: disc,
         thicknessMm: Math.max(thicknessMm, 4.5),
         marginMm: 8,

@@ -1,6 +1,6 @@
 import type { FormKind, MouldKind } from "@/core/forming";
 import type { DoneSign, Tin } from "@/core/plan";
-import type { CrimpId, GlazeKind, GlueId, VentKind, WashKind, WashSugar } from "@/core/sealing";
+import type { GlazeKind, GlueId, VentKind, WashKind, WashSugar } from "@/core/sealing";
 
 /** The trade's words for what a piece distinguishes. */
 export const formNames: Record<FormKind, string> = {
@@ -69,9 +69,3 @@ export const glazeNames: Record<GlazeKind, string> = {
   syrup: "syrup",
   jam: "thinned jam",
 };
-/** Crimps that a form can be closed with; none where there is no choice. */
-export function listCrimps(form: FormKind): readonly CrimpId[] {
-  if (form === "pressed" || form === "case" || form === "rosette" || form === "puck") return [];
-  if (form === "lined") return ["flush", "forked"];
-  return ["pinched", "forked", "rolled", "rope", "foldForked"];
-}

@@ -1,5 +1,5 @@
 import { doesLift, type Dough, type Filling, type Formula } from "../../formula";
-import type { Blank, BlankRole, FormedPiece } from "../../forming";
+import type { Blank, BlankRole, FormedPiece, FormKind } from "../../forming";
 import {
   advisePlumpness,
   computePortion,
@@ -219,6 +219,8 @@ function scoreSeam(
       vents,
       topMm2: formed.washMm2,
       chillMin: findChillMin(way),
+      seamShare: formed.drawnShare,
+      crimpsOnOffer: listCrimps(piece.form.kind),
       doughC: kitchen.fridgeC + CLOSED_WARMED_SHARE * (kitchen.roomC - kitchen.fridgeC),
       smearsC: dough.window.highC,
     },
@@ -241,8 +243,18 @@ function findStrain({ form }: Piece, { capacityMl, mostMl }: FormedPiece, plumpn
 /** A press closes with its own teeth; a lid on a mould is closed flush, whatever else is chosen for a free rim. */
 export function findCrimpId({ form, crimp }: Piece): CrimpId {
   if (form.kind === "pressed") return "press";
+  // A knot and the ridges over a fruit are pinched, whatever a free rim would take.
+  if (form.kind === "gathered" || form.kind === "wrapped") return "pinched";
   if (form.kind === "lined") return crimp === "forked" ? "forked" : "flush";
   return crimp === "press" || crimp === "flush" ? "pinched" : crimp;
+}
+
+/** Crimps that a form can be closed with; none where there is no choice. */
+export function listCrimps(form: FormKind): readonly CrimpId[] {
+  if (form === "pressed" || form === "case" || form === "rosette" || form === "puck") return [];
+  if (form === "gathered" || form === "wrapped") return ["pinched"];
+  if (form === "lined") return ["flush", "forked"];
+  return ["pinched", "forked", "rolled", "rope", "foldForked"];
 }
 
 /** Dough that a blank takes for good: of a ring whose centre is kept, all of its disc. */

@@ -3,3 +3,6 @@ ALTER TABLE piece ADD COLUMN portion_g REAL CHECK (portion_g > 0);
 
 -- Equal parts that a batch of dough is divided into; null for one for each sheet.
 ALTER TABLE formula ADD COLUMN divided_count INTEGER CHECK (divided_count > 0);
+
+-- A gathered round's filling is heaped flat in a guide ring so wide; null where it is a ball.
+ALTER TABLE piece ADD COLUMN heap_mm REAL CHECK (heap_mm > 0);
