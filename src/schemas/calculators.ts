@@ -3,6 +3,7 @@ import type { Ingredient, ScaleBy } from "@/core/formula";
 import type { ReadinessRequest } from "@/core/heat";
 import type { Result } from "@/core/result";
 import type { EggSize, MeasureSystem } from "@/core/units";
+import { eggSizes } from "@/core/units";
 import { firstKitchen } from "./firstKitchen";
 import { formulaLimits, kitchenLimits, MAX_PASTE_CHARACTERS, pieceLimits, weighingLimits } from "./limits";
 import type { Formula } from "./model";
@@ -11,7 +12,7 @@ import { recordSchemas } from "./records";
 import { validate, type Fault } from "./validate";
 
 const system = Joi.valid("metric", "us", "imperial").default(firstKitchen.system);
-const eggSize = Joi.valid("small", "medium", "large", "extraLarge").default(firstKitchen.eggSize);
+const eggSize = Joi.valid(...eggSizes).default(firstKitchen.eggSize);
 
 export interface ParseDocument {
   readonly text: string;

@@ -2,7 +2,7 @@ import Joi from "joi";
 import { cutAims } from "@/core/cutting";
 import { allergens, ingredientGroups, measureStates } from "@/core/formula";
 import { larderKinds } from "@/core/plan";
-import { ovenScales } from "@/core/units";
+import { eggSizes, ovenScales } from "@/core/units";
 import type {
   Bench,
   Cutter,
@@ -115,7 +115,7 @@ export const recordSchemas = {
   kitchen: Joi.object<Kitchen>({
     id,
     system: Joi.valid("metric", "us", "imperial").required(),
-    eggSize: Joi.valid("small", "medium", "large", "extraLarge").required(),
+    eggSize: Joi.valid(...eggSizes).required(),
     ovenScale: Joi.valid(...ovenScales).default("celsius"),
     roomC: quantity(kitchenLimits.roomC),
     fridgeC: quantity(kitchenLimits.fridgeC),

@@ -7,6 +7,7 @@ import type {
   DayFigures,
   DayPlan,
   DividedBatch,
+  PieceMend,
   VariantFigures,
 } from "@/core/plan";
 import type { Result } from "@/core/result";
@@ -18,6 +19,7 @@ import type {
   AheadRequest,
   ChoicesRequest,
   DivisionRequest,
+  MendsRequest,
   PlanWorkerApi,
   SearchRequest,
   VariantsRequest,
@@ -32,7 +34,7 @@ export interface DayInput {
 }
 
 export type PlanClient = LatestClient<DayInput, DayPlan | null>;
-export type { AheadRequest, ChoicesRequest, DivisionRequest, VariantsRequest };
+export type { AheadRequest, ChoicesRequest, DivisionRequest, MendsRequest, VariantsRequest };
 
 const startWorker = () => new Worker(new URL("./planWorker.ts", import.meta.url), { type: "module" });
 
@@ -77,6 +79,13 @@ export function createAheadClient(): LatestClient<AheadRequest, AheadAnswers> {
   const worker = startWorker();
   const remote = wrap<PlanWorkerApi>(worker);
   return createLatestClient(worker, remote, (request) => remote.answerAhead(request));
+}
+
+/** What would make a piece that cannot be made. */
+export function createMendsClient(): LatestClient<MendsRequest, PieceMend[]> {
+  const worker = startWorker();
+  const remote = wrap<PlanWorkerApi>(worker);
+  return createLatestClient(worker, remote, (request) => remote.listMends(request));
 }
 
 /** A batch divided into pieces. */

@@ -4,6 +4,7 @@ import {
   answerDay,
   compareVariants,
   divideBatch,
+  listMends,
   planDay,
   weighChoices,
   type AheadAnswers,
@@ -16,6 +17,7 @@ import {
   type DayPlan,
   type DividedBatch,
   type Piece,
+  type PieceMend,
   type VariantFigures,
 } from "@/core/plan";
 import { searchSchedule, type Improvement, type ScheduleProblem } from "@/core/schedule";
@@ -60,6 +62,11 @@ export interface AheadRequest {
   readonly eve: DayBook | null;
 }
 
+export interface MendsRequest {
+  readonly book: DayBook;
+  readonly pieceId: string;
+}
+
 export interface DivisionRequest {
   readonly book: DayBook;
   readonly request: BatchRequest;
@@ -93,6 +100,7 @@ const api = {
     compareVariants(book, variants, count),
   answerDay: (book: DayBook): DayAnswers => answerDay(book),
   answerAhead: ({ book, eve }: AheadRequest): AheadAnswers => answerAhead(book, eve),
+  listMends: ({ book, pieceId }: MendsRequest): PieceMend[] => listMends(book, pieceId),
   divideBatch: ({ book, request }: DivisionRequest): Result<DividedBatch, BatchFault> =>
     divideBatch(book, request),
   /** Searches a better order of the day until the budget is spent, it is proven best, or it is stopped. */

@@ -84,7 +84,7 @@ test.each([
   ["½ stick butter", "½ stick", "butter", 56.7, null],
   ["6–8 tbsp iced water", "6–8 tbsp", "water", 88.72, 118.29],
   ["2 cups packed brown sugar", "2 cups", "brown-sugar", 435.32, null],
-  ["2 large eggs", "2", "egg", 120, null],
+  ["2 large eggs", "2", "egg", 100, null],
   ["1 egg yolk", "1", "egg-yolk", 17.34, null],
   ["200 g (7 oz) butter", "200 g (7 oz)", "butter", 200, null],
   ["about 1 lb plums", "about 1 lb", "plum", 453.59, null],

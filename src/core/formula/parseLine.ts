@@ -5,6 +5,7 @@ import {
   formatMass,
   formatQuantity,
   type EggPart,
+  findEggSize,
   type EggSize,
   type MeasureSystem,
   type Quantity,
@@ -167,7 +168,7 @@ function weigh(quantity: Quantity, name: string, ingredient: Ingredient | null, 
   });
   if (quantity.kind === "counted") {
     const egg = findEggPart(name, ingredient);
-    if (egg) return times(computeEggG(findEggSize(name) ?? rule.eggSize, egg), 0);
+    if (egg) return times(computeEggG(findEggSize(name, rule.system) ?? rule.eggSize, egg), 0);
     if (ingredient?.pieceG) {
       const size = findPieceSize(name);
       return size === null
@@ -209,12 +210,4 @@ function findEggPart(name: string, ingredient: Ingredient | null): EggPart | nul
   if (ingredient?.group !== "egg") return null;
   if (/yolk/i.test(name)) return "yolk";
   return /white/i.test(name) ? "white" : "whole";
-}
-
-function findEggSize(name: string): EggSize | null {
-  if (/extra[- ]large/i.test(name)) return "extraLarge";
-  return (
-    (["small", "medium", "large"] as const).find((size) => new RegExp(`\\b${size}\\b`, "i").test(name)) ??
-    null
-  );
 }

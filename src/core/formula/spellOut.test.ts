@@ -3,7 +3,7 @@ import { parseLine, SURE, type KitchenRule } from "./parseLine";
 import { standardIngredients } from ".";
 import { splitJoined, spellOut } from "./spellOut";
 
-const rule: KitchenRule = { system: "us", eggSize: "large", ingredients: standardIngredients };
+const rule: KitchenRule = { system: "us", eggSize: "usLarge", ingredients: standardIngredients };
 const read = (text: string) => {
   const line = parseLine(text, rule);
   if (!line.ok) throw new Error(line.failure);

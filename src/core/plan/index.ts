@@ -84,6 +84,7 @@ export {
   type DividedBatch,
   type Follows,
 } from "./ask/divideBatch";
+export { listMends, type PieceMend } from "./ask/mends";
 export { listSchools, type School, type SchoolFacts, type SchoolOption } from "./ask/schools";
 export {
   applyChoice,

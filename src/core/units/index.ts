@@ -14,7 +14,7 @@ export {
   type OvenScale,
   type OvenSetting,
 } from "./ovenTemperature";
-export { computeEggG, type EggPart, type EggSize } from "./eggs";
+export { computeEggG, eggSizes, findEggSize, nameEggSize, type EggPart, type EggSize } from "./eggs";
 export { parseClock } from "./parseClock";
 export {
   formatClock,

@@ -1,5 +1,7 @@
 import fc from "fast-check";
 import {
+  computeEggG,
+  findEggSize,
   findQuantity,
   formatClock,
   formatDuration,
@@ -192,4 +194,18 @@ test("an oven is read in the kitchen's own marks, and a five of Fahrenheit comes
       expect(toFahrenheit(toCelsius(fives * 5 + 2))).toBe(fives * 5 + 2);
     }),
   );
+});
+
+test.each([
+  ["2 large eggs", "metric", "large", 60],
+  ["2 large eggs", "us", "usLarge", 50],
+  ["1 extra-large egg yolk", "us", "usExtraLarge", 57],
+  ["3 medium eggs", "imperial", "medium", 51],
+  ["3 eggs", "us", null, 0],
+] as const)("%s in %s cups is the size of that country", (text, system, size, massG) => {
+  const found = findEggSize(text, system);
+  expect(found).toBe(size);
+  // A United States dozen of large eggs weighs 24 ounces with its shells, which are a ninth of what they hold.
+  if (found) expect(computeEggG(found, "whole")).toBe(massG);
+  if (found === "usLarge") expect(massG).toBeCloseTo(((24 * 28.3495) / 12) * 0.89, 0);
 });

@@ -1,7 +1,6 @@
 "use client";
 
 import type { Bench, Kitchen } from "@/core/plan";
-import { computeEggG, formatMass } from "@/core/units";
 import { benchLimits, kitchenLimits } from "@/schemas/limits";
 import { useBench, usePicked } from "../bench/BenchProvider";
 import { Dial } from "../controls/Dial";
@@ -9,6 +8,7 @@ import { Select, toOptions } from "../controls/Select";
 import { CutterDrawer } from "./CutterDrawer";
 import { FryerCards } from "./FryerCards";
 import { AddOven, OvenCard } from "./OvenCard";
+import { MeasureSelects } from "./MeasureSelects";
 import { ShelfList } from "./ShelfList";
 import { VesselList } from "./VesselList";
 
@@ -95,25 +95,7 @@ function KitchenCard({ kitchen }: { readonly kitchen: Kitchen }) {
       <h2 id="kitchen" className="text-2xl">
         Measures and cold
       </h2>
-      <Select<Kitchen["system"]>
-        label="Cups and spoons"
-        value={kitchen.system}
-        options={toOptions({
-          metric: "metric: cup 250 ml, tablespoon 15 ml",
-          us: "United States: cup 237 ml, tablespoon 14.8 ml",
-          imperial: "imperial: cup 284 ml, tablespoon 17.8 ml",
-        })}
-        onChange={(system) => save({ system })}
-      />
-      <Select<Kitchen["eggSize"]>
-        label="Eggs at hand"
-        value={kitchen.eggSize}
-        options={(["small", "medium", "large", "extraLarge"] as const).map((id) => ({
-          id,
-          name: `${id === "extraLarge" ? "extra large" : id}, ${formatMass(computeEggG(id, "whole"))} without shell`,
-        }))}
-        onChange={(eggSize) => save({ eggSize })}
-      />
+      <MeasureSelects kitchen={kitchen} />
       <Select<Kitchen["ovenScale"]>
         label="Ovens are marked in"
         value={kitchen.ovenScale}

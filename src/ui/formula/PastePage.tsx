@@ -16,6 +16,7 @@ import {
 } from "@/schemas/limits";
 import { usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
+import { MeasureSelects } from "../book/MeasureSelects";
 import { newFormula } from "../book/newRecords";
 import { Choice } from "../controls/Choice";
 import { useDraft } from "../controls/useDraft";
@@ -28,7 +29,9 @@ const EXAMPLE = "250 g flour\n½ stick butter\n6–8 tbsp iced water\n2 egg yolk
 
 /** A formula from a paste or a file: read line by line, doubtful lines asked about, then put in the book. */
 export function PastePage() {
-  const { date, edit } = usePicked("date", "edit");
+  const { date, edit, book } = usePicked("date", "edit", "book");
+  const { kitchen } = book;
+  const { system, eggSize } = kitchen;
   const router = useRouter();
   const [text, setText] = useDraft("paste");
   const [answer, setAnswer] = useState<Result<ReadAnswer, string> | null>(null);
@@ -37,6 +40,8 @@ export function PastePage() {
   const [given, setGiven] = useState<Readonly<Record<string, string>>>({});
   /** Texts of lines whose suggested ingredient was said to be right. */
   const [confirmed, setConfirmed] = useState<readonly string[]>([]);
+  /** Texts of lines whose suggested ingredient or guessed mass was said to be wrong: the grams are asked for. */
+  const [denied, setDenied] = useState<readonly string[]>([]);
 
   useEffect(() => {
     let gone = false;
@@ -49,7 +54,7 @@ export function PastePage() {
           failure: `This is ${over} characters too long for a formula. Paste one formula only.`,
         });
       }
-      void readFormula(text).then((read) => {
+      void readFormula(text, { system, eggSize }).then((read) => {
         if (!gone) setAnswer(read);
       });
     }, READ_DELAY_MS);
@@ -57,13 +62,13 @@ export function PastePage() {
       gone = true;
       clearTimeout(timer);
     };
-  }, [text]);
+  }, [text, system, eggSize]);
 
   const takeFile = async (file: File | undefined) => {
     if (file) setText(await file.slice(0, MAX_PASTE_CHARACTERS * 4).text());
   };
   const parsed = answer?.ok && answer.value.kind === "text" ? answer.value.parsed : null;
-  const ready = parsed ? toFormula(parsed, kind, given, confirmed) : null;
+  const ready = parsed ? toFormula(parsed, kind, { given, confirmed, denied }) : null;
   const whole = answer?.ok && answer.value.kind === "whole" ? answer.value.formula : null;
   const put = (formula: Formula) => {
     edit([{ kind: "formula", id: formula.id, record: formula }]);
@@ -127,7 +132,9 @@ export function PastePage() {
                       line={line}
                       given={given[line.text] ?? ""}
                       isConfirmed={confirmed.includes(line.text)}
+                      isDenied={denied.includes(line.text)}
                       onConfirm={() => setConfirmed([...confirmed, line.text])}
+                      onDeny={() => setDenied([...denied, line.text])}
                       onGive={(grams) => setGiven({ ...given, [line.text]: grams })}
                     />
                   ))}
@@ -162,6 +169,7 @@ export function PastePage() {
               { id: "filling", title: "filling" },
             ]}
           />
+          <MeasureSelects kitchen={kitchen} />
           {whole && (
             <button
               type="button"
@@ -206,13 +214,17 @@ function PastedLine({
   line,
   given,
   isConfirmed,
+  isDenied,
   onConfirm,
+  onDeny,
   onGive,
 }: {
   readonly line: ParsedLine;
   readonly given: string;
   readonly isConfirmed: boolean;
+  readonly isDenied: boolean;
   readonly onConfirm: () => void;
+  readonly onDeny: () => void;
   readonly onGive: (grams: string) => void;
 }) {
   const sure = line.confidence >= SURE || (isConfirmed && line.massG !== null);
@@ -232,8 +244,12 @@ function PastedLine({
             <strong className="figure">{line.amountText}</strong> {line.name}
           </span>
           <span className="figure ml-auto text-lg whitespace-nowrap">
-            {byHandG !== null ? formatMass(byHandG) : line.massG === null ? "?" : formatMass(line.massG)}
-            {byHandG === null && line.mostG !== null && `–${formatMass(line.mostG)}`}
+            {byHandG !== null
+              ? formatMass(byHandG)
+              : line.massG === null || isDenied
+                ? "?"
+                : formatMass(line.massG)}
+            {byHandG === null && !isDenied && line.mostG !== null && `–${formatMass(line.mostG)}`}
           </span>
           <span className="quiet w-14 text-right text-sm whitespace-nowrap">
             {formatNumber(line.confidence * 100)} %
@@ -245,12 +261,17 @@ function PastedLine({
               {question}
             </span>
           ))}
-        {line.massG !== null && !sure && (
-          <button type="button" className="btn btn-sm touch mt-1" onClick={onConfirm}>
-            {line.suggestedId !== null ? "Yes, it is" : "Yes, so much"}
-          </button>
+        {line.massG !== null && !sure && !isDenied && (
+          <span className="mt-1 flex gap-2">
+            <button type="button" className="btn btn-sm touch" onClick={onConfirm}>
+              {line.suggestedId !== null ? "Yes, it is" : "Yes, so much"}
+            </button>
+            <button type="button" className="btn btn-sm touch" onClick={onDeny}>
+              {line.suggestedId !== null ? "No, another" : "No, other"}
+            </button>
+          </span>
         )}
-        {(line.massG === null || (!sure && line.suggestedId === null)) && (
+        {(line.massG === null || isDenied || (!sure && line.suggestedId === null)) && (
           <label className="mt-1 flex items-center gap-2 text-sm">
             Grams of this line
             <input
@@ -273,19 +294,25 @@ function readGrams(text: string): { readonly massG: number } | { readonly fault:
   return fault ? { fault } : { massG: amount.value.value };
 }
 
+/** What the baker has said of doubtful lines, by their texts. */
+interface Answers {
+  readonly given: Readonly<Record<string, string>>;
+  readonly confirmed: readonly string[];
+  readonly denied: readonly string[];
+}
+
 /** The formula of a paste, with what is still unknown. */
 function toFormula(
   parsed: ParsedFormula,
   kind: Formula["kind"],
-  given: Readonly<Record<string, string>>,
-  confirmed: readonly string[],
+  { given, confirmed, denied }: Answers,
 ): { formula: Formula; totalG: number; missing: string[]; doubtful: number } {
   const missing: string[] = [];
   const lines = parsed.lines.slice(0, MAX_FORMULA_LINES).flatMap((line) => {
     const byHand = readGrams(given[line.text] ?? "");
     // What the baker says stands before what was read or guessed.
     const saidG = "massG" in byHand ? byHand.massG : null;
-    const massG = saidG ?? line.massG;
+    const massG = saidG ?? (denied.includes(line.text) ? null : line.massG);
     if (massG === null || describeLimitFault(massG, formulaLimits.lineMassG)) {
       missing.push(line.name);
       return [];

@@ -1,5 +1,6 @@
 import { mergeIngredients, standardIngredients, type KitchenRule } from "@/core/formula";
 import { fail, ok, type Result } from "@/core/result";
+import { eggSizes } from "@/core/units";
 import { getStore } from "@/data/getStore";
 import { readFormulaFile } from "@/formats";
 import { firstKitchen } from "@/schemas/firstKitchen";
@@ -16,13 +17,23 @@ const MAX_TEXT_BYTES = 4 * MAX_PASTE_CHARACTERS + 1000;
 export const POST = stored(async (request: Request): Promise<Response> => {
   const body = await readJson(request, MAX_TEXT_BYTES);
   if (!body.ok) return body.failure;
-  const { text } = (body.value ?? {}) as { text?: unknown };
+  const { text, system, eggSize } = (body.value ?? {}) as Readonly<Record<string, unknown>>;
   if (typeof text !== "string") return refuse([{ path: "text", message: "There is nothing to read yet." }]);
-  return Response.json(readFormula(text));
+  const rule = readKitchenRule();
+  return Response.json(
+    readFormula(text, {
+      ...rule,
+      system: systems.find((each) => each === system) ?? rule.system,
+      eggSize: eggSizes.find((each) => each === eggSize) ?? rule.eggSize,
+    }),
+  );
 });
 
-function readFormula(text: string): Result<ReadAnswer, string> {
-  const read = readFormulaFile(text, readKitchenRule());
+/** What a page shows may not be stored yet: it says which cups and eggs it reads by. */
+const systems = ["metric", "us", "imperial"] as const;
+
+function readFormula(text: string, rule: KitchenRule): Result<ReadAnswer, string> {
+  const read = readFormulaFile(text, rule);
   if (!read.ok) return read;
   if (read.value.kind === "text") return ok(read.value);
   const formula = validateFormula(read.value.document);
