@@ -6,6 +6,7 @@ import { toDayBook } from "@/schemas/toDayBook";
 import { createAheadClient, type AheadRequest } from "@/workers/createPlanClient";
 import { usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
+import { DAY_QUIET_MS } from "./quiet";
 import { AnswerCard } from "./AnswerCard";
 import { formatShortDate } from "../shell/formatDayDate";
 
@@ -17,7 +18,11 @@ export function AheadPanel() {
     book.nowMin === null && !isOver
       ? { book, eve: toDayBook(records, addDays(book.day.date, -1), null, ground) }
       : null;
-  const { answer, isBusy, fault } = useLatest<AheadRequest, AheadAnswers>(request, createAheadClient);
+  const { answer, isBusy, fault } = useLatest<AheadRequest, AheadAnswers>(
+    request,
+    createAheadClient,
+    DAY_QUIET_MS,
+  );
   const answers = request ? answer?.output : undefined;
   const take = ({ ahead }: AheadIf) => {
     if (!answers) return;

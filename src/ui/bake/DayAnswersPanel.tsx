@@ -4,13 +4,14 @@ import type { DayAnswers, DayBook, DayChange, DayIf } from "@/core/plan";
 import { createAnswersClient } from "@/workers/createPlanClient";
 import { usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
+import { DAY_QUIET_MS } from "./quiet";
 import { AnswerCard } from "./AnswerCard";
 import type { Edit } from "@/schemas/recordTable";
 
 /** What if? Each answer is a whole day planned; for a day that is late, why, and what was found to mend it. */
 export function DayAnswersPanel() {
   const { book, edit } = usePicked("book", "edit");
-  const { answer, isBusy, fault } = useLatest<DayBook, DayAnswers>(book, createAnswersClient);
+  const { answer, isBusy, fault } = useLatest<DayBook, DayAnswers>(book, createAnswersClient, DAY_QUIET_MS);
   const answers = answer?.output;
   const take = (change: DayChange) => edit(toEdits(change));
   return (

@@ -1,20 +1,29 @@
-import type { DayTask } from "@/core/plan";
-import { usePicked } from "../bench/BenchProvider";
+import { useMemo } from "react";
+import type { Day, DayTask } from "@/core/plan";
+import { useBench, useBenchStore } from "../bench/BenchProvider";
 
-/** Jobs that are pinned to a minute: kept with the day, undone like any edit. */
+/** Jobs that are pinned to a minute: kept with the day, undone like any edit. Its doings stay the same from draw to draw. */
 export function usePins() {
-  const { book, edit } = usePicked("book", "edit");
-  const { day } = book;
-  const save = (pinned: typeof day.pinned) => edit([{ kind: "day", id: day.id, record: { ...day, pinned } }]);
-  const without = (taskId: string) => day.pinned.filter((each) => each.taskId !== taskId);
-  return {
-    pinnedIds: new Set(day.pinned.map(({ taskId }) => taskId)),
-    pin({ id, placed }: DayTask, startMin: number) {
-      // A job that is pinned has one way only: which of them it was stands in its pin.
-      const mode = day.pinned.find(({ taskId }) => taskId === id)?.mode ?? placed.mode;
-      save([...without(id), { taskId: id, startMin, mode }]);
-    },
-    unpin: (taskId: string) => save(without(taskId)),
-    unpinAll: () => save([]),
-  };
+  const store = useBenchStore();
+  const pinned = useBench(({ book }) => book.day.pinned);
+  const pinnedIds = useMemo(() => new Set(pinned.map(({ taskId }) => taskId)), [pinned]);
+  const doings = useMemo(() => {
+    const save = (change: (pinned: Day["pinned"]) => Day["pinned"]) => {
+      const { book, edit } = store.getState();
+      edit([{ kind: "day", id: book.day.id, record: { ...book.day, pinned: change(book.day.pinned) } }]);
+    };
+    const without = (all: Day["pinned"], taskId: string) => all.filter((each) => each.taskId !== taskId);
+    return {
+      pin({ id, placed }: DayTask, startMin: number) {
+        save((all) => {
+          // A job that is pinned has one way only: which of them it was stands in its pin.
+          const mode = all.find(({ taskId }) => taskId === id)?.mode ?? placed.mode;
+          return [...without(all, id), { taskId: id, startMin, mode }];
+        });
+      },
+      unpin: (taskId: string) => save((all) => without(all, taskId)),
+      unpinAll: () => save(() => []),
+    };
+  }, [store]);
+  return { pinnedIds, ...doings };
 }

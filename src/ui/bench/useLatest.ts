@@ -1,5 +1,6 @@
 "use client";
 
+import isEqual from "fast-deep-equal";
 import { useEffect, useRef, useState } from "react";
 import type { LatestClient } from "@/workers/createLatestClient";
 
@@ -14,16 +15,20 @@ export interface LatestState<In, Out> {
 /**
  * Asks a worker whenever the input changes; the last answer stays until the next one comes.
  * @param input - Plain data; null asks nothing. @param createClient - Called once, in the browser.
+ * @param quietMs - Asks once nothing has changed for so long: what is dear waits until a dial has come to rest.
  */
 export function useLatest<In, Out>(
   input: In | null,
   createClient: () => LatestClient<In, Out>,
+  quietMs = 0,
 ): LatestState<In, Out> {
   const client = useRef<LatestClient<In, Out> | null>(null);
   const create = useRef(createClient);
-  const [answer, setAnswer] = useState<{ key: string; input: In; output: Out } | null>(null);
+  const [answer, setAnswer] = useState<{ readonly input: In; readonly output: Out } | null>(null);
   const [fault, setFault] = useState<string | null>(null);
-  const key = input === null ? "" : JSON.stringify(input);
+  // The same question in another object is asked once. Records keep their identity, so this walks only what has changed.
+  const [asked, setAsked] = useState(input);
+  if (asked !== input && !isEqual(asked, input)) setAsked(input);
   useEffect(
     () => () => {
       client.current?.close();
@@ -32,21 +37,25 @@ export function useLatest<In, Out>(
     [],
   );
   useEffect(() => {
-    if (key === "") return;
+    if (asked === null) return;
     let gone = false;
-    client.current ??= create.current();
-    const asked = JSON.parse(key) as In;
-    client.current
-      .run(asked)
-      .then((output) => {
-        if (output !== null && !gone) setAnswer({ key, input: asked, output });
-      })
-      .catch((error: unknown) => {
-        if (!gone) setFault(error instanceof Error ? error.message : String(error));
-      });
+    const ask = () => {
+      client.current ??= create.current();
+      client.current
+        .run(asked)
+        .then((output) => {
+          if (output !== null && !gone) setAnswer({ input: asked, output });
+        })
+        .catch((error: unknown) => {
+          if (!gone) setFault(error instanceof Error ? error.message : String(error));
+        });
+    };
+    const timer = quietMs > 0 ? setTimeout(ask, quietMs) : null;
+    if (timer === null) ask();
     return () => {
       gone = true;
+      if (timer !== null) clearTimeout(timer);
     };
-  }, [key]);
-  return { answer, isBusy: key !== "" && answer?.key !== key && fault === null, fault };
+  }, [asked, quietMs]);
+  return { answer, isBusy: asked !== null && answer?.input !== asked && fault === null, fault };
 }

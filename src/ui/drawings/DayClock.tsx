@@ -1,6 +1,6 @@
 "use client";
 
-import { useMemo } from "react";
+import { memo, useMemo } from "react";
 import type { DayPlan, DayTask, TaskKind } from "@/core/plan";
 import { findCriticalChain } from "@/core/schedule";
 import { formatClock, formatHeat, type OvenScale } from "@/core/units";
@@ -38,7 +38,7 @@ const handLetters: Record<TaskKind, string> = {
 };
 
 /** The day as lanes against the clock: every oven and fryer with its heat behind its loads, and every pair of hands. */
-export function DayClock({ plan, pinnedIds, selectedId, onSelect, onPin }: Props) {
+export const DayClock = memo(function DayClock({ plan, pinnedIds, selectedId, onSelect, onPin }: Props) {
   const lanes = useMemo(() => layLanes(plan), [plan]);
   const chain = useMemo(
     () =>
@@ -122,7 +122,7 @@ export function DayClock({ plan, pinnedIds, selectedId, onSelect, onPin }: Props
       </svg>
     </div>
   );
-}
+});
 
 const findFill = ({ station }: DayTask): string =>
   station === "mix"

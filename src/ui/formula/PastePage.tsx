@@ -190,7 +190,7 @@ export function PastePage() {
               ) : (
                 <p className="quiet">
                   {ready.doubtful > 0
-                    ? `${formatCount(ready.doubtful, "line is", "lines are")} not sure: look at them first.`
+                    ? `${formatCount(ready.doubtful, "line is", "lines are")} not sure: look there first.`
                     : "Every line is sure."}
                 </p>
               )}

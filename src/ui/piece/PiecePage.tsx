@@ -12,6 +12,7 @@ import { createId } from "../bench/createId";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
+import { Mends } from "../controls/Mends";
 import { Fact } from "../controls/Fact";
 import { Section } from "../controls/Section";
 import { Select, toOptions } from "../controls/Select";
@@ -70,9 +71,10 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
         </Link>
       </nav>
       {faults.map(({ message }) => (
-        <p key={message} className="rounded-lg border-2 border-error bg-base-100 p-3" role="alert">
-          {message}
-        </p>
+        <div key={message} className="flex flex-col gap-2 rounded-lg border-2 border-error bg-base-100 p-3">
+          <p role="alert">{message}</p>
+          {!shaped && <Mends pieceId={piece.id} />}
+        </div>
       ))}
       {shaped && (
         <>

@@ -1,6 +1,6 @@
 "use client";
 
-import { useState } from "react";
+import { useDeferredValue, useState } from "react";
 import { listLights, type DayPlan, type PiecePlan } from "@/core/plan";
 import { findChillMin, findCoolMin, findHeatWay, withChill } from "@/core/way";
 import { formatClock, formatCount, formatDuration, formatMass } from "@/core/units";
@@ -20,6 +20,7 @@ import { EmptyDay } from "../controls/EmptyDay";
 import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
+import { StationSteps } from "../controls/StationSteps";
 import { Why } from "../controls/Why";
 import { DayClock } from "../drawings/DayClock";
 import { TrayDrawing } from "../drawings/TrayDrawing";
@@ -42,6 +43,8 @@ export function BakeStation() {
 function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PiecePlan }) {
   const [selectedId, setSelectedId] = useState<string | null>(null);
   const { pinnedIds, pin, unpin, unpinAll } = usePins();
+  // The clock has hundreds of parts: figures change at once, it is drawn after them and gives way to a finger.
+  const drawnPlan = useDeferredValue(plan);
   const selected =
     plan.tasks.find(({ id }) => id === selectedId) ??
     plan.tasks.find(({ machineId }) => machineId !== null) ??
@@ -66,7 +69,7 @@ function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PieceP
         />
       )}
       <DayClock
-        plan={plan}
+        plan={drawnPlan}
         pinnedIds={pinnedIds}
         selectedId={selected?.id ?? null}
         onSelect={setSelectedId}
@@ -143,6 +146,7 @@ function BakeDials({ line }: { readonly line: PiecePlan }) {
       <p className="text-sm">
         Let them stand {formatDuration(findCoolMin(piece.way))} before handling. Tin: {tinNames[piece.tin]}.
       </p>
+      <StationSteps line={line} station="bake" />
       <CautionList station="bake" pieceId={piece.id} />
       <Why steps={line.why.load} label="why so many loads?" />
     </>

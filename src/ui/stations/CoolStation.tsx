@@ -8,6 +8,7 @@ import { Dial } from "../controls/Dial";
 import { EmptyDay } from "../controls/EmptyDay";
 import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
 import { ProblemList } from "../controls/ProblemList";
+import { StationSteps } from "../controls/StationSteps";
 import { StationLayout } from "../controls/StationLayout";
 import { pieceLimits } from "@/schemas/limits";
 import type { DayPlan, DayTask, Piece, PiecePlan } from "@/core/plan";
@@ -136,6 +137,7 @@ function CoolDials({ line }: { readonly line: PiecePlan }) {
           onChange={(minutes) => editPiece({ way: setStep(piece.way, glazed.id, { minutes }) })}
         />
       )}
+      <StationSteps line={line} station="cool" />
       <CautionList station="cool" pieceId={piece.id} />
     </>
   );

@@ -13,6 +13,7 @@ import { EmptyDay } from "../controls/EmptyDay";
 import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
+import { StationSteps } from "../controls/StationSteps";
 import { Why } from "../controls/Why";
 import { SectionDrawing } from "../drawings/SectionDrawing";
 import { LotLog } from "../piece/LotLog";
@@ -140,6 +141,7 @@ function FillDials({ line }: { readonly line: PiecePlan }) {
         </p>
       </header>
       <PortionDials piece={piece} />
+      <StationSteps line={line} station="fill" />
       {isSchooled && (
         <>
           <Choice

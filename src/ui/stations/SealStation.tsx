@@ -15,6 +15,7 @@ import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
 import { ProblemList } from "../controls/ProblemList";
 import { Section } from "../controls/Section";
 import { StationLayout } from "../controls/StationLayout";
+import { StationSteps } from "../controls/StationSteps";
 import { Why } from "../controls/Why";
 import { PlanDrawing } from "../drawings/PlanDrawing";
 import { SeamDrawing } from "../drawings/SeamDrawing";
@@ -142,6 +143,7 @@ function SealDials({ line }: { readonly line: PiecePlan }) {
         hint="until the fat is hard again: cold fat into a hot oven makes flake"
         onChange={(chillMin) => editPiece({ way: withChill(piece.way, chillMin) })}
       />
+      <StationSteps line={line} station="seal" />
       <Section title="Wash and sugar" note={describeWash(piece)}>
         <WashDials piece={piece} />
       </Section>
