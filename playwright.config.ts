@@ -24,6 +24,8 @@ export default defineConfig({
   reporter: [["list"]],
   use: {
     viewport: { width: 1280, height: 800 },
+    // An act that finds nothing to act on says so, instead of using up the whole test.
+    actionTimeout: 20_000,
     contextOptions: { reducedMotion: "reduce" },
     launchOptions: {
       executablePath: "/usr/bin/chromium",

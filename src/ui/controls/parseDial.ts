@@ -22,7 +22,7 @@ export function parseDial(
   const isShare = isShareLimit(limit);
   const bare = text.replace("%", "");
   const parsed =
-    limit.unit === "mm" || limit.unit === "°C" || limit.unit === "°F"
+    limit.unit === "mm" || limit.unit === "g" || limit.unit === "°C" || limit.unit === "°F"
       ? parseWithUnit(text, limit.unit)
       : parseNumber(bare);
   if (!parsed.ok) return { fault: parsed.failure };
@@ -32,8 +32,8 @@ export function parseDial(
   return fault ? { fault } : { value };
 }
 
-/** Lengths in any unit as mm; oven settings, `gas 6`, `410 F` and `180 fan` too, as a still oven's degrees. */
-function parseWithUnit(text: string, unit: "mm" | "°C" | "°F") {
+/** Lengths in any unit as mm, masses as g; oven settings, `gas 6`, `410 F` and `180 fan` too, as a still oven's degrees. */
+function parseWithUnit(text: string, unit: "mm" | "g" | "°C" | "°F") {
   const round = (value: number) => ({ ok: true as const, value: Number(value.toFixed(2)) });
   if (unit === "°C") {
     const setting = parseOvenSetting(text);
@@ -45,6 +45,10 @@ function parseWithUnit(text: string, unit: "mm" | "°C" | "°F") {
     const setting = parseOvenSetting(text);
     return setting.ok ? round(toFahrenheit(toStillC(setting.value))) : setting;
   }
-  const amount = parseAmount(text, { dimension: "length", bareUnit: "mm", system: "metric" });
+  const amount = parseAmount(text, {
+    dimension: unit === "g" ? "mass" : "length",
+    bareUnit: unit,
+    system: "metric",
+  });
   return amount.ok ? round(amount.value.value) : amount;
 }
