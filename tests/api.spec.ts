@@ -83,12 +83,14 @@ test("a square a hair too small for its fruit is refused with the one that close
         densityGPerMl: 1.2,
       },
     });
-  // √2 · (π · 35 + π · 4 / 2 + 10 / 2), up to the next half millimetre.
-  expect((await blanks(171.5)).status()).toBe(200);
-  const refused = await blanks(171);
+  // √2 · (π · 35 + π · 4 / 2 + 10 / 2), up to the next half millimetre, as it is set; √2 · (π · 35 + π · 4 / 2) at least.
+  expect((await (await blanks(171.5)).json()).doubts).toEqual([]);
+  const doubted = await (await blanks(171)).json();
+  expect(doubted.doubts).toEqual([expect.objectContaining({ code: "cornersShort" })]);
+  const refused = await blanks(164);
   expect([refused.status(), (await refused.json()).faults[0].message]).toEqual([
     400,
-    expect.stringContaining("must be 171.5 mm"),
+    expect.stringContaining("must be 164.5 mm"),
   ]);
 });
 

@@ -260,6 +260,7 @@ test("a batch first: this dough into twelve, its filling divided evenly, down to
   await page.goto("/");
   await expect(page.getByTestId("tally")).toBeVisible();
   await page.getByRole("link", { name: "A batch first: into how many?" }).click();
+  await expect(page.getByRole("heading", { name: "A batch first", exact: true })).toBeVisible();
   await page.getByLabel("Piece", { exact: true }).selectOption({ label: "Chilled tart" });
   await page.getByLabel("Batch of Rye paste", { exact: true }).fill("1 1/4 lb");
   await page.getByLabel("Batch of Rye paste", { exact: true }).press("Enter");

@@ -48,7 +48,7 @@ test("a pin that cannot be kept says by how much, and is taken back", async ({ p
   await page.goto(`${MARKET}/bake`);
   const clock = page.getByRole("group", { name: /^Day from/ });
   // Nobody is there before three.
-  await drag(page, clock.getByRole("button", { name: /^Mix / }).first(), -250);
+  await drag(page, clock.getByRole("button", { name: /^Mix / }).first(), -420);
   await expect(
     page.getByText(/^Mix .* is pinned to .* before anybody is there\. Unpin it, or open at/),
   ).toBeVisible();

@@ -71,7 +71,9 @@ export {
 } from "./result/dayPlan";
 export type { Problem } from "./result/problem";
 export type { WhyStep } from "./result/whyStep";
-export { findCrimpId, listCrimps, shapePiece, type ShapeContext, type ShapedPiece } from "./piece/shapePiece";
+export { findCrimpId, listCrimps } from "./piece/crimpOf";
+export { shapePiece, type ShapedPiece } from "./piece/shapePiece";
+export { type ShapeContext } from "./piece/shapeContext";
 export type { HandOperation, HandWork, PieceWorks } from "./piece/handWork";
 export {
   describeBatchFault,
@@ -94,7 +96,7 @@ export {
   type DayFigures,
   type VariantFigures,
 } from "./ask/whatIf";
-export { findFilling } from "./piece/shapePiece";
+export { findFilling } from "./piece/findFormulas";
 export {
   listDecks,
   listLights,

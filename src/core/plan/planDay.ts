@@ -1,9 +1,13 @@
+import { findOldOil, findFreezerDoubt, findKitDoubts } from "./doubts/kitDoubts";
+import { pinTasks } from "./tasks/pinTasks";
+import { computeTally } from "./result/tally";
+import { findReadyMin } from "./result/readyMin";
+import { shapeBook } from "./piece/shapeBook";
 import { balanceEggs } from "../formula";
 import { findYieldHabit, gatherYields } from "../habits";
 import { followSchedule, type Schedule } from "../schedule";
-import type { DayBook, Order } from "./book/book";
-import type { DayPlan, DayTask, PiecePlan, Tally } from "./result/dayPlan";
-import type { Problem } from "./result/problem";
+import type { DayBook } from "./book/book";
+import type { DayPlan, DayTask } from "./result/dayPlan";
 import type { DraftTask } from "./tasks/draftTask";
 import { assignPeople } from "./tasks/assignPeople";
 import { findLateness } from "./doubts/lateness";
@@ -11,13 +15,9 @@ import { listLeftovers } from "./larder/leftovers";
 import { computeMassFlow } from "./result/massFlow";
 import { listTookLast, restBatches } from "./batch/planBatches";
 import { planMakings } from "./planMakings";
-import { sortByPromise } from "./tasks/pieceWork";
 import { gatherCautions } from "./doubts/dayCautions";
 import { listCoatings, sumEggCoats } from "./piece/coatings";
 import { listMaterials } from "./piece/materials";
-import { findFormulas, shapePiece, type ShapeContext, type ShapedPiece } from "./piece/shapePiece";
-import { findFreezerDoubt, findKitDoubts, findOldOil } from "./doubts/kitDoubts";
-import { pinTasks } from "./tasks/pinTasks";
 import { listTasks } from "./tasks/planTasks";
 import { toScheduleProblem } from "./tasks/scheduleProblem";
 
@@ -93,23 +93,6 @@ export function planDay(book: DayBook): DayPlan {
   };
 }
 
-/** Every piece of the book by itself; those that cannot be made and were not ordered are reported here. */
-function shapeBook(
-  { pieces, formulas }: DayBook,
-  context: ShapeContext,
-  problems: Problem[],
-): Record<string, ShapedPiece | null> {
-  const shapes = pieces.map((piece) => {
-    const { dough, filling } = findFormulas(piece, formulas);
-    const shaped = dough && filling ? shapePiece(piece, dough, filling, context) : null;
-    if (shaped && !shaped.ok && !problems.some(({ message }) => message === shaped.failure.message)) {
-      problems.push({ ...shaped.failure, stops: false });
-    }
-    return [piece.id, shaped?.ok ? shaped.value : null] as const;
-  });
-  return Object.fromEntries(shapes);
-}
-
 function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[] {
   const byId = new Map(drafts.map((draft) => [draft.id, draft]));
   return schedule.placed.flatMap((placed) => {
@@ -142,47 +125,4 @@ function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[
       },
     ];
   });
-}
-
-/** When each order is complete: its pieces are baked in the order of the promises, load after load. */
-function findReadyMin(
-  { piece, orders, loading }: PiecePlan,
-  tasks: readonly DayTask[],
-): Record<string, number> {
-  const ready: Record<string, number> = {};
-  let needed = 0;
-  for (const { id, count } of sortByPromise(orders)) {
-    needed += count;
-    let baked = 0;
-    const loads = loading.loads.findIndex((load) => (baked += load.pieces) >= needed) + 1;
-    const ends = tasks
-      .filter((task) => task.kind === "finish" && task.pieceId === piece.id && task.index <= loads)
-      .map(({ placed }) => placed.endMin);
-    if (ends.length > 0) ready[id] = Math.max(...ends);
-  }
-  return ready;
-}
-
-function computeTally(
-  lines: readonly PiecePlan[],
-  orders: readonly Order[],
-  schedule: Schedule | null,
-  openMin: number,
-): Tally {
-  const sum = (figure: (line: PiecePlan) => number) => lines.reduce((total, line) => total + figure(line), 0);
-  return {
-    doughG: sum(({ doughG }) => doughG),
-    blanks: sum(({ setsCut }) => setsCut),
-    fillingG: sum(({ fillingG }) => fillingG),
-    ready: sum(({ made }) => made),
-    ordered: orders.reduce((total, { count }) => total + count, 0),
-    readyMin: schedule?.endMin ?? null,
-    startMin: schedule?.startMin ?? null,
-    inHandMin: schedule && findInHandMin(schedule, openMin),
-  };
-}
-
-function findInHandMin(schedule: Schedule, openMin: number): number {
-  const lateMin = Math.max(0, ...schedule.late.map(({ lateMin: minutes }) => minutes));
-  return lateMin > 0 ? -lateMin : schedule.startMin - openMin;
 }

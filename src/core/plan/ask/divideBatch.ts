@@ -1,3 +1,4 @@
+import { findFormulas } from "../piece/findFormulas";
 import { hasGrain, type Dough } from "../../formula";
 import { findLining, LINING_TRIM_MM, PUCK_PROUD_MM, type PieceForm } from "../../forming";
 import { rollsRound, type CutAim } from "../../cutting";
@@ -6,7 +7,8 @@ import { formatMass } from "../../units";
 import { scaleOutline, type Outline } from "../../shape";
 import type { DayBook, Order, Piece } from "../book/book";
 import { planMakings } from "../planMakings";
-import { findFormulas, shapePiece, toShapeContext, type ShapedPiece } from "../piece/shapePiece";
+import { shapePiece, type ShapedPiece } from "../piece/shapePiece";
+import { toShapeContext } from "../piece/shapeContext";
 
 /** How a batch of dough is divided. */
 export type BatchDivision =

@@ -1,9 +1,11 @@
+import { findFormulas } from "../piece/findFormulas";
 import { findLining, LINING_TRIM_MM, PUCK_PROUD_MM } from "../../forming";
 import { describeOutline, scaleOutline } from "../../shape";
 import { formatLength, formatNumber } from "../../units";
 import type { DayBook, Order, Piece } from "../book/book";
 import { planMakings } from "../planMakings";
-import { findFormulas, shapePiece, toShapeContext } from "../piece/shapePiece";
+import { shapePiece } from "../piece/shapePiece";
+import { toShapeContext } from "../piece/shapeContext";
 
 /** One change that by itself makes a piece that could not be made. */
 export interface PieceMend {

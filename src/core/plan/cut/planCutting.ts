@@ -1,3 +1,4 @@
+import type { PieceDraft } from "../piece/draftPiece";
 import { createMemory } from "../../createMemory";
 import {
   craftHandTimes,
@@ -16,7 +17,6 @@ import type { DayBook, Piece } from "../book/book";
 import type { CutPrice, CutRole, DayCut } from "../result/dayPlan";
 import type { Problem } from "../result/problem";
 import type { WhyStep } from "../result/whyStep";
-import type { PieceDraft } from "../piece/planPiece";
 import { findThicknessMm, toDemandId } from "../piece/shapePiece";
 
 /** Cuts of this many groups are remembered: a piece that is edited is cut anew, the day's others are not. */

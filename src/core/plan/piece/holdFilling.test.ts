@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { planDay, shapePiece, type Piece, type ShapedPiece } from "..";
-import { findFormulas, toShapeContext } from "./shapePiece";
+import { findFormulas } from "./findFormulas";
+import { toShapeContext } from "./shapeContext";
 
 const monday = toDayBook(listDemoRecords(), "2026-11-30", null)!;
 const context = toShapeContext(monday);

@@ -1,9 +1,9 @@
+import { findFilling, findFormulas } from "./findFormulas";
 import type { FormulaAnalysis } from "../../formula";
 import type { Baked, Composition, FryLoad, KnownBake, PieceChillRequest } from "../../heat";
 import { listHeats } from "../../way";
 import type { DayBook, Piece } from "../book/book";
 import type { ShapedPiece } from "./shapePiece";
-import { findFilling, findFormulas } from "./shapePiece";
 
 /** Core temperature at which a piece is done: set custard, or crust and filling hot through. Local codes decide. */
 const CUSTARD_DONE_C = 74;

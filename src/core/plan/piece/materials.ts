@@ -1,3 +1,4 @@
+import { listThings } from "./things";
 import { createMemory } from "../../createMemory";
 import {
   allergens,
@@ -167,16 +168,6 @@ function listGlaze(kind: GlazeKind, massG: number): { name: string; massG: numbe
     default:
       return [];
   }
-}
-
-/** What steps put in or on by themselves, and whether the piece has yet to go into the heat. */
-export function listThings(
-  way: readonly WayStep[],
-): { readonly thing: NonNullable<WayStep["thing"]>; readonly isRaw: boolean }[] {
-  const lastHeat = way.findLastIndex(({ kind }) => kind === "bake" || kind === "fry");
-  return way.flatMap(({ thing, kind }, i) =>
-    thing && kind !== "prepare" && kind !== "laySlices" ? [{ thing, isRaw: i < lastHeat }] : [],
-  );
 }
 
 /** What must be named of a piece: of its formulas, and of what goes in and on. Things that the book does not know are told apart. */

@@ -1,5 +1,9 @@
-import { doesLift, type Dough, type Filling, type Formula } from "../../formula";
-import type { Blank, BlankRole, FormedPiece, FormKind } from "../../forming";
+import type { ShapeContext } from "./shapeContext";
+import { scoreSeam } from "./scoreSeam";
+import { findCrimpId } from "./crimpOf";
+import { findFilling } from "./findFormulas";
+import { doesLift, type Dough, type Filling } from "../../formula";
+import type { Blank, BlankRole, FormedPiece } from "../../forming";
 import {
   advisePlumpness,
   computePortion,
@@ -8,32 +12,23 @@ import {
   type Portion,
   type PortionPart,
 } from "../../filling";
-import {
-  findLeakHabit,
-  findPaceHabit,
-  gatherLeaks,
-  gatherPaces,
-  type LotOutcome,
-  type PastLog,
-} from "../../habits";
+import { findPaceHabit, gatherPaces } from "../../habits";
 import { fail, ok, type Result } from "../../result";
 import {
   computeGlaze,
   computeSeal,
   computeWash,
-  scoreHold,
-  type CrimpId,
   type HoldRisk,
   type Seal,
   type WashedPiece,
 } from "../../sealing";
 import { computeAreaMm2, outerOutline } from "../../shape";
-import { findChillMin, hasStep, isFilling, type Way } from "../../way";
-import type { DayBook, Kitchen, Piece } from "../book/book";
+import { hasStep, isFilling, type Way } from "../../way";
+import type { Piece } from "../book/book";
 import type { Problem } from "../result/problem";
 import { computeHandWork, type PieceWorks } from "./handWork";
-import { holdFilling, type HeldFilling } from "./holdFilling";
-import { listThings } from "./materials";
+import { holdFilling } from "./holdFilling";
+import { listThings } from "./things";
 
 /** One piece by itself: what it is, whatever is ordered of it. */
 export interface ShapedPiece {
@@ -69,27 +64,6 @@ export interface ShapedPiece {
   readonly bakedPieceG: number;
 }
 
-/** What a piece's dough and filling ids stand for; null where nothing is chosen. */
-export function findFormulas(
-  piece: Piece,
-  formulas: readonly Formula[],
-): { dough: Dough | null; filling: Filling | null } {
-  return {
-    dough:
-      formulas.find(
-        (formula): formula is Dough => formula.kind === "dough" && formula.id === piece.doughId,
-      ) ?? null,
-    filling: findFilling(piece.fillingId, formulas),
-  };
-}
-
-export function findFilling(fillingId: string, formulas: readonly Formula[]): Filling | null {
-  return (
-    formulas.find((formula): formula is Filling => formula.kind === "filling" && formula.id === fillingId) ??
-    null
-  );
-}
-
 /** A shell that its way never fills holds nothing, whatever would have room in it. */
 function emptyShell(way: Way, divided: DividedPortion): DividedPortion {
   if (way.some(isFilling)) return divided;
@@ -100,21 +74,6 @@ function emptyShell(way: Way, divided: DividedPortion): DividedPortion {
     displacedMl: 0,
   };
 }
-
-/** What surrounds a piece as it is made: the fillings there are, the room, and what the log says. */
-export interface ShapeContext {
-  readonly formulas: readonly Formula[];
-  readonly kitchen: Kitchen;
-  readonly lots: readonly (LotOutcome & { readonly pieceId: string })[];
-  readonly past: PastLog;
-}
-
-export const toShapeContext = ({ formulas, kitchen, lotRecords, past }: DayBook): ShapeContext => ({
-  formulas,
-  kitchen,
-  lots: lotRecords,
-  past,
-});
 
 /** Form, portion, seam, wash and mass of one piece, or the problem that stops it. */
 export function shapePiece(
@@ -191,70 +150,6 @@ export function shapePiece(
     rawPieceG,
     bakedPieceG: rawPieceG * (1 - piece.bakeLossShare) + dressG,
   });
-}
-
-function scoreSeam(
-  piece: Piece,
-  dough: Dough,
-  filling: Filling,
-  { crimp }: Seal,
-  { formed, plumpness }: HeldFilling,
-  { kitchen, lots, past }: ShapeContext,
-): HoldRisk {
-  const { glue, marginMm, vents, way } = piece;
-  const habit = findLeakHabit(
-    gatherLeaks(
-      past,
-      piece.id,
-      lots.filter(({ pieceId }) => pieceId === piece.id),
-    ),
-  );
-  return scoreHold(
-    {
-      crimp: crimp.id,
-      glue,
-      marginMm,
-      plumpness: findStrain(piece, formed, plumpness),
-      wetness: filling.wetness,
-      vents,
-      topMm2: formed.washMm2,
-      chillMin: findChillMin(way),
-      seamShare: formed.drawnShare,
-      crimpsOnOffer: listCrimps(piece.form.kind),
-      doughC: kitchen.fridgeC + CLOSED_WARMED_SHARE * (kitchen.roomC - kitchen.fridgeC),
-      smearsC: dough.window.highC,
-    },
-    habit.oddsRatio,
-  );
-}
-
-/** Rested in the cold, dough has come so far towards the room by the time it is closed. Craft's first guess. */
-const CLOSED_WARMED_SHARE = 0.5;
-
-/** Nothing presses on the seam from a core or a well: as a half plump piece. */
-const NO_STRAIN = 0.5;
-
-/** How round the filling makes the piece: spread level, as full as it is; in a hollow of its own, not at all. */
-function findStrain({ form }: Piece, { capacityMl, mostMl }: FormedPiece, plumpness: number): number {
-  if (form.kind === "largeFold") return capacityMl / mostMl;
-  return form.kind === "wrapped" ? NO_STRAIN : plumpness;
-}
-
-/** A press closes with its own teeth; a lid on a mould is closed flush, whatever else is chosen for a free rim. */
-export function findCrimpId({ form, crimp }: Piece): CrimpId {
-  if (form.kind === "pressed") return "press";
-  // A knot and the ridges over a fruit are pinched, whatever a free rim would take.
-  if (form.kind === "gathered" || form.kind === "wrapped") return "pinched";
-  if (form.kind === "lined") return crimp === "forked" ? "forked" : "flush";
-  return crimp === "press" || crimp === "flush" ? "pinched" : crimp;
-}
-
-/** Crimps that a form can be closed with; none where there is no choice. */
-export function listCrimps(form: FormKind): readonly CrimpId[] {
-  if (form === "pressed" || form === "case" || form === "rosette" || form === "puck") return [];
-  if (form === "gathered" || form === "wrapped") return ["pinched"];
-  if (form === "lined") return ["flush", "forked"];
-  return ["pinched", "forked", "rolled", "rope", "foldForked"];
 }
 
 /** Dough that a blank takes for good: of a ring whose centre is kept, all of its disc. */

@@ -1,0 +1,50 @@
+import type { PiecePlan } from "../result/dayPlan";
+import { formatNumber, formatMass, formatCount } from "../../units";
+import type { Problem } from "../result/problem";
+import type { PieceWork } from "../tasks/pieceWork";
+/** What can be made and may yet go wrong: a rim too narrow for its crimp, a bought sheet thinner than the piece. */
+export function findPieceDoubts({ line, dough }: PieceWork): Problem[] {
+  const { piece, seal, cut } = line;
+  const doubt = (station: Problem["station"], message: string): Problem => ({
+    station,
+    pieceId: piece.id,
+    stops: false,
+    message: `${piece.name}: ${message}`,
+  });
+  const spareLoad = findSpareLoad(line);
+  return [
+    ...(spareLoad ? [doubt("bake", spareLoad)] : []),
+    ...line.formed.doubts.map(({ message }) => doubt("roll", message)),
+    ...(line.overMl > 0 ? [doubt("fill", describeOverfull(line))] : []),
+    ...(seal?.fault ? [doubt("seal", seal.fault.message)] : []),
+    ...(cut.thicknessMm < piece.thicknessMm
+      ? [
+          doubt(
+            "roll",
+            `${dough.name} is bought ${cut.thicknessMm} mm thick and cannot be rolled to ${piece.thicknessMm} mm, ` +
+              `${formatNumber(piece.thicknessMm - cut.thicknessMm, 1)} mm more. Planned as bought; lower the thickness.`,
+          ),
+        ]
+      : []),
+  ];
+}
+
+/** More filling than it has room for: over the rim of what is open, through the seam of what is closed. */
+function describeOverfull({ portion, overMl, seal }: PiecePlan): string {
+  const fitsG = ((portion.volumeMl - overMl) / portion.volumeMl) * portion.massG;
+  return (
+    `${formatMass(portion.massG)} each is ${formatNumber(overMl, 1)} ml more than it holds: that ` +
+    `${seal ? "bursts the seam" : "boils over"}. Give ${formatMass(Math.floor(fitsG))}, or make it larger.`
+  );
+}
+
+/** Spare pieces that need a load of their own; null where they go with the ordered ones. */
+function findSpareLoad({ loading, made, ordered }: PiecePlan): string | null {
+  const perLoad = loading.loads[0]?.pieces ?? 0;
+  const loads = loading.loads.length;
+  if (made === ordered || perLoad === 0 || Math.ceil(ordered / perLoad) === loads) return null;
+  return (
+    `${formatCount(made - ordered, "spare piece")} need a load of their own: the ${ordered} ordered fit ` +
+    `${formatCount(loads - 1, "load")}. Make none, or fill that load with ${perLoad * loads - made} more.`
+  );
+}

@@ -1,0 +1,101 @@
+import type { PieceMakings } from "./pieceMakings";
+import { listFries } from "./listFries";
+import { findHeatWay, listHeats } from "../../way";
+import { loadTrays, type TrayLoading, type TrayRequest } from "../../loading";
+import { fail, ok, type Result } from "../../result";
+import type { Order } from "../book/book";
+import type { PiecePlan } from "../result/dayPlan";
+import type { Problem } from "../result/problem";
+import { shapePiece, type ShapedPiece } from "./shapePiece";
+import { type ShapeContext } from "./shapeContext";
+import { setFor } from "../kit/ovenSetting";
+import { findTraysPerLoad, findVessel } from "../kit/kitRoom";
+import { countAhead } from "../larder/makeAhead";
+import type { FryPlan } from "./planFrying";
+import type { TakenPieces } from "../larder/takeFromLarder";
+
+/** A piece that is known to be possible, before its dough is rolled. */
+export interface PieceDraft extends PieceMakings {
+  readonly shaped: ShapedPiece;
+  readonly orders: readonly Order[];
+  readonly ordered: number;
+  readonly made: number;
+  readonly frozenTaken: number;
+  readonly blanksTaken: number;
+  readonly shellsTaken: number;
+  readonly ahead: PiecePlan["ahead"];
+  readonly toFill: number;
+  /** Sets of blanks to cut: what is filled and what is baked empty, less what the larder has. */
+  readonly toCut: number;
+  readonly loading: TrayLoading;
+  readonly fries: readonly FryPlan[];
+}
+
+/**
+ * One kind of piece: its form and portion, what the larder has of it, and its trays.
+ * @returns The draft, or the first problem that stops it.
+ */
+export function draftPiece(
+  makings: PieceMakings,
+  orders: readonly Order[],
+  takePieces: (pieceId: string, wanted: number) => TakenPieces,
+  context: ShapeContext,
+): Result<PieceDraft, Problem> {
+  const { piece, dough, filling, oven, kit, book } = makings;
+  const stop = (station: Problem["station"], message: string) =>
+    fail({ station, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` });
+  const ordered = orders.reduce((sum, { count }) => sum + count, 0);
+  // What is only made for another day is not baked, spares neither.
+  const made = orders.length > 0 ? ordered + piece.spares : 0;
+  const shaped = shapePiece(piece, dough, filling, context);
+  if (!shaped.ok) return shaped;
+  const isFried = findHeatWay(piece.way) === "oil";
+  const settings = listHeats(piece.way).map((heat) => setFor(heat, oven).ovenC);
+  const hottestC = Math.max(...settings);
+  if (!isFried && hottestC > oven.maxC) {
+    return stop(
+      "bake",
+      `${hottestC} °C is ${hottestC - oven.maxC} °C above what ${oven.name} reaches. Lower the heat or take another oven.`,
+    );
+  }
+  const fries = isFried ? listFries(makings, shaped.value) : ok([]);
+  if (!fries.ok) return stop("bake", fries.failure);
+  const vessel = findVessel(kit, piece);
+  const request = {
+    pieces: made,
+    footprint: shaped.value.formed.footprint,
+    spacingMm: piece.spacingMm,
+    tray: { widthMm: oven.trayWidthMm, heightMm: oven.trayDepthMm },
+    // What is fried lies on one tray until its turn.
+    traysPerLoad: isFried ? 1 : findTraysPerLoad(kit, oven, piece),
+    mostPerLoad: vessel ? vessel.count * vessel.holds : null,
+  };
+  const onTrays = loadTrays(request);
+  const loading =
+    onTrays.ok && fries.value[0] ? loadTrays(inBaskets(request, onTrays.value, fries.value[0])) : onTrays;
+  if (!loading.ok) return stop("bake", loading.failure.message);
+  const { frozen, shells, blanks } = takePieces(piece.id, made);
+  const ahead = countAhead(book, piece.id);
+  const toFill = made - frozen + ahead.frozenPieces;
+  return ok({
+    ...makings,
+    shaped: shaped.value,
+    orders,
+    ordered,
+    made,
+    frozenTaken: frozen,
+    blanksTaken: blanks + shells,
+    shellsTaken: shells,
+    ahead,
+    toFill,
+    toCut: Math.max(toFill - blanks - shells, 0) + ahead.shells,
+    loading: loading.value,
+    fries: fries.value,
+  });
+}
+
+/** Lots for a fryer hold whole baskets, as many as lie on their tray. */
+const inBaskets = (request: TrayRequest, { perTray }: TrayLoading, { perBasket }: FryPlan): TrayRequest => ({
+  ...request,
+  mostPerLoad: perBasket > perTray ? null : Math.floor(perTray / perBasket) * perBasket,
+});

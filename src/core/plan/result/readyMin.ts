@@ -1,0 +1,20 @@
+import { sortByPromise } from "../tasks/pieceWork";
+import type { PiecePlan, DayTask } from "./dayPlan";
+/** When each order is complete: its pieces are baked in the order of the promises, load after load. */
+export function findReadyMin(
+  { piece, orders, loading }: PiecePlan,
+  tasks: readonly DayTask[],
+): Record<string, number> {
+  const ready: Record<string, number> = {};
+  let needed = 0;
+  for (const { id, count } of sortByPromise(orders)) {
+    needed += count;
+    let baked = 0;
+    const loads = loading.loads.findIndex((load) => (baked += load.pieces) >= needed) + 1;
+    const ends = tasks
+      .filter((task) => task.kind === "finish" && task.pieceId === piece.id && task.index <= loads)
+      .map(({ placed }) => placed.endMin);
+    if (ends.length > 0) ready[id] = Math.max(...ends);
+  }
+  return ready;
+}
