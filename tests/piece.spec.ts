@@ -26,7 +26,7 @@ test("a fruit too large for its square is refused with the square that closes, a
 }) => {
   await page.goto(`${MONDAY}/piece/pear-coat`);
   const fruit = page.getByLabel("Fruit across", { exact: true });
-  await fruit.fill("70");
+  await fruit.fill("84");
   await fruit.press("Enter");
   const refusal = page
     .getByRole("alert")
@@ -38,7 +38,7 @@ test("a fruit too large for its square is refused with the square that closes, a
   await expect(refusal).toBeHidden();
   await expect(page.getByText(`square ${needed} mm square`)).toBeVisible();
   await page.reload();
-  await expect(fruit).toHaveValue("70");
+  await expect(fruit).toHaveValue("84");
 });
 
 test("a tartlet says each layer, its nuts and what to weigh every tenth by", async ({ page }) => {
