@@ -95,5 +95,6 @@ const useNames: Record<MaterialUse, string> = {
   glue: "as glue",
   wash: "as wash",
   glaze: "as glaze",
+  fat: "taken up in the fryer",
   stick: "to hold by",
 };

@@ -158,3 +158,17 @@ test("a shell that its way never fills is ordered with nothing in it: no filling
     expect(materials.reduce((sum, { massG }) => sum + massG, 0)).toBeCloseTo(flow.wholeG + flow.coatsG, 6);
   }
 });
+
+test("what is fried takes up oil: it is weighed with the pieces, bought, and told as oil, and what is baked takes none", () => {
+  const fried = planDay(toDayBook(listDemoRecords(), "2026-11-28", null)!);
+  const line = fried.lines.find(({ piece }) => piece.id === "rhubarb-crescent")!;
+  const oil = fried.materials.find(({ use }) => use === "fat")!;
+  expect(oil).toMatchObject({
+    name: "frying oil",
+    ingredientId: "sunflower-oil",
+    pieceIds: ["rhubarb-crescent"],
+  });
+  expect(oil.massG).toBeCloseTo(0.06 * line.rawPieceG * line.made, 6);
+  expect(fried.lines.filter(({ fatG }) => fatG > 0)).toEqual([line]);
+  expect(planDay(monday).materials.some(({ use }) => use === "fat")).toBe(false);
+});

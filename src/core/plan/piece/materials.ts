@@ -13,7 +13,7 @@ import { washFacts, type GlazeKind } from "../../sealing";
 import { hasStep, isFilling, type WayStep } from "../../way";
 import type { PiecePlan } from "../result/dayPlan";
 
-export const materialUses = ["inside", "onTop", "glue", "wash", "glaze", "stick"] as const;
+export const materialUses = ["inside", "onTop", "glue", "wash", "glaze", "fat", "stick"] as const;
 /** Where a material goes. */
 export type MaterialUse = (typeof materialUses)[number];
 
@@ -87,7 +87,7 @@ const nameSolid = (way: readonly WayStep[], name: string): string =>
     ?.name ?? name;
 
 function listShares(line: PiecePlan): Share[] {
-  const { piece, formed, seal, washed, toFill, made, glazeG } = line;
+  const { piece, formed, seal, washed, toFill, made, glazeG, fatG } = line;
   const { way, form, extras, wash, glaze } = piece;
   const raw = { pieces: toFill, count: null };
   const share = (name: string, use: MaterialUse, eachG: number): Share => ({ name, use, eachG, ...raw });
@@ -144,6 +144,7 @@ function listShares(line: PiecePlan): Share[] {
             pieces: wash.sugar === "before" ? toFill : made,
           },
         ]),
+    { name: "frying oil", use: "fat", eachG: fatG, count: null, pieces: made },
     ...listGlaze(glaze.kind, glazeG).map(({ name, massG }) => ({
       ...share(name, "glaze", massG),
       pieces: made,

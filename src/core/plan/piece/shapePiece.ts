@@ -23,7 +23,7 @@ import {
   type WashedPiece,
 } from "../../sealing";
 import { computeAreaMm2, outerOutline } from "../../shape";
-import { hasStep, isFilling, type Way } from "../../way";
+import { findHeatWay, hasStep, isFilling, type Way } from "../../way";
 import type { Piece } from "../book/book";
 import type { Problem } from "../result/problem";
 import { computeHandWork, type PieceWorks } from "./handWork";
@@ -45,8 +45,10 @@ export interface ShapedPiece {
   readonly wholeG: number;
   /** On it before the last heat: glue, wash, sugar that is baked, and what steps drop in by themselves. */
   readonly coatG: number;
-  /** On it after the last heat: glaze, dust, garnish. */
+  /** On it after the last heat: glaze, dust, garnish, and the oil that frying leaves in it. */
   readonly dressG: number;
+  /** Of that, the oil, g; 0 for what is baked. */
+  readonly fatG: number;
   /** Null where nothing is closed. */
   readonly seal: Seal | null;
   /** Null where nothing is closed. */
@@ -74,6 +76,9 @@ function emptyShell(way: Way, divided: DividedPortion): DividedPortion {
     displacedMl: 0,
   };
 }
+
+/** Oil that a piece takes up in the fryer, share of its raw mass: as it leaves, water makes room for it. Craft's first guess. */
+const TAKEN_UP_SHARE = 0.06;
 
 /** Form, portion, seam, wash and mass of one piece, or the problem that stops it. */
 export function shapePiece(
@@ -115,8 +120,9 @@ export function shapePiece(
     washed.washG +
     (isSugarBaked ? washed.sugarG : 0) +
     sumThings(true);
-  const dressG = glazed.massG + (isSugarBaked ? 0 : washed.sugarG) + sumThings(false);
   const rawPieceG = blankG - trimG + fillingG + solidsG + inclusionsG + coatG;
+  const fatG = findHeatWay(piece.way) === "oil" ? rawPieceG * TAKEN_UP_SHARE : 0;
+  const dressG = glazed.massG + (isSugarBaked ? 0 : washed.sugarG) + sumThings(false) + fatG;
   return ok({
     formed,
     plumpness,
@@ -126,6 +132,7 @@ export function shapePiece(
     wholeG: solidsG + inclusionsG,
     coatG,
     dressG,
+    fatG,
     seal,
     hold: seal && scoreSeam(piece, dough, filling, seal, held.value, context),
     washed,

@@ -1,0 +1,75 @@
+/** @jest-environment jsdom */
+import { act, render, screen } from "@testing-library/react";
+import type { LatestClient } from "@/workers/createLatestClient";
+import { useLatest } from "./useLatest";
+
+interface Asked {
+  readonly book: { readonly name: string };
+  readonly extras: readonly { readonly count: number }[];
+}
+
+function open() {
+  const asked: Asked[] = [];
+  let closed = 0;
+  const client: LatestClient<Asked, string> = {
+    run: (input) => {
+      asked.push(input);
+      return input.book.name === "ill"
+        ? Promise.reject(new Error("The worker has stopped."))
+        : Promise.resolve(`${input.book.name}:${input.extras.length}`);
+    },
+    close: () => void closed++,
+    isDead: () => false,
+  };
+  function Probe({ input, quietMs = 0 }: { readonly input: Asked | null; readonly quietMs?: number }) {
+    const { answer, isBusy, fault } = useLatest(input, () => client, quietMs);
+    return <p>{fault ?? `${answer?.output ?? "none"}${isBusy ? " busy" : ""}`}</p>;
+  }
+  return { asked, Probe, closed: () => closed };
+}
+const shown = () => screen.getByText(/./, { selector: "p" }).textContent;
+const settle = () => act(async () => await new Promise((resolve) => setTimeout(resolve, 0)));
+
+test("a question is asked once, however often it is put in another object, and again when a part of it differs", async () => {
+  const { asked, Probe, closed } = open();
+  const book = { name: "monday" };
+  const { rerender, unmount } = render(<Probe input={{ book, extras: [{ count: 1 }] }} />);
+  expect(shown()).toBe("none busy");
+  await settle();
+  expect(shown()).toBe("monday:1");
+  rerender(<Probe input={{ book: { ...book }, extras: [{ count: 1 }] }} />);
+  await settle();
+  expect(asked).toHaveLength(1);
+  rerender(<Probe input={{ book, extras: [{ count: 2 }] }} />);
+  // The last answer stays until the next one comes.
+  expect(shown()).toBe("monday:1 busy");
+  await settle();
+  expect([asked.length, shown()]).toEqual([2, "monday:1"]);
+  rerender(<Probe input={null} />);
+  await settle();
+  expect(asked).toHaveLength(2);
+  unmount();
+  expect(closed()).toBe(1);
+});
+
+test("what is dear is asked only once the question has rested", async () => {
+  jest.useFakeTimers();
+  const { asked, Probe } = open();
+  const input = (count: number) => ({ book: { name: "market" }, extras: [{ count }] });
+  const { rerender } = render(<Probe input={input(1)} quietMs={400} />);
+  for (const count of [2, 3, 4]) {
+    act(() => void jest.advanceTimersByTime(300));
+    rerender(<Probe input={input(count)} quietMs={400} />);
+  }
+  expect(asked).toHaveLength(0);
+  act(() => void jest.advanceTimersByTime(400));
+  expect(asked).toEqual([input(4)]);
+  jest.useRealTimers();
+});
+
+test("a worker that fails is said", async () => {
+  const { Probe } = open();
+  render(<Probe input={{ book: { name: "ill" }, extras: [] }} />);
+  await settle();
+  expect(shown()).toBe("The worker has stopped.");
+});
