@@ -26,7 +26,7 @@ const views = [
   { name: "heat", path: "/day/2026-11-30/piece/custard-cup/heat", settle: 4000 },
   { name: "book", path: `${day}/book` },
   { name: "kit", path: `${day}/kit` },
-  { name: "copies", path: "/copies", settle: 1500 },
+  { name: "batch", path: "/day/2026-11-30/batch", settle: 1500 },
   { name: "day-sheet", path: "/print/2026-11-28" },
   { name: "roll-cut-hand", path: `${day}/roll`, size: { width: 390, height: 844 } },
 ];

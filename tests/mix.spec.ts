@@ -34,6 +34,30 @@ test("a pasted formula is weighed line by line, what is doubtful is asked, and i
   await saved(page);
 });
 
+test("a line that is not what was guessed is denied and given in grams; other cups weigh the same text anew", async ({
+  page,
+}) => {
+  await page.goto(`${DEMO_DAY}/paste`);
+  await page.getByRole("textbox").fill("2 cups plain flour\n3 tbsp quince stuff");
+  const lines = page.getByRole("main").getByRole("listitem");
+  await expect(lines).toHaveCount(2);
+  await expect(lines.first()).toContainText("265 g");
+  await lines.last().getByRole("button", { name: "No, another" }).click();
+  await expect(lines.last()).toContainText("?");
+  await expect(page.getByRole("button", { name: "Put it in the book" })).toBeDisabled();
+  await lines.last().getByLabel("Grams of this line").fill("60");
+  await expect(page.getByRole("button", { name: "Put it in the book" })).toBeEnabled();
+  await expect(page.getByText("325 g", { exact: true })).toBeVisible();
+  // 2 · 236.6 ml · 0.53 g/ml instead of 2 · 250.
+  await page
+    .getByLabel("Cups and spoons")
+    .selectOption({ label: "United States: cup 237 ml, tablespoon 14.8 ml" });
+  await expect(lines.first()).toContainText("251 g");
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect(lines.first()).toContainText("265 g");
+  await page.getByRole("textbox").fill("");
+});
+
 test("a formula leaves as JSON-LD and comes back whole", async ({ page }) => {
   await page.goto(`${DEMO_DAY}/formula/saffron-custard`);
   const download = page.waitForEvent("download");

@@ -150,3 +150,50 @@ test("a filling says how it stands and what to stir in, and raw fruit how late i
   await page.getByRole("button", { name: "Leave it out" }).last().click();
   await expect.poll(minutes).toBeGreaterThan(mixed);
 });
+
+test("what stops a piece is said at every station with a mend a tap away; the rest of the day stays planned", async ({
+  page,
+}) => {
+  await page.goto(`${MONDAY}/piece/custard-cup`);
+  const cutter = page.getByLabel("Cutter", { exact: true });
+  const before = await cutter.inputValue();
+  await cutter.fill("40");
+  await cutter.press("Enter");
+  await expect(page.getByTestId("tally")).toContainText("not planned");
+  for (const station of ["mix", "bake"]) {
+    await page.goto(`${MONDAY}/${station}`);
+    const told = page
+      .getByRole("list", { name: "To decide" })
+      .getByRole("listitem")
+      .filter({ hasText: "custard cup" });
+    await expect(told).toContainText("tears below");
+    await expect(told.getByRole("button", { name: /to its mould/ })).toBeVisible();
+  }
+  await page.getByRole("button", { name: /to its mould/ }).click();
+  await expect(page.getByTestId("tally")).not.toContainText("not planned");
+  await page.goto(`${MONDAY}/piece/custard-cup`);
+  await cutter.fill(before);
+  await cutter.press("Enter");
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+});
+
+test("a portion said in spoons fills the piece as full as that makes it; too much is told with what fits", async ({
+  page,
+}) => {
+  await page.goto(`${MONDAY}/fill?piece=leek-press`);
+  await page.getByText("by weight or measure", { exact: true }).click();
+  const each = page.getByLabel(/^Each gets/);
+  await each.fill("2 tbsp");
+  await each.press("Enter");
+  await expect(page.getByText("2 tbsp", { exact: true })).toBeVisible();
+  await expect(page.getByText(/^fills it to \d+ %$/)).toBeVisible();
+  await each.fill("2 cups");
+  await each.press("Enter");
+  await expect(page.getByText(/ml more than it has room for: room is for \d+ g\./)).toBeVisible();
+  await each.fill("two");
+  await expect(page.getByRole("alert").filter({ hasText: "scoop 40" })).toBeVisible();
+  await each.press("Escape");
+  await page.getByText("as full as set", { exact: true }).click();
+  await expect(page.getByLabel("Plumpness", { exact: true })).toBeVisible();
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+});

@@ -40,6 +40,22 @@ test("a pinned sheet and a rectangle come back too", () => {
   expect(readRecord(store, "piece", "quince-half-moon")).toMatchObject(fields);
 });
 
+test("a portion by weight, a heap in its ring and a dough in equal parts come back too, and may be taken back", () => {
+  const store = openDemo();
+  const piece: Partial<Piece> = {
+    portionG: 31.5,
+    form: { kind: "gathered", finishedMm: 66, heapMm: 40 },
+    cutAim: "sensible",
+  };
+  expect(setFields(store, "piece", "date-round", piece).kind).toBe("written");
+  expect(setFields(store, "formula", "bay-shortcrust", { dividedCount: 3 }).kind).toBe("written");
+  expect(readRecord(store, "piece", "date-round")).toMatchObject(piece);
+  expect(readRecord(store, "formula", "bay-shortcrust")).toMatchObject({ dividedCount: 3 });
+  const back = { portionG: null, form: { kind: "gathered", finishedMm: 66, heapMm: null } };
+  expect(setFields(store, "piece", "date-round", back).kind).toBe("written");
+  expect(readRecord(store, "piece", "date-round")).toMatchObject(back);
+});
+
 test("cutters of every outline, forms and what was logged come back as they were", () => {
   const store = openDemo();
   const outlines: readonly Outline[] = [
