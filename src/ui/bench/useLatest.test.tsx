@@ -62,7 +62,7 @@ test("what is dear is asked only once the question has rested", async () => {
     rerender(<Probe input={input(count)} quietMs={400} />);
   }
   expect(asked).toHaveLength(0);
-  act(() => void jest.advanceTimersByTime(400));
+  await act(async () => await jest.advanceTimersByTimeAsync(400));
   expect(asked).toEqual([input(4)]);
   jest.useRealTimers();
 });
