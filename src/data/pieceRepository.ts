@@ -38,6 +38,7 @@ type PieceRow = FormColumns & {
   web_mm: number;
   ragged_mm: number;
   cut_aim: Piece["cutAim"];
+  seen_first: number;
   pinned_shape: "rectangle" | "oval" | null;
   pinned_width_mm: number | null;
   pinned_height_mm: number | null;
@@ -139,6 +140,7 @@ export function createPieceRepository(db: Database.Database): Repository<Piece> 
       "web_mm",
       "ragged_mm",
       "cut_aim",
+      "seen_first",
       "pinned_shape",
       "pinned_width_mm",
       "pinned_height_mm",
@@ -198,6 +200,7 @@ function toRow(piece: Piece): PieceRow {
     web_mm: piece.webMm,
     ragged_mm: piece.raggedMm,
     cut_aim: piece.cutAim,
+    seen_first: piece.seenFirst ? 1 : 0,
     pinned_shape: piece.pinnedSheet ? (piece.pinnedSheet.shape ?? "rectangle") : null,
     pinned_width_mm: piece.pinnedSheet?.widthMm ?? null,
     pinned_height_mm: piece.pinnedSheet?.heightMm ?? null,
@@ -238,6 +241,7 @@ function fromRow(row: PieceRow, way: Way, extras: readonly PieceExtra[]): Piece 
     webMm: row.web_mm,
     raggedMm: row.ragged_mm,
     cutAim: row.cut_aim,
+    seenFirst: row.seen_first === 1,
     pinnedSheet:
       pinnedWidthMm !== null && pinnedHeightMm !== null
         ? { shape: row.pinned_shape ?? "rectangle", widthMm: pinnedWidthMm, heightMm: pinnedHeightMm }

@@ -46,6 +46,7 @@ test("a portion by weight, a heap in its ring and a dough in equal parts come ba
     portionG: 31.5,
     form: { kind: "gathered", finishedMm: 66, heapMm: 40 },
     cutAim: "sensible",
+    seenFirst: false,
   };
   expect(setFields(store, "piece", "date-round", piece).kind).toBe("written");
   expect(setFields(store, "formula", "bay-shortcrust", { dividedCount: 3 }).kind).toBe("written");

@@ -55,6 +55,7 @@ const common: FormerPiece = {
   webMm: 2,
   raggedMm: 8,
   cutAim: "sensible",
+  seenFirst: true,
   pinnedSheet: null,
   spares: 2,
   chillMin: 20,

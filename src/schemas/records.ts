@@ -82,6 +82,7 @@ export const recordSchemas = {
     webMm: quantity(pieceLimits.webMm),
     raggedMm: quantity(pieceLimits.raggedMm),
     cutAim: Joi.valid(...cutAims).required(),
+    seenFirst: Joi.boolean().default(true).optional(),
     pinnedSheet: sheetSchema.allow(null).required(),
     spares: whole(pieceLimits.spares),
     bakeLossShare: quantity(pieceLimits.bakeLossShare),

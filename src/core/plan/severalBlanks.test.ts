@@ -75,3 +75,24 @@ test("weighed and rolled one by one, a piece takes its blanks' dough alone and i
   const lots = portioned.tasks.filter(({ cutId }) => cutId === pop.cut.id);
   expect(lots.reduce((sum, { pieces: count }) => sum + count, 0)).toBe(2 * pop.made);
 });
+
+test("tops come from the first rolling, or from re-rolls while bases come first, as the piece says", () => {
+  const plans = [true, false].map((seenFirst) =>
+    planDay({
+      ...sunday,
+      pieces: sunday.pieces.map((piece) => ({ ...piece, seenFirst, cutAim: "leastDough" as const })),
+    }),
+  );
+  const blanksOf = (i: number, roles: readonly string[]) =>
+    plans[i]!.lines.flatMap(({ blanks }) => blanks.filter(({ role }) => roles.includes(role)));
+  const [tops, bases] = [
+    ["top", "topping"],
+    ["base", "lining"],
+  ];
+  expect(blanksOf(0, tops!).length).toBeGreaterThan(0);
+  for (const { cut, fromFirstRolling } of blanksOf(0, tops!)) expect(fromFirstRolling).toBe(cut);
+  for (const { cut, fromFirstRolling } of blanksOf(1, bases!)) expect(fromFirstRolling).toBe(cut);
+  expect(blanksOf(1, tops!).some(({ cut, fromFirstRolling }) => fromFirstRolling < cut)).toBe(true);
+  const needs = (i: number) => blanksOf(i, [...tops!, ...bases!]).map(({ role, needed }) => [role, needed]);
+  expect(needs(1)).toEqual(needs(0));
+});

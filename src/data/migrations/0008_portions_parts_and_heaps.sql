@@ -6,3 +6,6 @@ ALTER TABLE formula ADD COLUMN divided_count INTEGER CHECK (divided_count > 0);
 
 -- A gathered round's filling is heaped flat in a guide ring so wide; null where it is a ball.
 ALTER TABLE piece ADD COLUMN heap_mm REAL CHECK (heap_mm > 0);
+
+-- What is seen of a piece comes from the first rolling (1), or from what is rolled again while the rest comes first (0).
+ALTER TABLE piece ADD COLUMN seen_first INTEGER NOT NULL DEFAULT 1 CHECK (seen_first IN (0, 1));

@@ -88,6 +88,7 @@ export function newPiece(doughId: string, fillingId: string): Piece {
     webMm: 1,
     raggedMm: 8,
     cutAim: "sensible",
+    seenFirst: true,
     pinnedSheet: null,
     spares: 0,
     way: settleWay(listReadyWays(form)[0]?.way ?? [], figures),

@@ -207,6 +207,17 @@ function RollDials({ line }: { readonly line: PiecePlan }) {
           note: describePrice(price),
         }))}
       />
+      {line.blanks.length > 1 && (
+        <Choice
+          legend="Tops and lids come"
+          value={piece.seenFirst ? "first" : "any"}
+          onChange={(from) => editPiece({ seenFirst: from === "first" })}
+          options={[
+            { id: "first", title: "from the first rolling" },
+            { id: "any", title: "from re-rolls" },
+          ]}
+        />
+      )}
       <PinnedShape line={line} />
       <Why steps={cut.why} label="why so much dough?" />
       <CutLog cut={cut} />

@@ -119,6 +119,7 @@ function findSmallParts({ works }: BatchInput, { formula }: DayBatch): Problem |
   if (largestG <= partG + EVEN_G) return null;
   const most = Math.max(Math.floor((partG * formula.dividedCount) / largestG), 1);
   return {
+    code: "smallParts",
     station: "mix",
     pieceId: null,
     stops: false,
@@ -234,6 +235,7 @@ function findShortage({ formula, overG, enoughForPieces, neededG, fromLarderG }:
     ? `Mix ${formatNumber(times, 2)} times as much, or make ${enoughForPieces}.`
     : `Mix ${formatMass(-overG)}.`;
   return {
+    code: "shortage",
     station: "mix",
     pieceId: null,
     stops: false,
@@ -245,6 +247,7 @@ function findEndlessRest({ formula, rest }: DayBatch): Problem | null {
   if (formula.kind !== "dough" || !rest || rest.modelMin !== null || formula.restWay === "minutes")
     return null;
   return {
+    code: "endlessRest",
     station: "mix",
     pieceId: null,
     stops: false,

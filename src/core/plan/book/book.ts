@@ -56,6 +56,8 @@ export interface Piece {
   /** Edge of the sheet lost all round. */
   readonly raggedMm: number;
   readonly cutAim: CutAim;
+  /** Lids, tops and what else is seen come from the first rolling; false: from what is rolled again, and the rest first. */
+  readonly seenFirst: boolean;
   /** The sheet size the baker drew, used while `cutAim` is pinned. */
   readonly pinnedSheet: SheetShape | null;
   /** Pieces made beyond the orders. */

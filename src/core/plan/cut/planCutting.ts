@@ -76,6 +76,7 @@ function planGroup(
     );
     if (!culprit) throw new RangeError(`planGroup: no piece has the demand ${demandId}`);
     problems.push({
+      code: "cannotCut",
       station: "roll",
       pieceId: culprit.piece.id,
       stops: true,
@@ -127,7 +128,7 @@ function listDemands({ piece, dough, shaped, toCut }: PieceDraft): BlankDemand[]
     count,
     webMm: piece.webMm,
     marginMm: findRaggedMm(piece, dough),
-    isVisible,
+    isVisible: isVisible === piece.seenFirst,
     keepsCentre,
     // A base without its top is nothing: what has no partner stays dough.
     keepsSurplus: blanks.length === 1,

@@ -2,7 +2,7 @@ import type { Schedule } from "../../schedule";
 import { formatClock, formatCount, formatDuration } from "../../units";
 import type { Vessel } from "../book/book";
 import type { PiecePlan } from "../result/dayPlan";
-import type { Problem } from "../result/problem";
+import type { Problem, ProblemCode } from "../result/problem";
 import type { DraftTask } from "../tasks/draftTask";
 import { placeNames, type KitRoom } from "../kit/kitRoom";
 import { countBaskets } from "../piece/planFrying";
@@ -15,7 +15,8 @@ export function findKitDoubts(
   openMin: number,
 ): Problem[] {
   const startOf = new Map(schedule.placed.map(({ taskId, startMin }) => [taskId, startMin]));
-  const doubt = (pieceId: string | null, message: string): Problem => ({
+  const doubt = (code: ProblemCode, pieceId: string | null, message: string): Problem => ({
+    code,
     station: "bake",
     pieceId,
     stops: false,
@@ -27,6 +28,7 @@ export function findKitDoubts(
     if (isOff)
       return [
         doubt(
+          "pinOff",
           pieceId,
           `${label} is pinned to ${formatClock(pinnedMin)} and cannot start before ${formatClock(startMin)}, ` +
             `${formatDuration(Math.abs(startMin - pinnedMin))} off. Unpin it, or pin it later.`,
@@ -36,6 +38,7 @@ export function findKitDoubts(
     const how = pinnedMin === null ? "has to start at" : "is pinned to";
     return [
       doubt(
+        "beforeOpening",
         pieceId,
         `${label} ${how} ${formatClock(startMin)}, ${formatDuration(openMin - startMin)} before anybody is there. ` +
           `${pinnedMin === null ? "Unpin what follows it" : "Unpin it"}, or open at ${formatClock(startMin)}.`,
@@ -44,6 +47,7 @@ export function findKitDoubts(
   });
   const overfull = schedule.overfull.map(({ resourceId, fromMin, toMin, over }) =>
     doubt(
+      "kitFull",
       null,
       `From ${formatClock(fromMin)} to ${formatClock(toMin)} ${over} too many want ${nameHeld(resourceId, kit.vessels)}. ` +
         "Add room in Kit, or make smaller lots.",
@@ -72,6 +76,7 @@ export function findFreezerDoubt(lines: readonly PiecePlan[], { standing }: KitR
     ? []
     : [
         {
+          code: "freezerFull",
           station: "cool",
           pieceId: null,
           stops: false,
@@ -97,6 +102,7 @@ export function findOldOil(lines: readonly PiecePlan[]): Problem[] {
       ? []
       : [
           {
+            code: "oldOil",
             station: "bake",
             pieceId: null,
             stops: false,

@@ -30,7 +30,7 @@ test.each<[DraftTask["kind"], RegExp]>([
   const before = handTask(kind, "before", 3, [], { pieceId: "a", label: "Before" });
   const [problem, ...more] = broken(before);
   expect(more).toEqual([]);
-  expect(problem).toMatchObject({ station: "fill", pieceId: "a", stops: false });
+  expect(problem).toMatchObject({ code: "longWait", station: "fill", pieceId: "a", stops: false });
   expect(problem!.message).toMatch(words);
   expect(problem!.message).toMatch(/^Close A, load 1 of 2: /);
 });
@@ -45,6 +45,7 @@ test("a promise that is missed says when it is ready, how late that is, and the 
   const late = [{ taskId: "bake:a:1", dueMin: 540, lateMin: 75 }];
   expect(findLateness({ ...none, late }, [bake], 240)).toEqual([
     {
+      code: "late",
       station: "bake",
       pieceId: "a",
       stops: false,

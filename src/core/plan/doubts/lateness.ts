@@ -9,6 +9,7 @@ export function findLateness(schedule: Schedule, drafts: readonly DraftTask[], o
   const late = schedule.late.map(({ taskId, dueMin, lateMin }): Problem => {
     const draft = byId.get(taskId);
     return {
+      code: "late",
       station: "bake",
       pieceId: draft?.pieceId ?? null,
       stops: false,
@@ -20,6 +21,7 @@ export function findLateness(schedule: Schedule, drafts: readonly DraftTask[], o
   const waits = schedule.brokenWaits.map(({ taskId, afterTaskId, overMin }): Problem => {
     const [waiting, before] = [byId.get(taskId), byId.get(afterTaskId)];
     return {
+      code: "longWait",
       station: "fill",
       pieceId: waiting?.pieceId ?? null,
       stops: false,

@@ -9,6 +9,7 @@ export function findPastPromises({ orders, nowMin, pieces }: DayBook): Problem[]
     .map(({ dueMin, pieceId, count }) => ({
       station: "orders" as const,
       pieceId,
+      code: "pastPromise" as const,
       stops: false,
       message:
         `${count} ${pieces.find(({ id }) => id === pieceId)?.name ?? ""} for ${formatClock(dueMin)}: that was ` +

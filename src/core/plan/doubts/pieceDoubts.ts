@@ -1,11 +1,12 @@
 import type { PiecePlan } from "../result/dayPlan";
 import { formatNumber, formatMass, formatCount } from "../../units";
-import type { Problem } from "../result/problem";
+import type { Problem, ProblemCode } from "../result/problem";
 import type { PieceWork } from "../tasks/pieceWork";
 /** What can be made and may yet go wrong: a rim too narrow for its crimp, a bought sheet thinner than the piece. */
 export function findPieceDoubts({ line, dough }: PieceWork): Problem[] {
   const { piece, seal, cut } = line;
-  const doubt = (station: Problem["station"], message: string): Problem => ({
+  const doubt = (code: ProblemCode, station: Problem["station"], message: string): Problem => ({
+    code,
     station,
     pieceId: piece.id,
     stops: false,
@@ -13,13 +14,14 @@ export function findPieceDoubts({ line, dough }: PieceWork): Problem[] {
   });
   const spareLoad = findSpareLoad(line);
   return [
-    ...(spareLoad ? [doubt("bake", spareLoad)] : []),
-    ...line.formed.doubts.map(({ message }) => doubt("roll", message)),
-    ...(line.overMl > 0 ? [doubt("fill", describeOverfull(line))] : []),
-    ...(seal?.fault ? [doubt("seal", seal.fault.message)] : []),
+    ...(spareLoad ? [doubt("spareLoad", "bake", spareLoad)] : []),
+    ...line.formed.doubts.map(({ message }) => doubt("formDoubt", "roll", message)),
+    ...(line.overMl > 0 ? [doubt("overfull", "fill", describeOverfull(line))] : []),
+    ...(seal?.fault ? [doubt("narrowMargin", "seal", seal.fault.message)] : []),
     ...(cut.thicknessMm < piece.thicknessMm
       ? [
           doubt(
+            "thinSheet",
             "roll",
             `${dough.name} is bought ${cut.thicknessMm} mm thick and cannot be rolled to ${piece.thicknessMm} mm, ` +
               `${formatNumber(piece.thicknessMm - cut.thicknessMm, 1)} mm more. Planned as bought; lower the thickness.`,

@@ -35,6 +35,7 @@ export function openKit({ ovens, fryers, vessels, shelves }: DayBook): KitRoom {
     if (room > 0) return room;
     const [first] = here;
     problems.push({
+      code: "noShelfRoom",
       station: "bake",
       pieceId: null,
       stops: false,

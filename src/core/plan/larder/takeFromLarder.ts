@@ -83,6 +83,7 @@ export function openLarder(book: DayBook): OpenLarder {
     listUses: () => uses,
     expired,
     problems: expired.map((item) => ({
+      code: "expired",
       station: "mix",
       pieceId: null,
       stops: false,

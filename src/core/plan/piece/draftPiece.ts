@@ -5,7 +5,7 @@ import { loadTrays, type TrayLoading, type TrayRequest } from "../../loading";
 import { fail, ok, type Result } from "../../result";
 import type { Order } from "../book/book";
 import type { PiecePlan } from "../result/dayPlan";
-import type { Problem } from "../result/problem";
+import type { Problem, ProblemCode } from "../result/problem";
 import { shapePiece, type ShapedPiece } from "./shapePiece";
 import { type ShapeContext } from "./shapeContext";
 import { setFor } from "../kit/ovenSetting";
@@ -42,8 +42,14 @@ export function draftPiece(
   context: ShapeContext,
 ): Result<PieceDraft, Problem> {
   const { piece, dough, filling, oven, kit, book } = makings;
-  const stop = (station: Problem["station"], message: string) =>
-    fail({ station, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` });
+  const stop = (code: ProblemCode, message: string) =>
+    fail({
+      code,
+      station: "bake" as const,
+      pieceId: piece.id,
+      stops: true,
+      message: `${piece.name}: ${message}`,
+    });
   const ordered = orders.reduce((sum, { count }) => sum + count, 0);
   // What is only made for another day is not baked, spares neither.
   const made = orders.length > 0 ? ordered + piece.spares : 0;
@@ -54,12 +60,12 @@ export function draftPiece(
   const hottestC = Math.max(...settings);
   if (!isFried && hottestC > oven.maxC) {
     return stop(
-      "bake",
+      "ovenTooCold",
       `${hottestC} °C is ${hottestC - oven.maxC} °C above what ${oven.name} reaches. Lower the heat or take another oven.`,
     );
   }
   const fries = isFried ? listFries(makings, shaped.value) : ok([]);
-  if (!fries.ok) return stop("bake", fries.failure);
+  if (!fries.ok) return stop("cannotFry", fries.failure);
   const vessel = findVessel(kit, piece);
   const request = {
     pieces: made,
@@ -73,7 +79,7 @@ export function draftPiece(
   const onTrays = loadTrays(request);
   const loading =
     onTrays.ok && fries.value[0] ? loadTrays(inBaskets(request, onTrays.value, fries.value[0])) : onTrays;
-  if (!loading.ok) return stop("bake", loading.failure.message);
+  if (!loading.ok) return stop("cannotLoad", loading.failure.message);
   const { frozen, shells, blanks } = takePieces(piece.id, made);
   const ahead = countAhead(book, piece.id);
   const toFill = made - frozen + ahead.frozenPieces;

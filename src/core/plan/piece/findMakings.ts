@@ -1,7 +1,7 @@
 import { computeTotalG, type FormulaAnalysis } from "../../formula";
 import { findFormulas, findFilling } from "./findFormulas";
 import type { KitRoom } from "../kit/kitRoom";
-import type { Problem } from "../result/problem";
+import type { Problem, ProblemCode } from "../result/problem";
 import type { PieceMakings } from "./pieceMakings";
 import type { DayBook, Piece, Order } from "../book/book";
 /** Orders by piece, in the order in which the pieces are first asked for; then what is only made for another day. */
@@ -32,20 +32,24 @@ export function findMakings(
 ): Makings {
   const { formulas } = book;
   const [oven] = kit.ovens;
-  const stop = (station: Problem["station"], message: string): Makings => ({
+  const stop = (code: ProblemCode, station: Problem["station"], message: string): Makings => ({
     ok: false,
-    problem: { station, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` },
+    problem: { code, station, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` },
   });
   const { dough, filling } = findFormulas(piece, formulas);
-  if (!dough) return stop("mix", "no dough is chosen. Choose one in the piece.");
-  if (!filling) return stop("mix", "no filling is chosen. Choose one in the piece.");
+  if (!dough) return stop("noDough", "mix", "no dough is chosen. Choose one in the piece.");
+  if (!filling) return stop("noFilling", "mix", "no filling is chosen. Choose one in the piece.");
   const others = piece.extras.flatMap((extra) =>
     "fillingId" in extra ? (findFilling(extra.fillingId, formulas) ?? []) : [],
   );
   for (const formula of [dough, filling, ...others]) {
     if (computeTotalG(formula) <= 0)
-      return stop("mix", `${formula.name} has no ingredients yet. Add its lines in Formulas.`);
+      return stop(
+        "emptyFormula",
+        "mix",
+        `${formula.name} has no ingredients yet. Add its lines in Formulas.`,
+      );
   }
-  if (!oven) return stop("bake", "no oven is set up. Add one in Kit.");
+  if (!oven) return stop("noOven", "bake", "no oven is set up. Add one in Kit.");
   return { ok: true, makings: { piece, dough, filling, oven, kit, analyses, book } };
 }

@@ -3,6 +3,11 @@ import type { Problem } from "../result/problem";
 import { type ShapedPiece, shapePiece } from "./shapePiece";
 import { type ShapeContext } from "./shapeContext";
 import type { DayBook } from "../book/book";
+const isSame =
+  ({ code, pieceId }: Problem) =>
+  (other: Problem): boolean =>
+    other.code === code && other.pieceId === pieceId;
+
 /** Every piece of the book by itself; those that cannot be made and were not ordered are reported here. */
 export function shapeBook(
   { pieces, formulas }: DayBook,
@@ -12,7 +17,7 @@ export function shapeBook(
   const shapes = pieces.map((piece) => {
     const { dough, filling } = findFormulas(piece, formulas);
     const shaped = dough && filling ? shapePiece(piece, dough, filling, context) : null;
-    if (shaped && !shaped.ok && !problems.some(({ message }) => message === shaped.failure.message)) {
+    if (shaped && !shaped.ok && !problems.some(isSame(shaped.failure))) {
       problems.push({ ...shaped.failure, stops: false });
     }
     return [piece.id, shaped?.ok ? shaped.value : null] as const;

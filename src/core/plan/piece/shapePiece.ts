@@ -88,7 +88,13 @@ export function shapePiece(
   context: ShapeContext,
 ): Result<ShapedPiece, Problem> {
   const stop = (message: string) =>
-    fail({ station: "fill" as const, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` });
+    fail({
+      code: "cannotForm" as const,
+      station: "fill" as const,
+      pieceId: piece.id,
+      stops: true,
+      message: `${piece.name}: ${message}`,
+    });
   const thicknessMm = findThicknessMm(piece, dough);
   const layersMm = piece.extras.flatMap((extra) => (extra.kind === "layer" ? [extra.heightMm] : []));
   const held = holdFilling(
