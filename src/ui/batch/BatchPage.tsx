@@ -142,7 +142,6 @@ function Divided({ batch, request, dueMin }: DividedProps) {
   const { book, edit } = usePicked("book", "edit");
   const router = useRouter();
   const { piece, shaped, count, others, doughUsedG, doughLeftG, fillingUsedG } = batch;
-  const nameOf = (id: string) => book.pieces.find((each) => each.id === id)?.name ?? "";
   const roomShare = shaped.portion.volumeMl > 0 ? shaped.formed.capacityMl / shaped.formed.mostMl : 0;
   const take = () => {
     const { day } = book;
@@ -158,7 +157,10 @@ function Divided({ batch, request, dueMin }: DividedProps) {
     edit([
       { kind: "piece", id: piece.id, record: piece },
       orderOf(piece.id, count),
-      ...others.map((other) => orderOf(other.pieceId, other.count)),
+      ...others.flatMap((other) => [
+        { kind: "piece" as const, id: other.piece.id, record: other.piece },
+        orderOf(other.piece.id, other.count),
+      ]),
       mixing(piece.doughId, request.doughG),
       ...(request.fillingG !== null ? [mixing(piece.fillingId, request.fillingG)] : []),
     ]);
@@ -172,8 +174,8 @@ function Divided({ batch, request, dueMin }: DividedProps) {
         </span>
         <span className="text-2xl">{piece.name}</span>
         {others.map((other) => (
-          <span key={other.pieceId} className="text-xl">
-            and <span className="figure text-4xl">{other.count}</span> {nameOf(other.pieceId)}
+          <span key={other.piece.id} className="text-xl">
+            and <span className="figure text-4xl">{other.count}</span> {other.piece.name}
           </span>
         ))}
       </p>

@@ -99,14 +99,38 @@ test.each(["apple-envelope", "blossom-case"])(
 );
 
 test("two cutters in a ratio come in whole sets", () => {
-  const { count, others, doughUsedG } = divided({
+  const { piece, count, others, doughUsedG } = divided({
     pieceId: "leek-triangle",
     doughG: 1500,
     division: { by: "sets", each: 2, others: [{ pieceId: "date-round", each: 1 }] },
   });
   expect(count % 2).toBe(0);
-  expect(others).toEqual([{ pieceId: "date-round", count: count / 2 }]);
+  expect(others).toEqual([
+    {
+      piece: expect.objectContaining({ id: "date-round", cutAim: piece.cutAim, spares: 0 }),
+      count: count / 2,
+    },
+  ]);
   expect(doughUsedG).toBeLessThanOrEqual(1500);
+  // Taken as it is given, the day rolls what was promised.
+  const taken = [{ piece, count }, ...others];
+  const order = ({ piece: { id }, count: pieces }: (typeof taken)[number]) => ({
+    id,
+    dayId: monday.day.id,
+    pieceId: id,
+    count: pieces,
+    dueMin: 900,
+    customer: "",
+  });
+  const plan = planDay({
+    ...monday,
+    larder: [],
+    ahead: [],
+    weighings: [],
+    pieces: monday.pieces.map((each) => taken.find((other) => other.piece.id === each.id)?.piece ?? each),
+    orders: taken.map(order),
+  });
+  expect(plan.cuts.reduce((sum, cut) => sum + cut.plan.doughG, 0)).toBeCloseTo(doughUsedG, 6);
 });
 
 test("the filling's batch is divided evenly, and too much of it is told as over", () => {

@@ -42,8 +42,8 @@ export interface DividedBatch {
   readonly piece: Piece;
   readonly shaped: ShapedPiece;
   readonly count: number;
-  /** Of the other pieces in the sets. */
-  readonly others: readonly { readonly pieceId: string; readonly count: number }[];
+  /** The other pieces in the sets, as they become: cut from the same sheets. */
+  readonly others: readonly { readonly piece: Piece; readonly count: number }[];
   /** Dough that becomes blanks, trim and loss of cutting them included, g. */
   readonly doughUsedG: number;
   readonly doughLeftG: number;
@@ -136,7 +136,10 @@ export function divideBatch(book: DayBook, request: BatchRequest): Result<Divide
     piece: filled,
     shaped: shaped.value,
     count,
-    others: others.map(({ pieceId, each: times }) => ({ pieceId, count: (times * count) / each })),
+    others: others.flatMap(({ pieceId, each: times }) => {
+      const other = book.pieces.find(({ id }) => id === pieceId);
+      return other ? [{ piece: cutWith(other, piece), count: (times * count) / each }] : [];
+    }),
     doughUsedG,
     doughLeftG: doughG - doughUsedG,
     fillingUsedG: shaped.value.parts.reduce(
@@ -261,6 +264,9 @@ function findMost(
   return low * each;
 }
 
+/** A piece that shares a batch with another: cut from the same sheets, none to spare. */
+const cutWith = (piece: Piece, { cutAim }: Piece): Piece => ({ ...piece, spares: 0, cutAim });
+
 /** Dough that a day of these pieces alone would roll; null where one of them cannot be made. */
 function cutDough(
   book: DayBook,
@@ -278,9 +284,7 @@ function cutDough(
   });
   const { cutting } = planMakings({
     ...book,
-    pieces: book.pieces.map((each) =>
-      each.id === piece.id ? piece : { ...each, spares: 0, cutAim: piece.cutAim },
-    ),
+    pieces: book.pieces.map((each) => (each.id === piece.id ? piece : cutWith(each, piece))),
     orders: [order(piece.id, count), ...others.map(([pieceId, pieces]) => order(pieceId, pieces))],
     larder: [],
     ahead: [],

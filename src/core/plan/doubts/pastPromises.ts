@@ -1,6 +1,7 @@
 import { formatClock, formatDuration } from "../../units";
 import type { Problem } from "../result/problem";
 import type { DayBook } from "../book/book";
+
 /** Orders whose promise has passed. */
 export function findPastPromises({ orders, nowMin, pieces }: DayBook): Problem[] {
   if (nowMin === null) return [];

@@ -2,6 +2,7 @@ import type { PiecePlan } from "../result/dayPlan";
 import { formatNumber, formatMass, formatCount } from "../../units";
 import type { Problem, ProblemCode } from "../result/problem";
 import type { PieceWork } from "../tasks/pieceWork";
+
 /** What can be made and may yet go wrong: a rim too narrow for its crimp, a bought sheet thinner than the piece. */
 export function findPieceDoubts({ line, dough }: PieceWork): Problem[] {
   const { piece, seal, cut } = line;

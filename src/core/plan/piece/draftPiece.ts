@@ -7,7 +7,7 @@ import type { Order } from "../book/book";
 import type { PiecePlan } from "../result/dayPlan";
 import type { Problem, ProblemCode } from "../result/problem";
 import { shapePiece, type ShapedPiece } from "./shapePiece";
-import { type ShapeContext } from "./shapeContext";
+import type { ShapeContext } from "./shapeContext";
 import { setFor } from "../kit/ovenSetting";
 import { findTraysPerLoad, findVessel } from "../kit/kitRoom";
 import { countAhead } from "../larder/makeAhead";

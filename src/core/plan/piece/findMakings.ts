@@ -4,6 +4,7 @@ import type { KitRoom } from "../kit/kitRoom";
 import type { Problem, ProblemCode } from "../result/problem";
 import type { PieceMakings } from "./pieceMakings";
 import type { DayBook, Piece, Order } from "../book/book";
+
 /** Orders by piece, in the order in which the pieces are first asked for; then what is only made for another day. */
 export function groupOrders({ orders, pieces, ahead, day }: DayBook): Map<Piece, Order[]> {
   const groups = new Map<Piece, Order[]>();

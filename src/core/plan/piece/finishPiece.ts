@@ -8,6 +8,7 @@ import type { PortionPart } from "../../filling";
 import { toDemandId, type ShapedPiece } from "./shapePiece";
 import type { DayCut, PiecePlan, BlankYield, PieceFill } from "../result/dayPlan";
 import type { PieceDraft } from "./draftPiece";
+
 /** The piece with its part of what is cut. */
 export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
   const { piece, filling, shaped, toFill, toCut, made, loading } = draft;

@@ -13,7 +13,7 @@ export interface HeldFilling {
   readonly overMl: number;
 }
 
-/** As lean and as full as any piece is made; of a large fold, its spread as a share of the thickest, mm. */
+/** The leanest and the fullest that a piece is made; of a large fold, its spread as a share of the thickest, mm. */
 const [LEANEST, FULLEST] = [0.05, 1];
 /** Where it cannot be made as it is set, one of these may do. */
 const TRIED = [0.5, 0.75, 0.9, 0.25, 1, 0.1];

@@ -1,8 +1,9 @@
 import { findFormulas } from "./findFormulas";
 import type { Problem } from "../result/problem";
 import { type ShapedPiece, shapePiece } from "./shapePiece";
-import { type ShapeContext } from "./shapeContext";
+import type { ShapeContext } from "./shapeContext";
 import type { DayBook } from "../book/book";
+
 const isSame =
   ({ code, pieceId }: Problem) =>
   (other: Problem): boolean =>

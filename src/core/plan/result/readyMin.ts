@@ -1,5 +1,6 @@
 import { sortByPromise } from "../tasks/pieceWork";
 import type { PiecePlan, DayTask } from "./dayPlan";
+
 /** When each order is complete: its pieces are baked in the order of the promises, load after load. */
 export function findReadyMin(
   { piece, orders, loading }: PiecePlan,

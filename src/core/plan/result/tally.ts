@@ -1,6 +1,7 @@
 import type { Schedule } from "../../schedule";
 import type { Order } from "../book/book";
 import type { PiecePlan, Tally } from "./dayPlan";
+
 /** The day in a handful of figures. */
 export function computeTally(
   lines: readonly PiecePlan[],
