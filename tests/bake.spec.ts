@@ -34,6 +34,7 @@ test("what if: each answer says what the day would be, is taken with one tap, an
   await expect(page.getByLabel("Leaves at")).toHaveValue("22:00");
   await page.getByText("none", { exact: true }).click();
   await expect(page.getByLabel("Leaves at")).toBeHidden();
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
 });
 
 test("a day that cannot be says why, and a mend that was tried whole mends it", async ({ page }) => {
@@ -82,6 +83,7 @@ test("another oven is added, named and taken out again", async ({ page }) => {
   await expect(added.getByText("countertop hot air", { exact: true })).toBeVisible();
   await added.getByRole("button", { name: "Take Another oven out" }).click();
   await expect(added).toBeHidden();
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
 });
 
 test("the day is downloaded as a calendar with alarms and as a table; a day that is not there is refused", async ({

@@ -87,3 +87,69 @@ test("a device whose storage is full keeps what is not saved before what could b
   expect(() => createOutbox(DAY, () => 1).keepNow(content("g-2"))).not.toThrow();
   set.mockRestore();
 });
+
+describe("with locks, as browsers have them", () => {
+  /** Locks by name, each with those who wait for it. */
+  function standInLocks(): { readonly release: (name: string) => void } {
+    const held = new Set<string>();
+    const waiting = new Map<string, () => void>();
+    const request = (name: string, { signal }: { signal: AbortSignal }, then: () => Promise<void>) =>
+      new Promise<void>((_, refuse) => {
+        const take = () => {
+          held.add(name);
+          void then();
+        };
+        if (!held.has(name)) return take();
+        waiting.set(name, take);
+        signal.addEventListener("abort", () => {
+          if (waiting.delete(name)) refuse(new DOMException("waited", "AbortError"));
+        });
+      });
+    const query = () => Promise.resolve({ held: [...held].map((name) => ({ name })) });
+    Object.defineProperty(navigator, "locks", { configurable: true, value: { request, query } });
+    return {
+      release: (name) => {
+        held.delete(name);
+        waiting.get(name)?.();
+        waiting.delete(name);
+      },
+    };
+  }
+  const lockOfThisPage = () => `tezgah-outbox/${sessionStorage.getItem("tezgah-page")}`;
+  beforeEach(() => {
+    // jsdom's own clock is not the fake one that the test turns on.
+    jest.spyOn(AbortSignal, "timeout").mockImplementation((ms) => {
+      const ends = new AbortController();
+      setTimeout(() => ends.abort(), ms);
+      return ends.signal;
+    });
+  });
+  afterEach(() => {
+    jest.restoreAllMocks();
+    jest.useRealTimers();
+    Reflect.deleteProperty(navigator, "locks");
+  });
+
+  test("a page that is loaded again waits for its former self to die, and is itself still", async () => {
+    const { release } = standInLocks();
+    createOutbox(DAY, () => 1).keep(content("g-1"));
+    await written();
+    const opened = createOutbox(DAY, () => 2).open();
+    setTimeout(() => release(lockOfThisPage()), 1200);
+    const found = await opened;
+    expect(found.mine).toMatchObject({ queue: [{ id: "g-1" }], history: { past: [{ atMs: 1 }] } });
+  });
+
+  test("a page that was duplicated becomes another: it leaves its twin what is the twin's", async () => {
+    standInLocks();
+    createOutbox(DAY, () => 1).keep(content("g-1"));
+    await written();
+    const twin = lockOfThisPage();
+    jest.useFakeTimers({ doNotFake: ["setImmediate", "queueMicrotask", "nextTick"] });
+    const opened = createOutbox(DAY, () => 2).open();
+    await jest.advanceTimersByTimeAsync(6000);
+    jest.useRealTimers();
+    expect(await opened).toEqual({ mine: null, left: [] });
+    expect(lockOfThisPage()).not.toBe(twin);
+  });
+});

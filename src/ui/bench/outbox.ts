@@ -170,8 +170,11 @@ function readPageId(): string {
   }
 }
 
-/** How long the page before this one may take to let go of its lock, ms; who holds it longer is another page. */
-const LOCK_WAIT_MS = 400;
+/**
+ * How long the page before this one may take to let go of its lock, ms; who holds it longer is another page. Long: on a
+ * busy tablet a page that is loaded again finds its former self still dying, and would leave its last edit unclaimed.
+ */
+const LOCK_WAIT_MS = 5000;
 
 /** Holds the page's lock as long as it lives. A page that was duplicated finds it held, and becomes another. */
 function claimPage(id: string): Promise<string> {
