@@ -192,3 +192,42 @@ test("shopping for two days is more than for one, in whole packs", async ({ page
   await page.goto("/day/2026-11-27/shopping?to=2026-11-28");
   await expect(flour).toContainText(/[23] packs of 1.5 kg/);
 });
+
+test("how a filling is made stands on the clock: steps are added, moved and refused, and the day sheet tells them", async ({
+  page,
+}) => {
+  await page.goto("/day/2026-11-30/formula/saffron-custard");
+  await page.getByRole("button", { name: "Method" }).click();
+  const clock = page.getByRole("region", { name: "On the clock" });
+  const steps = clock.getByRole("listitem");
+  await expect(steps).toHaveCount(4);
+  await expect(clock).toContainText("15 min of hands; ready 20 min after");
+  await clock.getByLabel("Another step").selectOption("Cook apart");
+  await expect(steps.first()).toContainText("Cook apart");
+  await clock.getByRole("button", { name: "Cook apart later" }).click();
+  await expect(clock.getByRole("alert")).toContainText("cannot come after “put together”. Move it above");
+  await expect(steps.first()).toContainText("Cook apart");
+  const what = clock.getByLabel("What", { exact: true });
+  await what.fill("Saffron milk");
+  await what.press("Enter");
+  await expect(steps.first()).toContainText("Cook saffron milk");
+  await expect(clock.getByRole("alert")).toBeHidden();
+  await clock.getByLabel("Another step").selectOption("Stir smooth");
+  await expect(steps.last()).toContainText("for each lot, just before it goes in");
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+  await page.goto("/print/2026-11-30");
+  const sheet = page.locator("article.day-sheet");
+  for (const words of [
+    "Cook saffron milk",
+    "Strain saffron custard",
+    /Stir smooth saffron custard, for Saffron custard cup/,
+  ])
+    await expect(sheet).toContainText(words);
+  await expect(sheet).toContainText(/\d\d:\d\d Cook: 6 min, thick enough/);
+  await page.goto("/day/2026-11-30/formula/saffron-custard");
+  await page.getByRole("button", { name: "Method" }).click();
+  await clock.getByRole("button", { name: "Take out cook saffron milk" }).click();
+  await clock.getByRole("button", { name: "Take out stir smooth" }).click();
+  await expect(steps).toHaveCount(4);
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+});

@@ -1,4 +1,5 @@
 import type Database from "better-sqlite3";
+import { toFilling } from "@/schemas/makingParts";
 import type { Formula } from "@/schemas/model";
 import type { Repository } from "./versionedTable";
 
@@ -82,10 +83,11 @@ const addedToFillings = {
   shrinkShare: 0,
   measure: "spoon",
   fruit: null,
-  precooked: [],
 } as const;
 
 /** A snapshot of any age as a formula of today. */
 function complete(formula: Formula): Formula {
-  return formula.kind === "dough" ? { ...addedToDoughs, ...formula } : { ...addedToFillings, ...formula };
+  return formula.kind === "dough"
+    ? { ...addedToDoughs, ...formula }
+    : { ...addedToFillings, ...toFilling(formula) };
 }

@@ -1,5 +1,5 @@
 import type Database from "better-sqlite3";
-import type { FruitVariety, PrecookedPart } from "@/core/formula";
+import type { FruitVariety, MakingKind, MakingStep } from "@/core/formula";
 import type { Dough, Filling, Formula, IngredientLine } from "@/schemas/model";
 import { createChildTable } from "./childTable";
 import { createVersionedTable, type Repository } from "./versionedTable";
@@ -34,14 +34,13 @@ type FormulaRow = {
   bench_limit_min: number | null;
   family: Filling["family"];
   making_loss_share: number | null;
-  cool_min: number | null;
   wetness: Filling["wetness"];
   shrink_share: number;
   measure: Filling["measure"];
   trim_loss_share: number | null;
 };
 type VarietyRow = { name: string; share: number; tartness: FruitVariety["tartness"]; is_soft: number };
-type PartRow = { id: string; name: string; hand_min: number; cook_min: number; cool_min: number };
+type MakingRow = { step_key: string; kind: MakingKind; name: string; hands_min: number; minutes: number };
 type LineRow = {
   id: string;
   name: string;
@@ -81,7 +80,6 @@ const columns: readonly (keyof FormulaRow)[] = [
   "bench_limit_min",
   "family",
   "making_loss_share",
-  "cool_min",
   "wetness",
   "shrink_share",
   "measure",
@@ -104,12 +102,12 @@ export function createFormulaRepository(db: Database.Database): Repository<Formu
     "tartness",
     "is_soft",
   ]);
-  const parts = createChildTable<PartRow>(db, "formula_part", "formula_id", [
-    "id",
+  const makings = createChildTable<MakingRow>(db, "formula_making", "formula_id", [
+    "step_key",
+    "kind",
     "name",
-    "hand_min",
-    "cook_min",
-    "cool_min",
+    "hands_min",
+    "minutes",
   ]);
   return createVersionedTable<Formula, FormulaRow>(db, {
     table: "formula",
@@ -118,10 +116,10 @@ export function createFormulaRepository(db: Database.Database): Repository<Formu
     toRow,
     fromRows(rows) {
       const ids = rows.map(({ id }) => id);
-      const [linesOf, varietiesOf, partsOf] = [
+      const [linesOf, varietiesOf, makingsOf] = [
         lines.readFor(ids),
         varieties.readFor(ids),
-        parts.readFor(ids),
+        makings.readFor(ids),
       ];
       return rows.map((row) => {
         const ofLines = (linesOf.get(row.id) ?? []).map(fromLineRow);
@@ -131,7 +129,7 @@ export function createFormulaRepository(db: Database.Database): Repository<Formu
               row,
               ofLines,
               (varietiesOf.get(row.id) ?? []).map(fromVarietyRow),
-              (partsOf.get(row.id) ?? []).map(fromPartRow),
+              (makingsOf.get(row.id) ?? []).map(fromMakingRow),
             );
       });
     },
@@ -139,7 +137,7 @@ export function createFormulaRepository(db: Database.Database): Repository<Formu
       const filling = formula.kind === "filling" ? formula : null;
       lines.replace(formula.id, formula.lines.map(toLineRow));
       varieties.replace(formula.id, (filling?.fruit?.varieties ?? []).map(toVarietyRow));
-      parts.replace(formula.id, (filling?.precooked ?? []).map(toPartRow));
+      makings.replace(formula.id, (filling?.making ?? []).map(toMakingRow));
     },
   });
 }
@@ -172,23 +170,23 @@ const toVarietyRow = ({ name, share, tartness, isSoft }: FruitVariety): VarietyR
   tartness,
   is_soft: isSoft ? 1 : 0,
 });
-const fromPartRow = ({ id, name, hand_min, cook_min, cool_min }: PartRow): PrecookedPart => ({
-  id,
+const fromMakingRow = ({ step_key, kind, name, hands_min, minutes }: MakingRow): MakingStep => ({
+  id: step_key,
+  kind,
   name,
-  handMin: hand_min,
-  cookMin: cook_min,
-  coolMin: cool_min,
+  handsMin: hands_min,
+  minutes,
 });
-const toPartRow = ({ id, name, handMin, cookMin, coolMin }: PrecookedPart): PartRow => ({
-  id,
+const toMakingRow = ({ id, kind, name, handsMin, minutes }: MakingStep): MakingRow => ({
+  step_key: id,
+  kind,
   name,
-  hand_min: handMin,
-  cook_min: cookMin,
-  cool_min: coolMin,
+  hands_min: handsMin,
+  minutes,
 });
 
 function toRow(formula: Formula): FormulaRow {
-  const { id, kind, name, steps, densityGPerMl, mixMin, keepsDays } = formula;
+  const { id, kind, name, steps, densityGPerMl, keepsDays } = formula;
   const dough = formula.kind === "dough" ? formula : null;
   const filling = formula.kind === "filling" ? formula : null;
   return {
@@ -197,7 +195,7 @@ function toRow(formula: Formula): FormulaRow {
     name,
     steps: JSON.stringify(steps),
     density_g_per_ml: densityGPerMl,
-    mix_min: mixMin,
+    mix_min: dough?.mixMin ?? 0,
     keeps_days: keepsDays,
     method: dough?.method ?? "rubbed",
     fat_particle: dough?.fatParticle ?? "none",
@@ -221,7 +219,6 @@ function toRow(formula: Formula): FormulaRow {
     bench_limit_min: dough?.benchLimitMin ?? null,
     family: filling?.family ?? "filling",
     making_loss_share: filling?.makingLossShare ?? null,
-    cool_min: filling?.coolMin ?? null,
     wetness: filling?.wetness ?? "moist",
     shrink_share: filling?.shrinkShare ?? 0,
     measure: filling?.measure ?? "spoon",
@@ -235,7 +232,6 @@ const toShared = (row: FormulaRow, lines: readonly IngredientLine[]) => ({
   lines,
   steps: JSON.parse(row.steps) as string[],
   densityGPerMl: row.density_g_per_ml,
-  mixMin: row.mix_min,
   keepsDays: row.keeps_days,
 });
 
@@ -243,19 +239,18 @@ function toFilling(
   row: FormulaRow,
   lines: readonly IngredientLine[],
   varieties: readonly FruitVariety[],
-  precooked: readonly PrecookedPart[],
+  making: readonly MakingStep[],
 ): Filling {
   return {
     ...toShared(row, lines),
     kind: "filling",
     family: row.family,
     makingLossShare: row.making_loss_share ?? 0,
-    coolMin: row.cool_min ?? 0,
     wetness: row.wetness,
     shrinkShare: row.shrink_share,
     measure: row.measure,
     fruit: row.trim_loss_share === null ? null : { trimLossShare: row.trim_loss_share, varieties },
-    precooked,
+    making,
   };
 }
 
@@ -264,6 +259,7 @@ function toDough(row: FormulaRow, lines: readonly IngredientLine[]): Dough {
   return {
     ...toShared(row, lines),
     kind: "dough",
+    mixMin: row.mix_min,
     method: row.method,
     fatParticle: row.fat_particle,
     liquidSchool: row.liquid_school,

@@ -1,3 +1,4 @@
+import { toMaking } from "@/core/formula";
 import { toWay } from "@/core/way";
 import {
   chmodSync,
@@ -319,5 +320,46 @@ test("a file of the fifth version keeps its log: what hung on its days stays, an
     "mix:crust",
     "bake:moon",
   ]);
+  store.close();
+});
+
+test("a file of the eighth version keeps how its fillings are made: parts, hands and cooling become steps", () => {
+  const eighth = inFolder("eighth");
+  mkdirSync(eighth);
+  for (const name of readdirSync(MIGRATIONS).filter((each) => each < "0009"))
+    copyFileSync(path.join(MIGRATIONS, name), path.join(eighth, name));
+  const file = inFolder("old.db");
+  const old = openDatabase(file, eighth);
+  old.exec(
+    `INSERT INTO formula (id, kind, name, density_g_per_ml, mix_min, cool_min, making_loss_share, version)
+       VALUES ('leek', 'filling', 'Leek', 1.02, 20, 45, 0.1, 1), ('cream', 'filling', 'Cream', 1.0, 3, 0, 0, 1),
+         ('crust', 'dough', 'Crust', 1.2, 10, NULL, NULL, 1);
+     INSERT INTO day (id, date, name, open_min, version) VALUES ('d', '2026-01-02', 'Old day', 240, 1);
+     INSERT INTO bench VALUES ('bench', 1400, 700, 600, 400, 1);
+     INSERT INTO formula_part VALUES ('leek', 0, 'leeks', 'Softened leeks', 6, 15, 25), ('leek', 1, 'rice', 'Rice', 2, 18, 0);
+     INSERT INTO formula_edition VALUES ('leek', 1, '2026-01-01T00:00:00.000Z', '${JSON.stringify({
+       kind: "filling",
+       id: "leek",
+       name: "Leek",
+       lines: [],
+       steps: [],
+       mixMin: 12,
+       coolMin: 0,
+     })}');`,
+  );
+  old.close();
+  const store = openStore(file);
+  const read = (id: string) => readRecord(store, "formula", id, "2026-01-02");
+  const precooked = [
+    { id: "leeks", name: "Softened leeks", handMin: 6, cookMin: 15, coolMin: 25 },
+    { id: "rice", name: "Rice", handMin: 2, cookMin: 18, coolMin: 0 },
+  ];
+  expect(read("leek")).toMatchObject({ making: toMaking({ precooked, mixMin: 20, coolMin: 45 }) });
+  expect(read("cream")).toMatchObject({ making: toMaking({ mixMin: 3, coolMin: 0 }) });
+  expect(read("crust")).toMatchObject({ mixMin: 10 });
+  // What was noted before there were makings is completed as it is read.
+  expect(store.listEditions("leek")[0]!.formula).toMatchObject({
+    making: toMaking({ mixMin: 12, coolMin: 0 }),
+  });
   store.close();
 });

@@ -18,6 +18,7 @@ import {
   MAX_PARTS,
   MAX_STEP_CHARACTERS,
 } from "./limits";
+import { formerMakingParts, makingSchema, settleFilling } from "./makingParts";
 import { quantity, whole } from "./quantity";
 import { id, name, optionalId } from "./recordParts";
 
@@ -40,7 +41,6 @@ const formulaBase = {
   name: name("The formula"),
   lines: Joi.array().items(lineSchema).max(MAX_FORMULA_LINES).required(),
   densityGPerMl: quantity(formulaLimits.densityGPerMl),
-  mixMin: quantity(formulaLimits.mixMin),
   steps: Joi.array()
     .items(Joi.string().trim().min(1).max(MAX_STEP_CHARACTERS))
     .max(MAX_FORMULA_STEPS)
@@ -51,6 +51,7 @@ const formulaBase = {
 const doughSchema = Joi.object({
   ...formulaBase,
   kind: Joi.valid("dough").required(),
+  mixMin: quantity(formulaLimits.mixMin),
   method: Joi.valid(...doughMethods).default("rubbed"),
   fatParticle: Joi.valid(...fatParticles).default("pea"),
   liquidSchool: Joi.valid(...liquidSchools).default("justHolds"),
@@ -86,7 +87,8 @@ const fillingSchema = Joi.object({
   kind: Joi.valid("filling").required(),
   family: Joi.valid(...fillingFamilies).default("filling"),
   makingLossShare: quantity(formulaLimits.makingLossShare),
-  coolMin: quantity(formulaLimits.coolMin),
+  making: makingSchema.optional(),
+  ...formerMakingParts,
   wetness: Joi.valid(...wetnesses).default("moist"),
   shrinkShare: quantity(formulaLimits.shrinkShare).default(0).optional(),
   measure: Joi.valid(...fillingMeasures).default("spoon"),
@@ -107,20 +109,7 @@ const fillingSchema = Joi.object({
   })
     .allow(null)
     .default(null),
-  precooked: Joi.array()
-    .items(
-      Joi.object({
-        id,
-        name: name("A part"),
-        handMin: quantity(formulaLimits.partHandMin),
-        cookMin: quantity(formulaLimits.partCookMin),
-        coolMin: quantity(formulaLimits.partCoolMin),
-      }),
-    )
-    .unique("id")
-    .max(MAX_PARTS)
-    .default([]),
-});
+}).custom(settleFilling);
 
 /** A dough or a filling. */
 export const formulaSchema = Joi.alternatives().conditional(".kind", {

@@ -1,4 +1,4 @@
-import type { Filling } from "../formula";
+import { factsOfMaking, type Filling } from "../formula";
 import type { FormKind } from "../forming";
 import type { GlueId, Wash } from "../sealing";
 
@@ -43,7 +43,7 @@ export function listCautions(facts: CautionFacts): Caution[] {
     holds ? [{ station, text }] : [];
   return [
     ...when(
-      syrup || fillings.some(({ precooked }) => precooked.length > 0),
+      syrup || fillings.some(({ making }) => making.some(({ kind }) => factsOfMaking(kind).isHot)),
       "mix",
       "Boiling syrup and fillings burn deep and go on burning: long sleeves, deep pan, nobody behind you.",
     ),

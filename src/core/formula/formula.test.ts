@@ -18,6 +18,7 @@ import {
   scaleFormula,
   standardIngredients,
   SURE,
+  createMaking,
   weighAmount,
   type Filling,
   type Formula,
@@ -32,7 +33,10 @@ const filling: Filling = {
   shrinkShare: 0,
   measure: "spoon",
   fruit: null,
-  precooked: [],
+  making: createMaking([
+    ["make", { handsMin: 10 }],
+    ["cool", { minutes: 30 }],
+  ]),
   lines: [
     { id: "a", name: "plums", amountText: "900 g", massG: 900, mostG: null, ingredientId: "plum" },
     { id: "b", name: "sugar", amountText: "100 g", massG: 100, mostG: null, ingredientId: "sugar" },
@@ -41,8 +45,6 @@ const filling: Filling = {
   keepsDays: 2,
   densityGPerMl: 1.1,
   makingLossShare: 0.2,
-  mixMin: 10,
-  coolMin: 30,
 };
 const rule = { ...firstKitchen, ingredients: standardIngredients };
 const us = { ...rule, system: "us" as const };

@@ -1,4 +1,5 @@
 import type { WorkingWindow } from "../heat";
+import type { Making } from "./making";
 
 /** One line of a formula: what was typed for the amount is kept beside its grams. */
 export interface IngredientLine {
@@ -21,8 +22,6 @@ interface FormulaBase {
   readonly steps: readonly string[];
   /** Raw, as it is rolled or spooned. */
   readonly densityGPerMl: number;
-  /** Hands-on minutes to make one batch, whatever its size. */
-  readonly mixMin: number;
 }
 
 export const doughMethods = [
@@ -67,6 +66,8 @@ export interface BoughtSheet {
 /** What is rolled. Shares are fractions of 1. */
 export interface Dough extends FormulaBase {
   readonly kind: "dough";
+  /** Hands-on minutes to mix one batch, whatever its size. */
+  readonly mixMin: number;
   readonly method: DoughMethod;
   readonly fatParticle: FatParticle;
   readonly liquidSchool: LiquidSchool;
@@ -130,16 +131,6 @@ export interface FruitFacts {
   readonly varieties: readonly FruitVariety[];
 }
 
-/** A part that is cooked and cooled before the filling is made: boiled slices, cooked fruit, a custard. */
-export interface PrecookedPart {
-  readonly id: string;
-  readonly name: string;
-  readonly handMin: number;
-  /** On the fire by itself. */
-  readonly cookMin: number;
-  readonly coolMin: number;
-}
-
 /** What goes inside, or on it. */
 export interface Filling extends FormulaBase {
   readonly kind: "filling";
@@ -150,11 +141,10 @@ export interface Filling extends FormulaBase {
   readonly measure: FillingMeasure;
   /** Null unless it is raw fruit. */
   readonly fruit: FruitFacts | null;
-  readonly precooked: readonly PrecookedPart[];
+  /** How it is made on the clock, to the lot that it goes into. */
+  readonly making: Making;
   /** Share of the weighed ingredients that boils away or stays in the pan. */
   readonly makingLossShare: number;
-  /** Cooling between making the filling and its first use: it meets the dough cold. */
-  readonly coolMin: number;
   readonly keepsDays: number;
 }
 

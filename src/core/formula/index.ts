@@ -28,7 +28,6 @@ export {
   type FruitVariety,
   type IngredientLine,
   type LiquidSchool,
-  type PrecookedPart,
   type RestWay,
   type Tartness,
   type TrimEnd,
@@ -45,6 +44,24 @@ export {
 } from "./scaleFormula";
 export { analyseFormula, compareFormulas, type FormulaAnalysis, type LineComparison } from "./analyseFormula";
 export { balanceEggs, type EggBalance } from "./eggBalance";
+export {
+  checkMaking,
+  createMaking,
+  createMakingStep,
+  describeMakingFault,
+  factsOfMaking,
+  makingKinds,
+  MOST_MAKING_STEPS,
+  nameMakingStep,
+  readMaking,
+  toMaking,
+  type FormerMaking,
+  type Making,
+  type MakingFault,
+  type MakingJob,
+  type MakingKind,
+  type MakingStep,
+} from "./making";
 export { divideDough, listPartsG, shapeDoughPiece, type DividedPiece } from "./divideDough";
 export { listWeighSteps, type WeighStep } from "./weighOut";
 export {

@@ -1,4 +1,5 @@
 import type { Cutter, Dough, Filling, Formula, Fryer, Oven, Piece, Shelf, Vessel } from "@/schemas/model";
+import { createMaking } from "@/core/formula";
 import { describeOutline, type Outline } from "@/core/shape";
 import { listReadyWays, settleWay } from "@/core/way";
 import { createId } from "../bench/createId";
@@ -48,14 +49,12 @@ function newFilling(): Filling {
     family: "filling",
     keepsDays: 2,
     densityGPerMl: 1.05,
-    mixMin: 15,
     makingLossShare: 0,
-    coolMin: 30,
+    making: createMaking([["make"], ["cool"]]),
     wetness: "moist",
     shrinkShare: 0,
     measure: "spoon",
     fruit: null,
-    precooked: [],
   };
 }
 

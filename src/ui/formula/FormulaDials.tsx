@@ -19,7 +19,7 @@ import {
   wetnessNames,
 } from "./words";
 import { FillingBody } from "./FillingBody";
-import { FruitDials, PrecookedDials } from "./FillingParts";
+import { FruitDials } from "./FruitDials";
 
 interface DoughProps {
   readonly dough: Dough;
@@ -199,19 +199,6 @@ export function FillingDials({ filling, save }: FillingProps) {
         onChange={(makingLossShare) => save({ ...filling, makingLossShare })}
       />
       <Dial
-        limit={formulaLimits.coolMin}
-        value={filling.coolMin}
-        sliderMax={240}
-        hint="it meets the dough cold"
-        onChange={(coolMin) => save({ ...filling, coolMin })}
-      />
-      <Dial
-        limit={formulaLimits.mixMin}
-        value={filling.mixMin}
-        sliderMax={60}
-        onChange={(mixMin) => save({ ...filling, mixMin })}
-      />
-      <Dial
         limit={formulaLimits.keepsDays}
         value={filling.keepsDays}
         sliderMax={14}
@@ -240,9 +227,6 @@ export function FillingDials({ filling, save }: FillingProps) {
       </Section>
       <Section title="Fruit" note={filling.fruit ? "raw, sugared late" : "none raw"}>
         <FruitDials filling={filling} save={save} />
-      </Section>
-      <Section title="Cooked before" note={filling.precooked.map(({ name }) => name).join(", ") || "nothing"}>
-        <PrecookedDials filling={filling} save={save} />
       </Section>
       {filling.family === "custard" && (
         <p className="rounded-lg border border-base-300 p-3 text-sm">

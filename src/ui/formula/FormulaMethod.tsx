@@ -4,6 +4,7 @@ import { Plus, Trash2 } from "lucide-react";
 import { MAX_STEP_CHARACTERS } from "@/schemas/limits";
 import { TextField } from "../controls/TextField";
 import type { FormulaEditProps } from "./FormulaLines";
+import { MakingList } from "./MakingList";
 
 function checkStep(text: string): string | null {
   if (text.trim() === "") return "Write what to do, or take the step out.";
@@ -11,12 +12,14 @@ function checkStep(text: string): string | null {
   return over > 0 ? `${over} characters too long. Make two steps of it.` : null;
 }
 
-/** The steps of a formula, in order. */
+/** How a formula is made: of a filling its steps on the clock; of each the method in words. */
 export function FormulaMethod({ formula, save }: FormulaEditProps) {
   const { steps } = formula;
   return (
     <div className="mx-auto flex w-full max-w-4xl flex-col gap-3">
       <h2 className="text-2xl">{formula.name}: how it is made</h2>
+      {formula.kind === "filling" && <MakingList filling={formula} save={save} />}
+      {formula.kind === "filling" && <h3 className="text-lg">In words</h3>}
       <ol className="flex flex-col gap-2">
         {steps.map((step, i) => (
           <li key={`${i}-${step}`} className="grid grid-cols-[2rem_minmax(0,1fr)_auto] items-start gap-2">

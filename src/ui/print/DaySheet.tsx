@@ -118,6 +118,7 @@ function PieceBlock({
   const { sheets, portioning } = cut.plan;
   const [fry] = line.fries;
   const [largest] = sheets;
+  const chillMin = findChillMin(piece.way);
   return (
     <section className="mt-4 break-inside-avoid border-t-2 border-black pt-1">
       <h2 className="flex justify-between text-lg">
@@ -192,8 +193,9 @@ function PieceBlock({
           </p>
           <p>
             {seal && `Glue: ${seal.glue.name.toLowerCase()}. `}
-            {describeVents(piece.vents)}; {describeWash(piece)}. Tin {tinNames[piece.tin]}. Chill{" "}
-            {formatDuration(findChillMin(piece.way))}. {findHeatWay(piece.way) === "oil" ? "Fry" : "Bake"}{" "}
+            {describeVents(piece.vents)}; {describeWash(piece)}. Tin {tinNames[piece.tin]}.
+            {chillMin > 0 && ` Chill ${formatDuration(chillMin)}.`}{" "}
+            {findHeatWay(piece.way) === "oil" ? "Fry" : "Bake"}{" "}
             {describeStages(piece, scale)},{" "}
             {fry
               ? `${fry.perBasket} in a basket`

@@ -2,6 +2,7 @@
 
 import { Scale, Snowflake } from "lucide-react";
 import Link from "next/link";
+import { nameMakingStep, readMaking, type Filling } from "@/core/formula";
 import type { DayBatch } from "@/core/plan";
 import { formatClock, formatCount, formatDuration, formatMass, formatNumber } from "@/core/units";
 import { useBench, usePicked } from "../bench/BenchProvider";
@@ -137,6 +138,19 @@ function ColdNote({ day: { divided, formula } }: { readonly day: DayBatch }) {
   );
 }
 
+/** What passes from the last of its hands until it is used, and how long it then stays hot. */
+function describeReady({ making }: Filling): string {
+  const { readyMin, hotMin, use } = readMaking(making);
+  const again = use.map(nameMakingStep).join(", ").toLowerCase();
+  return [
+    readyMin > 0 ? `ready ${formatDuration(readyMin)} after` : "",
+    hotMin === null ? "" : `used within ${formatDuration(hotMin)}, hot`,
+    again ? `${again} before use` : "",
+  ]
+    .filter(Boolean)
+    .join(", ");
+}
+
 function describeMaking(
   { formula, batch, overG, aheadG, boughtSheets }: DayBatch,
   startMin: number | null,
@@ -154,7 +168,7 @@ function describeMaking(
     formula.kind === "dough" && !formula.boughtSheet && formula.fatParticle !== "none"
       ? `fat to ${particleNames[formula.fatParticle]}`
       : "",
-    formula.kind === "filling" ? `cools ${formatDuration(formula.coolMin)}` : "",
+    formula.kind === "filling" ? describeReady(formula) : "",
     batch && batch.weighedG - batch.usableG > 0.5 ? `gives ${formatMass(batch.usableG)}` : "",
     aheadG > 0 ? `${formatMass(aheadG)} of it for another day` : "",
     overG > 0 ? `${formatMass(overG)} over` : overG < 0 ? `${formatMass(-overG)} short` : "",

@@ -23,7 +23,8 @@ const broken = (before: DraftTask, overMin = 12) =>
 
 test.each<[DraftTask["kind"], RegExp]>([
   ["sugar", /sugared 12 min too long and draws juice\. Sugar it later/],
-  ["warm", /brought to the boil stands 12 min too long .* Boil it later/],
+  ["warm", /heated for it stands 12 min too long .* Heat it later/],
+  ["make", /“Before” has been kept hot 12 min too long\. Keep it hot longer, or warm it again/],
   ["roll", /blanks of “Before” wait 12 min longer than this dough .* Chill them covered/],
   ["fill", /waits 12 min longer after “Before” than its way allows\. Allow it more/],
 ])("a wait after %s that is too long says what waited, by how much, and what to do", (kind, words) => {

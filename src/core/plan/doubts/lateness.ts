@@ -37,7 +37,9 @@ function describeLongWait(before: DraftTask | undefined, id: string, over: strin
     case "sugar":
       return `the fruit lies sugared ${over} too long and draws juice. Sugar it later, or fill in smaller lots.`;
     case "warm":
-      return `what was brought to the boil stands ${over} too long and is hot no more. Boil it later, or make smaller lots.`;
+      return `what was heated for it stands ${over} too long and is hot no more. Heat it later, or make smaller lots.`;
+    case "make":
+      return `“${before.label}” has been kept hot ${over} too long. Keep it hot longer, or warm it again for each lot.`;
     case "roll":
       return (
         `the blanks of “${before.label}” wait ${over} longer than this dough may lie on the bench. ` +

@@ -1,6 +1,7 @@
-import { formatClock, formatHeat } from "../../units";
+import { factsOfMaking, nameMakingStep, type MakingStep } from "../../formula";
+import { formatClock, formatDuration, formatHeat } from "../../units";
 import type { DayBook } from "../book/book";
-import type { DayPlan, DayTask } from "./dayPlan";
+import type { DayPlan, DayTask, PiecePlan } from "./dayPlan";
 import { listLights } from "../kit/ovenSetting";
 import { tellStep } from "./tellStep";
 
@@ -54,20 +55,37 @@ const isToldAgain = ({ index, steps }: DayTask): boolean =>
 
 /** What is done within a job, step by step, with the minute of each that has one. */
 export function listClockSteps(
-  { steps, pieceId }: DayTask,
+  { steps, pieceId, formulaId }: DayTask,
   plan: DayPlan,
   book: Pick<DayBook, "formulas" | "vessels" | "kitchen">,
 ): ClockStep[] {
   const line = plan.lines.find(({ piece }) => piece.id === pieceId);
-  if (!line) return [];
+  const filling = book.formulas.find(({ id }) => id === formulaId);
   const told = steps.flatMap(({ stepId, atMin }): ClockStep[] => {
-    const step = line.piece.way.find(({ id }) => id === stepId);
-    if (!step) return [];
-    const { name, detail } = tellStep(step, line.piece, line, line, book);
-    return [{ id: stepId, atMin, text: detail ? `${name}: ${detail}` : name }];
+    const text =
+      filling?.kind === "filling"
+        ? tellMaking(filling.making.find(({ id }) => id === stepId))
+        : line && tellOfWay(line, stepId, book);
+    return text ? [{ id: stepId, atMin, text }] : [];
   });
   // A single step without a figure says no more than its job's name.
   return told.length === 1 && !told[0]?.text.includes(":") ? [] : told;
+}
+
+function tellOfWay(line: PiecePlan, stepId: string, book: Parameters<typeof tellStep>[4]): string | null {
+  const step = line.piece.way.find(({ id }) => id === stepId);
+  if (!step) return null;
+  const { name, detail } = tellStep(step, line.piece, line, line, book);
+  return detail ? `${name}: ${detail}` : name;
+}
+
+/** `Cool: 45 min, film or paper laid right on it: no skin`. */
+function tellMaking(step: MakingStep | undefined): string | null {
+  if (!step) return null;
+  const { lookFor, stage } = factsOfMaking(step.kind);
+  if (step.minutes === 0) return nameMakingStep(step);
+  const lasts = `${stage === "hot" ? "at most " : ""}${formatDuration(step.minutes)}`;
+  return `${nameMakingStep(step)}: ${lasts}, ${lookFor}`;
 }
 
 /** `06:12 Turn the tray`, or without a minute what goes piece by piece. */

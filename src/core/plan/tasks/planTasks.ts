@@ -1,5 +1,5 @@
-import type { Filling, PrecookedPart } from "../../formula";
 import { listCutTasks } from "./cutTasks";
+import { listMakingTasks, waitForFilling } from "./makingTasks";
 import type { TaskWait } from "../../schedule";
 import type { DayBatch, DayCut } from "../result/dayPlan";
 import { handTask, wait, type DraftTask } from "./draftTask";
@@ -13,44 +13,32 @@ export function listTasks(
   batches: readonly DayBatch[],
   kit: KitRoom,
 ): DraftTask[] {
-  const mixes = batches
-    .filter(({ batch }) => batch !== null)
-    .map(({ formula }) =>
-      formula.kind === "dough"
-        ? handTask("mix", `mix:${formula.id}`, formula.mixMin, [], {
-            formulaId: formula.id,
-            label: `${formula.boughtSheet ? "Open" : "Mix"} ${formula.name}`,
-          })
-        : handTask("make", `make:${formula.id}`, formula.mixMin, afterPrecooked(formula), {
-            formulaId: formula.id,
-            label: `Make ${formula.name}`,
-          }),
-    );
-  const precooks = batches.flatMap(({ formula, batch }) =>
-    formula.kind === "filling" && batch !== null
-      ? formula.precooked.map((part) =>
-          handTask("precook", precookId(formula, part), part.handMin, [], {
-            formulaId: formula.id,
-            label: `Cook ${part.name.toLowerCase()}`,
-          }),
-        )
-      : [],
+  const made = batches.filter(({ batch }) => batch !== null);
+  const mixes = made.flatMap(({ formula }) =>
+    formula.kind === "dough"
+      ? handTask("mix", `mix:${formula.id}`, formula.mixMin, [], {
+          formulaId: formula.id,
+          label: `${formula.boughtSheet ? "Open" : "Mix"} ${formula.name}`,
+        })
+      : listMakingTasks(formula),
   );
-  const mixedIds = new Set(mixes.map(({ id }) => id));
+  const madeIds = new Set(made.map(({ formula }) => formula.id));
   const restOf = new Map(batches.map(({ formula, rest }) => [formula.id, rest?.minutes ?? 0]));
   // What comes from the larder has been made and has rested.
-  const afterMix = (id: string, minWaitMin: number) => (mixedIds.has(id) ? [wait(id, minWaitMin)] : []);
+  const afterMix = (id: string, minWaitMin: number) =>
+    madeIds.has(id) ? [wait(`mix:${id}`, minWaitMin)] : [];
   const cuts = [...new Set(works.map(({ line }) => line.cut))];
   const names = new Map(works.map(({ line }) => [line.piece.id, line.piece.name]));
-  const coolOf = new Map(
-    works.flatMap(({ fillings }) => fillings.map(({ id, coolMin }) => [id, coolMin] as const)),
+  const waitOf = new Map(
+    works.flatMap(({ fillings }) =>
+      fillings.map((filling) => [filling.id, waitForFilling(filling)] as const),
+    ),
   );
-  const afterFilling = (id: string) => afterMix(`make:${id}`, coolOf.get(id) ?? 0);
+  const afterFilling = (id: string) => (madeIds.has(id) ? [waitOf.get(id) ?? wait(`make:${id}`)] : []);
   return [
-    ...precooks,
     ...mixes,
     ...cuts.flatMap((cut) => {
-      const rested = afterMix(`mix:${cut.dough.id}`, restOf.get(cut.dough.id) ?? 0);
+      const rested = afterMix(cut.dough.id, restOf.get(cut.dough.id) ?? 0);
       const taken = takeOut(cut, works, rested);
       return [
         ...taken,
@@ -88,8 +76,3 @@ function takeOut(cut: DayCut, works: readonly PieceWork[], rested: readonly Task
 
 /** Unwrapping a dough and setting it on the bench. */
 const TAKE_OUT_MIN = 1;
-
-/** Parts cooked by themselves have cooled before the filling is made of them. */
-const precookId = (filling: Filling, part: PrecookedPart) => `precook:${filling.id}:${part.id}`;
-const afterPrecooked = (filling: Filling) =>
-  filling.precooked.map((part) => wait(precookId(filling, part), part.cookMin + part.coolMin));

@@ -6,14 +6,13 @@ import type { Doneness } from "../book/book";
 import type { TaskKind } from "../result/dayPlan";
 import { handTask, wait, type DraftTask, type TaskFacts } from "./draftTask";
 import { fryTask } from "./fryTask";
+import { HOT_HOLD_MIN, prepareForUse } from "./makingTasks";
 import type { KitRoom } from "../kit/kitRoom";
 import type { PieceWork } from "./pieceWork";
 import { assignTakings } from "../piece/stepTakes";
 
 /** Strewing sugar over one lot's fruit and turning it. */
 const SUGAR_MIN = 2;
-/** What was brought to the boil is poured within this time, or it is not hot any more, min. */
-const HOT_HOLD_MIN = 4;
 
 /** Some pieces of one kind that go their way together. */
 export interface Lot {
@@ -166,14 +165,17 @@ interface Side {
   readonly fills: string;
 }
 
-/** Fruit sugared at the last moment, so that its juice stays in it; syrup brought to the boil before it is poured. */
+/**
+ * Fruit sugared at the last moment, so that its juice stays in it; syrup brought to the boil before it is poured; and
+ * what a filling's own making has done to it for each lot, where the piece's way does not heat it itself.
+ */
 function listSides(
   lot: Lot,
   stretch: Stretch,
   takes: readonly string[],
   takings: ReturnType<typeof assignTakings>,
 ): Side[] {
-  const { filling, line } = lot.work;
+  const { filling, fillings, line } = lot.work;
   const facts = { pieceId: line.piece.id, index: lot.index, pieces: lot.counts.filled };
   const sugared: Side[] = [];
   if (filling.fruit && takes.includes(filling.id)) {
@@ -203,7 +205,14 @@ function listSides(
     );
     return [{ task, wait: wait(task.id, step.minutes, step.minutes + HOT_HOLD_MIN), fills }];
   });
-  return [...sugared, ...warmed];
+  const isReady = (id: string) => [...sugared, ...warmed].some(({ fills }) => fills === id);
+  const prepared = fillings.flatMap((each): Side[] => {
+    if (!takes.includes(each.id) || isReady(each.id)) return [];
+    const id = `warm:${lot.key}:${each.id}`;
+    const done = prepareForUse(each, id, lot.afterFilling(each.id), { ...facts, of: lot.of });
+    return done ? [{ ...done, fills: each.id }] : [];
+  });
+  return [...sugared, ...warmed, ...prepared];
 }
 
 /** Pieces of a lot that a step is done to. */

@@ -1,17 +1,10 @@
 "use client";
 
 import { Plus, Trash2 } from "lucide-react";
-import {
-  tartnesses,
-  type Filling,
-  type FruitFacts,
-  type FruitVariety,
-  type PrecookedPart,
-} from "@/core/formula";
+import { tartnesses, type Filling, type FruitFacts, type FruitVariety } from "@/core/formula";
 import { computeBuyKg, computeSugarPerKgG, findSugarLeadMin } from "@/core/filling";
 import { formatMass, formatNumber } from "@/core/units";
 import { formulaLimits, MAX_PARTS } from "@/schemas/limits";
-import { createId } from "../bench/createId";
 import { checkName } from "../controls/checks";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
@@ -123,66 +116,6 @@ export function FruitDials({ filling, save }: Props) {
             </button>
           )}
         </>
-      )}
-    </>
-  );
-}
-
-/** Parts that are cooked and cooled before the filling is made: each a step of the day. */
-export function PrecookedDials({ filling, save }: Props) {
-  const { precooked } = filling;
-  const set = (index: number, fields: Partial<PrecookedPart> | null) =>
-    save({
-      ...filling,
-      precooked: precooked.flatMap((each, i) =>
-        i !== index ? [each] : fields ? [{ ...each, ...fields }] : [],
-      ),
-    });
-  return (
-    <>
-      {precooked.map((part, i) => (
-        <fieldset key={part.id} className="flex flex-col gap-1.5 rounded-lg border border-base-300 p-2.5">
-          <legend className="px-1">Cooked before</legend>
-          <TextField label="What" value={part.name} check={checkName} onCommit={(name) => set(i, { name })} />
-          <Dial
-            limit={formulaLimits.partHandMin}
-            value={part.handMin}
-            sliderMax={30}
-            onChange={(handMin) => set(i, { handMin })}
-          />
-          <Dial
-            limit={formulaLimits.partCookMin}
-            value={part.cookMin}
-            sliderMax={90}
-            onChange={(cookMin) => set(i, { cookMin })}
-          />
-          <Dial
-            limit={formulaLimits.partCoolMin}
-            value={part.coolMin}
-            sliderMax={120}
-            onChange={(coolMin) => set(i, { coolMin })}
-          />
-          <button type="button" className="btn touch" onClick={() => set(i, null)}>
-            <Trash2 size={18} aria-hidden /> Leave it out
-          </button>
-        </fieldset>
-      ))}
-      {precooked.length < MAX_PARTS && (
-        <button
-          type="button"
-          className="btn touch"
-          onClick={() =>
-            save({
-              ...filling,
-              precooked: [
-                ...precooked,
-                { id: createId("part"), name: "Boiled slices", handMin: 5, cookMin: 20, coolMin: 30 },
-              ],
-            })
-          }
-        >
-          <Plus size={18} aria-hidden /> A part cooked before
-        </button>
       )}
     </>
   );
