@@ -94,7 +94,7 @@ test("raw fruit is sugared a lot at a time, no longer before it is filled than i
 test("parts that are cooked before have cooled before the filling is made of them", () => {
   const at = (id: string) => plan.tasks.find((task) => task.id === id)!.placed;
   expect(at("make:leek-and-white-cheese").startMin).toBeGreaterThanOrEqual(
-    at("precook:leek-and-white-cheese:leeks").endMin + 40,
+    at("precook:leek-and-white-cheese:m1").endMin + 40,
   );
 });
 

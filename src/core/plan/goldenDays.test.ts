@@ -1,4 +1,4 @@
-import { planDay, type DayPlan } from ".";
+import { planDay, sayProblem, type DayPlan } from ".";
 import { listDemoRecords } from "@/demo";
 import { pickRecords } from "@/schemas/recordTable";
 import { toDayBook } from "@/schemas/toDayBook";
@@ -33,7 +33,7 @@ const summarise = ({
     round({ id: formula.id, neededG, fromLarderG, mixG: batch?.usableG ?? 0, overG, tookLastG }),
   ),
   tasks: tasks.map(({ id, person, placed }) => `${id} ${placed.startMin}-${placed.endMin} by ${person}`),
-  problems: problems.map(({ station, message }) => `${station}: ${message}`),
+  problems: problems.map((problem) => `${problem.station}: ${sayProblem(problem)}`),
   leftovers: leftovers.map(({ label, massG, count }) => round({ label, massG, count })),
   larderUses: larderUses.map(({ item, massG, count }) => round({ id: item.id, massG, count })),
 });

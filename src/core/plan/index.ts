@@ -69,7 +69,7 @@ export {
   taskKinds,
   type TaskKind,
 } from "./result/dayPlan";
-export type { Problem, ProblemCode } from "./result/problem";
+export { sayProblem, type Problem, type ProblemCode, type ProblemNumbers } from "./result/problem";
 export type { WhyStep } from "./result/whyStep";
 export { findCrimpId, listCrimps } from "./piece/crimpOf";
 export { shapePiece, type ShapedPiece } from "./piece/shapePiece";

@@ -2,7 +2,7 @@ import { createWay, findChillMin, findCoolMin, findHeatWay } from "../way";
 import fc from "fast-check";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
-import { listShopping, planDay, planMakings, type DayBook } from ".";
+import { listShopping, planDay, planMakings, sayProblem, type DayBook } from ".";
 
 const demo = toDayBook(listDemoRecords(), "2026-11-28", null)!;
 
@@ -168,7 +168,7 @@ test("a batch of the baker's own size says at which piece it runs out, and what 
     .massG;
   const short = withMix(portionG * 31.5);
   expect(short.fillings[0]!.enoughForPieces).toBe(31);
-  expect(short.problems[0]!.message).toMatch(
+  expect(sayProblem(short.problems[0]!)).toMatch(
     /runs out at piece 32: .* short\. Mix 2\.35 times as much, or make 31\./,
   );
   const over = withMix(portionG * 80);
@@ -283,12 +283,12 @@ test("a dough is divided as the baker says, and a part too small for its sheet i
   expect(ofBay(halves).divided[0]!.massG * 2).toBeCloseTo(totalG, 6);
   expect(halves.problems).toEqual(bySheets.problems);
   // A sixtieth of it is no sheet of any size that was planned.
-  const told = divideInto(60)
-    .problems.map(({ message }) => message)
-    .find((each) => each.includes("a part of"));
-  const most = Number(/at most (\d+)/.exec(told!)![1]);
+  const told = divideInto(60).problems.find(({ code }) => code === "smallParts")!;
+  const { most, largestG } = told.numbers as Record<"most" | "largestG", number>;
+  expect(largestG).toBe(Math.max(...sheetsG));
+  expect(told.remedy).toContain(most === 1 ? "into one" : `at most ${most}`);
   expect(totalG / most).toBeGreaterThanOrEqual(Math.max(...sheetsG) - 0.5);
-  expect(divideInto(most).problems.some(({ message }) => message.includes("a part of"))).toBe(false);
+  expect(divideInto(most).problems.some(({ code }) => code === "smallParts")).toBe(false);
 });
 
 test("a bought sheet is opened, not mixed and not divided, and its straight edge is used", () => {

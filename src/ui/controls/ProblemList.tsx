@@ -12,11 +12,13 @@ export function ProblemList({ station }: { readonly station: Station }) {
   if (here.length === 0) return null;
   return (
     <ul className="flex flex-col gap-2" aria-label="To decide">
-      {here.map(({ message, stops, pieceId }) => (
+      {here.map(({ message, remedy, stops, pieceId }) => (
         <li key={message} className="flex gap-2 rounded-lg border-2 border-error bg-base-100 p-3">
           <TriangleAlert size={22} className="shrink-0 text-error" aria-hidden />
           <div className="flex flex-col gap-2">
-            <span>{message}</span>
+            <span>
+              {message} <strong>{remedy}</strong>
+            </span>
             {stops && pieceId !== null && <Mends pieceId={pieceId} />}
           </div>
         </li>

@@ -70,9 +70,11 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
           Another size, chilling, cooling, oil
         </Link>
       </nav>
-      {faults.map(({ message }) => (
+      {faults.map(({ message, remedy }) => (
         <div key={message} className="flex flex-col gap-2 rounded-lg border-2 border-error bg-base-100 p-3">
-          <p role="alert">{message}</p>
+          <p role="alert">
+            {message} <strong>{remedy}</strong>
+          </p>
           {!shaped && <Mends pieceId={piece.id} />}
         </div>
       ))}

@@ -2,6 +2,7 @@ import {
   listAllergens,
   listClockRows,
   sayClockStep,
+  sayProblem,
   type DayBook,
   type DayPlan,
   type Piece,
@@ -47,9 +48,9 @@ export function DaySheet({ book, plan }: Props) {
           </p>
         )}
       </header>
-      {plan.problems.map(({ message }) => (
-        <p key={message} className="my-1 border-2 border-black p-1 font-bold">
-          Decide: {message}
+      {plan.problems.map((problem) => (
+        <p key={problem.message} className="my-1 border-2 border-black p-1 font-bold">
+          Decide: {sayProblem(problem)}
         </p>
       ))}
       {plan.lines.length === 0 && (
@@ -195,8 +196,7 @@ function PieceBlock({
             {seal && `Glue: ${seal.glue.name.toLowerCase()}. `}
             {describeVents(piece.vents)}; {describeWash(piece)}. Tin {tinNames[piece.tin]}.
             {chillMin > 0 && ` Chill ${formatDuration(chillMin)}.`}{" "}
-            {findHeatWay(piece.way) === "oil" ? "Fry" : "Bake"}{" "}
-            {describeStages(piece, scale)},{" "}
+            {findHeatWay(piece.way) === "oil" ? "Fry" : "Bake"} {describeStages(piece, scale)},{" "}
             {fry
               ? `${fry.perBasket} in a basket`
               : `${formatCount(loading.loads.length, "load")} of up to ${loading.loads[0]?.pieces ?? 0}, ${loading.perTray} to a tray`}

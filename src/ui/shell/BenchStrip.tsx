@@ -4,6 +4,7 @@ import { TriangleAlert } from "lucide-react";
 import Link from "next/link";
 import { usePathname, useSearchParams } from "next/navigation";
 import { useEffect, useRef } from "react";
+import { sayProblem } from "@/core/plan";
 import { useBench } from "../bench/BenchProvider";
 import { Ribbon } from "./Ribbon";
 import { listStationFacts } from "./stationFacts";
@@ -39,10 +40,7 @@ export function BenchStrip() {
                   <kbd className="key figure text-xs">{i + 1}</kbd>
                   <span className="figure font-medium">{name}</span>
                   {problems.length > 0 && (
-                    <span
-                      className="ml-auto text-error"
-                      title={problems.map(({ message }) => message).join("\n")}
-                    >
+                    <span className="ml-auto text-error" title={problems.map(sayProblem).join("\n")}>
                       <TriangleAlert size={20} aria-hidden />
                       <span className="sr-only">{problems.length} to decide</span>
                     </span>

@@ -7,6 +7,7 @@ import { formatMass } from "../../units";
 import { scaleOutline, type Outline } from "../../shape";
 import type { DayBook, Order, Piece } from "../book/book";
 import { planMakings } from "../planMakings";
+import { sayProblem } from "../result/problem";
 import { shapePiece, type ShapedPiece } from "../piece/shapePiece";
 import { toShapeContext } from "../piece/shapeContext";
 
@@ -97,7 +98,7 @@ export function divideBatch(book: DayBook, request: BatchRequest): Result<Divide
   const context = toShapeContext(book);
   const shape = (tried: Piece) => shapePiece(tried, dough, filling, context);
   const asSet = shape(found);
-  if (!asSet.ok) return fail({ code: "cannotBeMade", why: asSet.failure.message });
+  if (!asSet.ok) return fail({ code: "cannotBeMade", why: sayProblem(asSet.failure) });
   const piece = { ...found, spares: 0, cutAim: findAim(found, asSet.value, dough) };
   const { division, doughG, fillingG } = request;
   const others = division.by === "sets" ? division.others : [];
@@ -129,7 +130,7 @@ export function divideBatch(book: DayBook, request: BatchRequest): Result<Divide
 
   const filled = { ...sized.value, portionG: fillingG === null ? piece.portionG : fillingG / count };
   const shaped = shape(filled);
-  if (!shaped.ok) return fail({ code: "cannotBeMade", why: shaped.failure.message });
+  if (!shaped.ok) return fail({ code: "cannotBeMade", why: sayProblem(shaped.failure) });
   const doughUsedG = needG(filled, count);
   if (doughUsedG === null) return fail({ code: "cannotBeMade", why: "Its blanks cannot be cut." });
   return ok({

@@ -1,6 +1,7 @@
 import type { Dough } from "../../formula";
 import type { DayBook, Piece } from "../book/book";
 import type { DayPlan, PiecePlan } from "../result/dayPlan";
+import { sayProblem } from "../result/problem";
 import { planDay } from "../planDay";
 
 /** What a choice would change: fields of a piece, and of the dough it is made of. */
@@ -81,7 +82,8 @@ export function compareVariants(book: DayBook, variants: readonly Piece[], count
     const plan = planDay(alone);
     const line = plan.lines.find((each) => each.piece.id === piece.id) ?? null;
     if (!line) {
-      const fault = plan.problems.find(({ stops }) => stops)?.message ?? "It cannot be made as described.";
+      const stop = plan.problems.find(({ stops }) => stops);
+      const fault = stop ? sayProblem(stop) : "It cannot be made as described.";
       return {
         line,
         fault,
@@ -126,7 +128,7 @@ function sumFigures(plan: DayPlan, pieceId: string): DayFigures {
     lateMin: Math.max(0, ...(schedule?.late ?? []).map(({ lateMin }) => lateMin)),
     eggs: plan.eggs.toCrack,
     leakShare: shaped?.hold?.leakShare ?? null,
-    fault: stopped?.message ?? null,
+    fault: stopped ? sayProblem(stopped) : null,
   };
 }
 

@@ -123,9 +123,11 @@ function findSmallParts({ works }: BatchInput, { formula }: DayBatch): Problem |
     station: "mix",
     pieceId: null,
     stops: false,
+    numbers: { partG, largestG, most },
     message:
       `${formula.name}: a part of ${formatMass(partG)} is ${formatMass(largestG - partG)} too little for its largest ` +
-      `sheet. Divide it into ${most === 1 ? "one" : `at most ${most}`}, or roll smaller sheets.`,
+      "sheet.",
+    remedy: `Divide it into ${most === 1 ? "one" : `at most ${most}`}, or roll smaller sheets.`,
   };
 }
 
@@ -239,7 +241,9 @@ function findShortage({ formula, overG, enoughForPieces, neededG, fromLarderG }:
     station: "mix",
     pieceId: null,
     stops: false,
-    message: `${formula.name} runs out at piece ${enoughForPieces + 1}: ${formatMass(-overG)} short. ${mend}`,
+    numbers: { shortG: -overG, enoughForPieces },
+    message: `${formula.name} runs out at piece ${enoughForPieces + 1}: ${formatMass(-overG)} short.`,
+    remedy: mend,
   };
 }
 
@@ -251,8 +255,10 @@ function findEndlessRest({ formula, rest }: DayBatch): Problem | null {
     station: "mix",
     pieceId: null,
     stops: false,
-    message:
-      `${formula.name}: in that cold its core never comes below ${formula.window.highC} °C. Planned with your ` +
-      `${formatDuration(rest.minutes)} instead; make the place colder in Kit, or the pieces smaller.`,
+    numbers: { highC: formula.window.highC },
+    message: `${formula.name}: in that cold its core never comes below ${formula.window.highC} °C.`,
+    remedy:
+      `Planned with your ${formatDuration(rest.minutes)} instead; make the place colder in Kit, or the pieces ` +
+      "smaller.",
   };
 }

@@ -15,7 +15,7 @@ import { describeOutline } from "../../shape";
 import { formatCount, formatLength, formatMass } from "../../units";
 import type { DayBook, Piece } from "../book/book";
 import type { CutPrice, CutRole, DayCut } from "../result/dayPlan";
-import type { Problem } from "../result/problem";
+import { listNumbers, type Problem } from "../result/problem";
 import type { WhyStep } from "../result/whyStep";
 import { findThicknessMm, toDemandId } from "../piece/shapePiece";
 
@@ -80,7 +80,9 @@ function planGroup(
       station: "roll",
       pieceId: culprit.piece.id,
       stops: true,
+      numbers: listNumbers(answers.failure),
       message: `${culprit.piece.name}: ${message}`,
+      remedy: "",
     });
     return planGroup(
       book,

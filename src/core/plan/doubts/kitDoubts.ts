@@ -2,7 +2,7 @@ import type { Schedule } from "../../schedule";
 import { formatClock, formatCount, formatDuration } from "../../units";
 import type { Vessel } from "../book/book";
 import type { PiecePlan } from "../result/dayPlan";
-import type { Problem, ProblemCode } from "../result/problem";
+import type { Problem, ProblemCode, ProblemNumbers } from "../result/problem";
 import type { DraftTask } from "../tasks/draftTask";
 import { placeNames, type KitRoom } from "../kit/kitRoom";
 import { countBaskets } from "../piece/planFrying";
@@ -15,13 +15,13 @@ export function findKitDoubts(
   openMin: number,
 ): Problem[] {
   const startOf = new Map(schedule.placed.map(({ taskId, startMin }) => [taskId, startMin]));
-  const doubt = (code: ProblemCode, pieceId: string | null, message: string): Problem => ({
-    code,
-    station: "bake",
-    pieceId,
-    stops: false,
-    message,
-  });
+  const doubt = (
+    code: ProblemCode,
+    pieceId: string | null,
+    numbers: ProblemNumbers,
+    message: string,
+    remedy: string,
+  ): Problem => ({ code, station: "bake", pieceId, stops: false, numbers, message, remedy });
   const jobs = drafts.flatMap(({ schedule: { pinnedMin }, id, label, pieceId }): Problem[] => {
     const startMin = startOf.get(id) ?? openMin;
     const isOff = pinnedMin !== null && startMin !== pinnedMin;
@@ -30,8 +30,10 @@ export function findKitDoubts(
         doubt(
           "pinOff",
           pieceId,
+          { pinnedMin, startMin },
           `${label} is pinned to ${formatClock(pinnedMin)} and cannot start before ${formatClock(startMin)}, ` +
-            `${formatDuration(Math.abs(startMin - pinnedMin))} off. Unpin it, or pin it later.`,
+            `${formatDuration(Math.abs(startMin - pinnedMin))} off.`,
+          "Unpin it, or pin it later.",
         ),
       ];
     if (startMin >= openMin) return [];
@@ -40,8 +42,9 @@ export function findKitDoubts(
       doubt(
         "beforeOpening",
         pieceId,
-        `${label} ${how} ${formatClock(startMin)}, ${formatDuration(openMin - startMin)} before anybody is there. ` +
-          `${pinnedMin === null ? "Unpin what follows it" : "Unpin it"}, or open at ${formatClock(startMin)}.`,
+        { startMin, openMin },
+        `${label} ${how} ${formatClock(startMin)}, ${formatDuration(openMin - startMin)} before anybody is there.`,
+        `${pinnedMin === null ? "Unpin what follows it" : "Unpin it"}, or open at ${formatClock(startMin)}.`,
       ),
     ];
   });
@@ -49,8 +52,9 @@ export function findKitDoubts(
     doubt(
       "kitFull",
       null,
-      `From ${formatClock(fromMin)} to ${formatClock(toMin)} ${over} too many want ${nameHeld(resourceId, kit.vessels)}. ` +
-        "Add room in Kit, or make smaller lots.",
+      { fromMin, toMin, over },
+      `From ${formatClock(fromMin)} to ${formatClock(toMin)} ${over} too many want ${nameHeld(resourceId, kit.vessels)}.`,
+      "Add room in Kit, or make smaller lots.",
     ),
   );
   return [...jobs, ...overfull];
@@ -80,9 +84,9 @@ export function findFreezerDoubt(lines: readonly PiecePlan[], { standing }: KitR
           station: "cool",
           pieceId: null,
           stops: false,
-          message:
-            `${formatCount(trays, "tray")} to freeze and room for ${room}: ${trays - room} too many. Freeze ` +
-            "in two goes and bag the first, or make fewer ahead.",
+          numbers: { trays, room },
+          message: `${formatCount(trays, "tray")} to freeze and room for ${room}: ${trays - room} too many.`,
+          remedy: "Freeze in two goes and bag the first, or make fewer ahead.",
         },
       ];
 }
@@ -106,9 +110,11 @@ export function findOldOil(lines: readonly PiecePlan[]): Problem[] {
             station: "bake",
             pieceId: null,
             stops: false,
+            numbers: { usedLoads: fryer.usedLoads, baskets, overLoads },
             message:
               `The oil of ${fryer.name} has fried ${formatCount(fryer.usedLoads, "load")} and today adds ${baskets}: ` +
-              `${overLoads} past its change after ${fryer.changeAfterLoads}. Change it before today, cold.`,
+              `${overLoads} past its change after ${fryer.changeAfterLoads}.`,
+            remedy: "Change it before today, cold.",
           },
         ];
   });

@@ -1,5 +1,6 @@
 import type { Schedule } from "../../schedule";
 import { draft, handTask, wait, type DraftTask } from "../tasks/draftTask";
+import { sayProblem } from "../result/problem";
 import { findLateness } from "./lateness";
 
 const none: Schedule = {
@@ -32,7 +33,8 @@ test.each<[DraftTask["kind"], RegExp]>([
   const [problem, ...more] = broken(before);
   expect(more).toEqual([]);
   expect(problem).toMatchObject({ code: "longWait", station: "fill", pieceId: "a", stops: false });
-  expect(problem!.message).toMatch(words);
+  expect(sayProblem(problem!)).toMatch(words);
+  expect(problem!.numbers).toEqual({ overMin: 12 });
   expect(problem!.message).toMatch(/^Close A, load 1 of 2: /);
 });
 
@@ -50,8 +52,9 @@ test("a promise that is missed says when it is ready, how late that is, and the 
       station: "bake",
       pieceId: "a",
       stops: false,
-      message:
-        "Bake A: ready 10:15, 1 h 15 after the promise of 09:00. Open 1 h 15 before 04:00, or move the promise.",
+      numbers: { dueMin: 540, lateMin: 75 },
+      message: "Bake A: ready 10:15, 1 h 15 after the promise of 09:00.",
+      remedy: "Open 1 h 15 before 04:00, or move the promise.",
     },
   ]);
   expect(findLateness(none, [bake], 240)).toEqual([]);

@@ -13,42 +13,60 @@ export function findLateness(schedule: Schedule, drafts: readonly DraftTask[], o
       station: "bake",
       pieceId: draft?.pieceId ?? null,
       stops: false,
+      numbers: { dueMin, lateMin },
       message:
         `${draft?.label ?? taskId}: ready ${formatClock(dueMin + lateMin)}, ${formatDuration(lateMin)} after the promise of ` +
-        `${formatClock(dueMin)}. Open ${formatDuration(lateMin)} before ${formatClock(openMin)}, or move the promise.`,
+        `${formatClock(dueMin)}.`,
+      remedy: `Open ${formatDuration(lateMin)} before ${formatClock(openMin)}, or move the promise.`,
     };
   });
   const waits = schedule.brokenWaits.map(({ taskId, afterTaskId, overMin }): Problem => {
     const [waiting, before] = [byId.get(taskId), byId.get(afterTaskId)];
+    const { what, remedy } = describeLongWait(before, afterTaskId, formatDuration(overMin));
     return {
       code: "longWait",
       station: "fill",
       pieceId: waiting?.pieceId ?? null,
       stops: false,
-      message: `${waiting?.label ?? taskId}: ${describeLongWait(before, afterTaskId, formatDuration(overMin))}`,
+      numbers: { overMin },
+      message: `${waiting?.label ?? taskId}: ${what}`,
+      remedy,
     };
   });
   return [...late, ...waits];
 }
 
 /** What has waited too long, by how much, and what to do: sugared fruit, a boil, blanks, or a piece between two steps. */
-function describeLongWait(before: DraftTask | undefined, id: string, over: string): string {
+function describeLongWait(
+  before: DraftTask | undefined,
+  id: string,
+  over: string,
+): { readonly what: string; readonly remedy: string } {
   switch (before?.kind) {
     case "sugar":
-      return `the fruit lies sugared ${over} too long and draws juice. Sugar it later, or fill in smaller lots.`;
+      return {
+        what: `the fruit lies sugared ${over} too long and draws juice.`,
+        remedy: "Sugar it later, or fill in smaller lots.",
+      };
     case "warm":
-      return `what was heated for it stands ${over} too long and is hot no more. Heat it later, or make smaller lots.`;
+      return {
+        what: `what was heated for it stands ${over} too long and is hot no more.`,
+        remedy: "Heat it later, or make smaller lots.",
+      };
     case "make":
-      return `“${before.label}” has been kept hot ${over} too long. Keep it hot longer, or warm it again for each lot.`;
+      return {
+        what: `“${before.label}” has been kept hot ${over} too long.`,
+        remedy: "Keep it hot longer, or warm it again for each lot.",
+      };
     case "roll":
-      return (
-        `the blanks of “${before.label}” wait ${over} longer than this dough may lie on the bench. ` +
-        "Chill them covered, or roll smaller sheets."
-      );
+      return {
+        what: `the blanks of “${before.label}” wait ${over} longer than this dough may lie on the bench.`,
+        remedy: "Chill them covered, or roll smaller sheets.",
+      };
     default:
-      return (
-        `it waits ${over} longer after “${before?.label ?? id}” than its way allows. ` +
-        "Allow it more in the way, make smaller lots, or move a promise."
-      );
+      return {
+        what: `it waits ${over} longer after “${before?.label ?? id}” than its way allows.`,
+        remedy: "Allow it more in the way, make smaller lots, or move a promise.",
+      };
   }
 }

@@ -12,8 +12,10 @@ export function findPastPromises({ orders, nowMin, pieces }: DayBook): Problem[]
       pieceId,
       code: "pastPromise" as const,
       stops: false,
+      numbers: { count, dueMin, pastMin: nowMin - dueMin },
       message:
         `${count} ${pieces.find(({ id }) => id === pieceId)?.name ?? ""} for ${formatClock(dueMin)}: that was ` +
-        `${formatDuration(nowMin - dueMin)} ago. Move the promise or take the order off.`,
+        `${formatDuration(nowMin - dueMin)} ago.`,
+      remedy: "Move the promise or take the order off.",
     }));
 }

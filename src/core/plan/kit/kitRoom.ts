@@ -39,9 +39,11 @@ export function openKit({ ovens, fryers, vessels, shelves }: DayBook): KitRoom {
       station: "bake",
       pieceId: null,
       stops: false,
+      numbers: { trayWidthMm: tray.widthMm, trayDepthMm: tray.heightMm },
       message:
         `No tray of ${formatNumber(tray.widthMm)} × ${formatNumber(tray.heightMm)} mm stands on ` +
-        `${first?.name ?? "the shelves"} in ${placeNames[place]}. Planned as if it did; correct the shelf in Kit.`,
+        `${first?.name ?? "the shelves"} in ${placeNames[place]}.`,
+      remedy: "Planned as if it did; correct the shelf in Kit.",
     });
     return null;
   };

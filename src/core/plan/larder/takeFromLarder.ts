@@ -87,9 +87,11 @@ export function openLarder(book: DayBook): OpenLarder {
       station: "mix",
       pieceId: null,
       stops: false,
+      numbers: { massG: item.massG, count: item.count },
       message:
         `${item.count > 0 ? `${item.count} of` : formatMass(item.massG)} ${nameOf(item)} in the larder ` +
-        `was to be used by ${item.useBy}: it is not planned with. Throw it out in Larder, or correct its date.`,
+        `was to be used by ${item.useBy}: it is not planned with.`,
+      remedy: "Throw it out in Larder, or correct its date.",
     })),
   };
 }

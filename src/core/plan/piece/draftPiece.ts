@@ -5,7 +5,7 @@ import { loadTrays, type TrayLoading, type TrayRequest } from "../../loading";
 import { fail, ok, type Result } from "../../result";
 import type { Order } from "../book/book";
 import type { PiecePlan } from "../result/dayPlan";
-import type { Problem, ProblemCode } from "../result/problem";
+import { listNumbers, type Problem, type ProblemCode, type ProblemNumbers } from "../result/problem";
 import { shapePiece, type ShapedPiece } from "./shapePiece";
 import type { ShapeContext } from "./shapeContext";
 import { setFor } from "../kit/ovenSetting";
@@ -42,13 +42,15 @@ export function draftPiece(
   context: ShapeContext,
 ): Result<PieceDraft, Problem> {
   const { piece, dough, filling, oven, kit, book } = makings;
-  const stop = (code: ProblemCode, message: string) =>
+  const stop = (code: ProblemCode, message: string, remedy = "", numbers: ProblemNumbers = {}) =>
     fail({
       code,
       station: "bake" as const,
       pieceId: piece.id,
       stops: true,
+      numbers,
       message: `${piece.name}: ${message}`,
+      remedy,
     });
   const ordered = orders.reduce((sum, { count }) => sum + count, 0);
   // What is only made for another day is not baked, spares neither.
@@ -61,7 +63,9 @@ export function draftPiece(
   if (!isFried && hottestC > oven.maxC) {
     return stop(
       "ovenTooCold",
-      `${hottestC} °C is ${hottestC - oven.maxC} °C above what ${oven.name} reaches. Lower the heat or take another oven.`,
+      `${hottestC} °C is ${hottestC - oven.maxC} °C above what ${oven.name} reaches.`,
+      "Lower the heat or take another oven.",
+      { hottestC, maxC: oven.maxC, overC: hottestC - oven.maxC },
     );
   }
   const fries = isFried ? listFries(makings, shaped.value) : ok([]);
@@ -79,7 +83,7 @@ export function draftPiece(
   const onTrays = loadTrays(request);
   const loading =
     onTrays.ok && fries.value[0] ? loadTrays(inBaskets(request, onTrays.value, fries.value[0])) : onTrays;
-  if (!loading.ok) return stop("cannotLoad", loading.failure.message);
+  if (!loading.ok) return stop("cannotLoad", loading.failure.message, "", listNumbers(loading.failure));
   const { frozen, shells, blanks } = takePieces(piece.id, made);
   const ahead = countAhead(book, piece.id);
   const toFill = made - frozen + ahead.frozenPieces;

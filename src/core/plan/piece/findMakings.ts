@@ -33,13 +33,26 @@ export function findMakings(
 ): Makings {
   const { formulas } = book;
   const [oven] = kit.ovens;
-  const stop = (code: ProblemCode, station: Problem["station"], message: string): Makings => ({
+  const stop = (
+    code: ProblemCode,
+    station: Problem["station"],
+    message: string,
+    remedy: string,
+  ): Makings => ({
     ok: false,
-    problem: { code, station, pieceId: piece.id, stops: true, message: `${piece.name}: ${message}` },
+    problem: {
+      code,
+      station,
+      pieceId: piece.id,
+      stops: true,
+      numbers: {},
+      message: `${piece.name}: ${message}`,
+      remedy,
+    },
   });
   const { dough, filling } = findFormulas(piece, formulas);
-  if (!dough) return stop("noDough", "mix", "no dough is chosen. Choose one in the piece.");
-  if (!filling) return stop("noFilling", "mix", "no filling is chosen. Choose one in the piece.");
+  if (!dough) return stop("noDough", "mix", "no dough is chosen.", "Choose one in the piece.");
+  if (!filling) return stop("noFilling", "mix", "no filling is chosen.", "Choose one in the piece.");
   const others = piece.extras.flatMap((extra) =>
     "fillingId" in extra ? (findFilling(extra.fillingId, formulas) ?? []) : [],
   );
@@ -48,9 +61,10 @@ export function findMakings(
       return stop(
         "emptyFormula",
         "mix",
-        `${formula.name} has no ingredients yet. Add its lines in Formulas.`,
+        `${formula.name} has no ingredients yet.`,
+        "Add its lines in Formulas.",
       );
   }
-  if (!oven) return stop("noOven", "bake", "no oven is set up. Add one in Kit.");
+  if (!oven) return stop("noOven", "bake", "no oven is set up.", "Add one in Kit.");
   return { ok: true, makings: { piece, dough, filling, oven, kit, analyses, book } };
 }

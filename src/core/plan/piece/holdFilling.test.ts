@@ -54,7 +54,8 @@ test("a day says what boils over and what would fit, and still plans it", () => 
     stops: false,
     message: expect.stringMatching(/90 g each is .* ml more .* boils over/),
   });
-  const fits = Number(/Give (\d+) g/.exec(told!.message)![1]);
+  const fits = told!.numbers.fitsG!;
+  expect(told!.remedy).toMatch(`Give ${fits} g`);
   expect(shapeWith("custard-cup", { portionG: fits }).overMl).toBe(0);
   expect(shapeWith("custard-cup", { portionG: fits + 2 }).overMl).toBeGreaterThan(0);
   const line = lines.find(({ piece }) => piece.id === "custard-cup");

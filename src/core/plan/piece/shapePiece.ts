@@ -25,7 +25,7 @@ import {
 import { computeAreaMm2, outerOutline } from "../../shape";
 import { findHeatWay, hasStep, isFilling, type Way } from "../../way";
 import type { Piece } from "../book/book";
-import type { Problem } from "../result/problem";
+import { listNumbers, type Problem } from "../result/problem";
 import { computeHandWork, type PieceWorks } from "./handWork";
 import { holdFilling } from "./holdFilling";
 import { listThings } from "./things";
@@ -87,13 +87,15 @@ export function shapePiece(
   filling: Filling,
   context: ShapeContext,
 ): Result<ShapedPiece, Problem> {
-  const stop = (message: string) =>
+  const stop = (failure: { readonly message: string }) =>
     fail({
       code: "cannotForm" as const,
       station: "fill" as const,
       pieceId: piece.id,
       stops: true,
-      message: `${piece.name}: ${message}`,
+      numbers: listNumbers(failure),
+      message: `${piece.name}: ${failure.message}`,
+      remedy: "",
     });
   const thicknessMm = findThicknessMm(piece, dough);
   const layersMm = piece.extras.flatMap((extra) => (extra.kind === "layer" ? [extra.heightMm] : []));
@@ -102,7 +104,7 @@ export function shapePiece(
     { ...piece, thicknessMm, springBackShare: dough.springBackShare, layersMm },
     (id) => findFilling(id, context.formulas)?.densityGPerMl,
   );
-  if (!held.ok) return stop(held.failure.message);
+  if (!held.ok) return stop(held.failure);
   const { formed, plumpness } = held.value;
   const { blanks, seamMm, solids, trimMl, washMm2 } = formed;
   const { parts, inclusionsG } = emptyShell(piece.way, held.value.divided);
