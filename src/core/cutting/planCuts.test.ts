@@ -1,6 +1,14 @@
 import fc from "fast-check";
 import { gapMm, placePolygon, toContour, type Outline } from "../shape";
-import { craftHandTimes, planCuts, type BlankDemand, type CutPlan, type CutRequest } from ".";
+import {
+  computeYield,
+  craftHandTimes,
+  planCuts,
+  planYield,
+  type BlankDemand,
+  type CutPlan,
+  type CutRequest,
+} from ".";
 import { AIM_SLACK_SHARE, weighCost } from "./chooseSketch";
 
 const demandFor = (outline: Outline, count: number, more: Partial<BlankDemand> = {}): BlankDemand => ({
@@ -367,4 +375,25 @@ test("a bought sheet lies either way round: pieces too wide for it along are cut
     [4, 230, 400],
   ]);
   expect(trimLeftG).toBeCloseTo(0, 9);
+});
+
+test("a large round takes the dough of a round sheet, not of the square around it", () => {
+  const rolling = {
+    thicknessMm: 4,
+    densityGPerMl: 1.2,
+    sheetLimit: { widthMm: 620, heightMm: 430 },
+    rerollLimit: 0,
+    rerollLossShare: 0.02,
+    rerollShrinkShare: 0.01,
+    mayTurn: true,
+    handTimes: craftHandTimes,
+    outline: { kind: "disc", diameterMm: 300 } as const,
+    webMm: 1,
+    marginMm: 8,
+  };
+  // The closed form of a disc of dough: π/4 · d² · t · ρ.
+  const needG = (Math.PI / 4) * 316 ** 2 * 4 * 1.2 * 1e-3;
+  expect(computeYield({ ...rolling, doughG: needG * 1.001 }).count).toBe(1);
+  expect(computeYield({ ...rolling, doughG: needG * 0.999 }).count).toBe(0);
+  expect(planYield({ ...rolling, doughG: needG * 1.001 })!.sheets[0]!.sheet).toMatchObject({ shape: "oval" });
 });

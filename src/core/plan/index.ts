@@ -85,7 +85,9 @@ export {
   type BatchShare,
   type DividedBatch,
   type Follows,
+  type LayerOver,
 } from "./ask/divideBatch";
+export { findMixedG } from "./batch/findMixedG";
 export { listMends, type PieceMend } from "./ask/mends";
 export { listSchools, type School, type SchoolFacts, type SchoolOption } from "./ask/schools";
 export {

@@ -5,11 +5,13 @@ import { useRouter } from "next/navigation";
 import { computeTotalG, computeYieldShare, type Formula } from "@/core/formula";
 import {
   describeBatchFault,
+  findMixedG,
   listFollows,
   type BatchFault,
   type BatchRequest,
   type DividedBatch,
   type Follows,
+  type LayerOver,
   type Piece,
 } from "@/core/plan";
 import type { Result } from "@/core/result";
@@ -54,6 +56,8 @@ interface Wish {
   readonly doughG: number | null;
   readonly fills: "set" | "even";
   readonly fillingG: number | null;
+  /** Of the piece's level layers, those that are given over the batch. */
+  readonly layers: readonly LayerOver[];
   readonly dueMin: number;
 }
 
@@ -73,6 +77,7 @@ export function BatchPage() {
     doughG: null,
     fills: "even",
     fillingG: null,
+    layers: [],
     dueMin: 13 * 60,
   });
   const piece = book.pieces.find(({ id }) => id === wish.pieceId) ?? first;
@@ -128,6 +133,7 @@ function toRequest(wish: Wish, piece: Piece, formulas: readonly Formula[]): Batc
             },
     follows: follows.includes(wish.follows) ? wish.follows : (follows[0] ?? "thickness"),
     fillingG: wish.fills === "even" ? (wish.fillingG ?? massOf(piece.fillingId)) : null,
+    layers: wish.layers,
   };
 }
 
@@ -139,9 +145,10 @@ interface DividedProps {
 
 /** The batch as it comes out, and the button that makes it an order of the day. */
 function Divided({ batch, request, dueMin }: DividedProps) {
-  const { book, edit } = usePicked("book", "edit");
+  const { book, plan, edit } = usePicked("book", "plan", "edit");
   const router = useRouter();
   const { piece, shaped, count, others, doughUsedG, doughLeftG, fillingUsedG } = batch;
+  const mixedG = findMixedG(book, plan, piece.doughId);
   const roomShare = shaped.portion.volumeMl > 0 ? shaped.formed.capacityMl / shaped.formed.mostMl : 0;
   const take = () => {
     const { day } = book;
@@ -150,8 +157,8 @@ function Divided({ batch, request, dueMin }: DividedProps) {
       const record = { id, dayId: day.id, pieceId, count: pieces, dueMin, customer: "" };
       return { kind: "order" as const, id, record };
     };
-    const mixing = (formulaId: string, mixG: number) => {
-      const record = { ...toWeighing(book, formulaId), mixG };
+    const mixing = (formulaId: string, batchG: number) => {
+      const record = { ...toWeighing(book, formulaId), mixG: batchG + findMixedG(book, plan, formulaId) };
       return { kind: "weighing" as const, id: record.id, record };
     };
     edit([
@@ -163,6 +170,7 @@ function Divided({ batch, request, dueMin }: DividedProps) {
       ]),
       mixing(piece.doughId, request.doughG),
       ...(request.fillingG !== null ? [mixing(piece.fillingId, request.fillingG)] : []),
+      ...(request.layers ?? []).map(({ fillingId, massG }) => mixing(fillingId, massG)),
     ]);
     router.push(`/day/${day.date}/orders`);
   };
@@ -195,6 +203,13 @@ function Divided({ batch, request, dueMin }: DividedProps) {
           value={formatMass(Math.max(doughLeftG, 0))}
           note={`of ${formatMass(request.doughG)}; ${formatMass(doughUsedG)} is rolled`}
         />
+        {mixedG > 0 && (
+          <Fact
+            label="mixed in all"
+            value={formatMass(request.doughG + mixedG)}
+            note={`the day mixes ${formatMass(mixedG)} of it already`}
+          />
+        )}
         {request.fillingG === null && (
           <Fact label="filling needed" value={formatMass(fillingUsedG)} note="as full as it is set" />
         )}
@@ -212,6 +227,41 @@ function Divided({ batch, request, dueMin }: DividedProps) {
       <button type="button" className="btn btn-primary touch self-start text-base" onClick={take}>
         Make {formatCount(count, "piece")} of it for {formatClock(dueMin)}
       </button>
+    </>
+  );
+}
+
+interface LayerProps {
+  readonly name: string;
+  readonly heightMm: number;
+  /** Over the batch; null where it is as high as it is set. */
+  readonly massG: number | null;
+  /** What its formula gives as it is written. */
+  readonly writtenG: number;
+  readonly onChange: (massG: number | null) => void;
+}
+
+/** A level layer: as high as it is set in each, or so much over the whole batch. */
+function LayerDials({ name, heightMm, massG, writtenG, onChange }: LayerProps) {
+  return (
+    <>
+      <Choice
+        legend={`${name} lies under it`}
+        value={massG === null ? "set" : "over"}
+        onChange={(kind) => onChange(kind === "set" ? null : Math.max(Math.round(writtenG), 1))}
+        options={[
+          { id: "set", title: `${formatLength(heightMm)} high in each` },
+          { id: "over", title: "so much over the batch" },
+        ]}
+      />
+      {massG !== null && (
+        <Dial
+          limit={{ ...batchLimits.doughG, label: "Over the batch" }}
+          value={massG}
+          sliderMax={1500}
+          onChange={onChange}
+        />
+      )}
     </>
   );
 }
@@ -234,7 +284,7 @@ function BatchDials({ wish, set, piece, request }: DialsProps) {
         label="Piece"
         value={piece.id}
         options={book.pieces.map(({ id, name }) => ({ id, name }))}
-        onChange={(pieceId) => set({ pieceId, otherId: "", doughG: null, fillingG: null })}
+        onChange={(pieceId) => set({ pieceId, otherId: "", doughG: null, fillingG: null, layers: [] })}
       />
       <Dial
         limit={{ ...batchLimits.doughG, label: `Batch of ${nameOf(piece.doughId)}` }}
@@ -328,6 +378,24 @@ function BatchDials({ wish, set, piece, request }: DialsProps) {
           hint={wish.fillingG === null ? "as its formula is written" : ""}
           onChange={(fillingG) => set({ fillingG })}
         />
+      )}
+      {piece.extras.flatMap((extra) =>
+        extra.kind === "layer" ? (
+          <LayerDials
+            key={extra.fillingId}
+            name={nameOf(extra.fillingId)}
+            heightMm={extra.heightMm}
+            massG={wish.layers.find(({ fillingId }) => fillingId === extra.fillingId)?.massG ?? null}
+            writtenG={usableG(book.formulas.find(({ id }) => id === extra.fillingId))}
+            onChange={(massG) => {
+              const { fillingId } = extra;
+              const rest = wish.layers.filter((layer) => layer.fillingId !== fillingId);
+              set({ layers: massG === null ? rest : [...rest, { fillingId, massG }] });
+            }}
+          />
+        ) : (
+          []
+        ),
       )}
       <TextField
         label="By"

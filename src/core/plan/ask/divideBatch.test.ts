@@ -2,7 +2,14 @@ import fc from "fast-check";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { computeAreaMm2 } from "../../shape";
-import { describeBatchFault, divideBatch, planDay, type BatchRequest, type DividedBatch } from "..";
+import {
+  describeBatchFault,
+  divideBatch,
+  findMixedG,
+  planDay,
+  type BatchRequest,
+  type DividedBatch,
+} from "..";
 
 const monday = toDayBook(listDemoRecords(), "2026-11-30", null)!;
 const gPerMl = (id: string) => monday.formulas.find((formula) => formula.id === id)!.densityGPerMl;
@@ -150,4 +157,62 @@ test.each<[string, Partial<BatchRequest>, string]>([
   const answer = ask(over);
   expect(answer).toMatchObject({ ok: false, failure: { code } });
   if (!answer.ok) expect(describeBatchFault(answer.failure)).toMatch(/\d+ g|Choose/);
+});
+
+test("so much jam over the batch: each layer is as high as its share, and the day needs just that", () => {
+  for (const massG of [120, 240, 360]) {
+    const layers = [{ fillingId: "quince-jam", massG }];
+    const { piece, shaped, count } = divided({
+      pieceId: "tahini-tartlet",
+      division: { by: "sets", each: 1, others: [] },
+      doughG: 1200,
+      layers,
+    });
+    const layer = shaped.parts.find(({ role }) => role === "layer")!;
+    expect(layer.portion.massG * count).toBeGreaterThan(massG * 0.99);
+    expect(layer.portion.massG * count).toBeLessThanOrEqual(massG * (1 + 1e-9));
+    // The heights of one jam in one mould rise with it; what is filled over it has the room that is left.
+    expect(piece.extras).toContainEqual({
+      kind: "layer",
+      fillingId: "quince-jam",
+      heightMm: expect.any(Number),
+    });
+    const [main] = shaped.parts;
+    expect(main!.portion.volumeMl + layer.portion.volumeMl).toBeLessThanOrEqual(shaped.formed.mostMl + 1e-6);
+  }
+});
+
+test("more jam than lies under the filling is refused, with what would do", () => {
+  const layers = [{ fillingId: "quince-jam", massG: 20_000 }];
+  const answer = ask({ pieceId: "tahini-tartlet", division: { by: "sets", each: 1, others: [] }, layers });
+  if (answer.ok) throw new Error("20 kg went into a few tartlets");
+  expect(answer.failure).toMatchObject({ code: "layerTooHigh", name: "Quince jam", wantedG: 20_000 });
+  const { mostG } = answer.failure as { mostG: number };
+  expect(describeBatchFault(answer.failure)).toMatch(
+    /20 kg of Quince jam is .* more than lies under .* Take .*, or divide/,
+  );
+  expect(
+    ask({
+      pieceId: "tahini-tartlet",
+      division: { by: "sets", each: 1, others: [] },
+      layers: [{ fillingId: "quince-jam", massG: mostG * 0.98 }],
+    }).ok,
+  ).toBe(true);
+});
+
+test("a batch comes to what the day mixes already: what it needs and the larder has not, or what was said", () => {
+  const plan = planDay(monday);
+  const bay = plan.doughs.find(({ formula }) => formula.id === "bay-shortcrust")!;
+  expect(findMixedG(monday, plan, "bay-shortcrust")).toBeCloseTo(bay.neededG - bay.fromLarderG, 9);
+  expect(findMixedG(monday, plan, "nothing-of-this")).toBe(0);
+  const said = {
+    id: "w",
+    dayId: monday.day.id,
+    date: monday.day.date,
+    formulaId: "bay-shortcrust",
+    tickedLineIds: [],
+    took: null,
+    mixG: 1500,
+  };
+  expect(findMixedG({ ...monday, weighings: [said] }, plan, "bay-shortcrust")).toBe(1500);
 });

@@ -36,6 +36,14 @@ export interface BatchRequest {
   readonly follows: Follows;
   /** Main filling divided evenly over all, g; null to fill each as it is set. */
   readonly fillingG: number | null;
+  /** So much of a level layer over the whole batch; layers that are not named are as high as they are set. */
+  readonly layers?: readonly LayerOver[];
+}
+
+/** So much of a filling spread level under the main one, over all pieces of a batch. */
+export interface LayerOver {
+  readonly fillingId: string;
+  readonly massG: number;
 }
 
 /** A batch divided: the piece as it becomes, how many there are of it, and what is left. */
@@ -63,6 +71,8 @@ export type BatchFault =
       readonly wantedG: number;
       readonly nearestG: number;
     }
+  /** So much of a layer leaves no room, or is more than there is a level for. */
+  | { readonly code: "layerTooHigh"; readonly name: string; readonly wantedG: number; readonly mostG: number }
   | { readonly code: "cannotBeMade"; readonly why: string };
 
 /** A cut is held to half a millimetre, a rolling pin to a tenth. */
@@ -75,6 +85,10 @@ const [SMALLEST_SCALE, LARGEST_SCALE] = [0.25, 4];
 const HALVINGS = 16;
 /** Masses within this share of each other are equal: steps of cutting and rolling are coarser. */
 const NEAR_SHARE = 0.08;
+/** No mould of small pastry is as deep, mm. */
+const HIGHEST_LAYER_MM = 60;
+/** A layer within this share of what it shall weigh is that: nobody levels it finer. */
+const NEAR_LAYER_SHARE = 0.01;
 /** Against the last bit of a float. */
 const ROUNDING = 1e-9;
 /** More sets than the found number are tried so far above it: dough for a count does not rise evenly. */
@@ -128,7 +142,17 @@ export function divideBatch(book: DayBook, request: BatchRequest): Result<Divide
     division.by === "into" ? division.pieces : findMost(doughG, blankG, each, (n) => needG(sized.value, n));
   if (count < 1) return fail({ code: "tooLittle", doughG, eachG: blankG * each });
 
-  const filled = { ...sized.value, portionG: fillingG === null ? piece.portionG : fillingG / count };
+  const spread = spreadLayers(
+    sized.value,
+    (request.layers ?? []).map((layer) => ({ ...layer, massG: layer.massG / count })),
+    (tried) => shape({ ...tried, portionG: null }),
+  );
+  if (!spread.ok) {
+    const { fillingId, wantedG, mostG } = spread.failure;
+    const name = book.formulas.find(({ id }) => id === fillingId)?.name ?? fillingId;
+    return fail({ code: "layerTooHigh", name, wantedG: wantedG * count, mostG: mostG * count });
+  }
+  const filled = { ...spread.value, portionG: fillingG === null ? piece.portionG : fillingG / count };
   const shaped = shape(filled);
   if (!shaped.ok) return fail({ code: "cannotBeMade", why: sayProblem(shaped.failure) });
   const doughUsedG = needG(filled, count);
@@ -165,6 +189,11 @@ export function describeBatchFault(fault: BatchFault): string {
         `No ${fault.follows === "size" ? "size" : "thickness that is rolled by hand"} comes to ${formatMass(fault.wantedG)}: ` +
         `the nearest is ${formatMass(fault.nearestG)}. Divide it into ${fault.nearestG < fault.wantedG ? "more" : "fewer"}.`
       );
+    case "layerTooHigh":
+      return (
+        `${formatMass(fault.wantedG)} of ${fault.name} is ${formatMass(fault.wantedG - fault.mostG)} more than lies under ` +
+        `the filling. Take ${formatMass(fault.mostG)}, or divide the dough into more.`
+      );
     case "cannotBeMade":
       return fault.why;
   }
@@ -172,6 +201,44 @@ export function describeBatchFault(fault: BatchFault): string {
 
 const blankOf = (shaped: Result<ShapedPiece, unknown>): number | null =>
   shaped.ok ? shaped.value.blankG : null;
+
+/**
+ * The piece with its layers so high that each weighs what it shall.
+ * @param wanted - Of one piece.
+ */
+function spreadLayers(
+  piece: Piece,
+  wanted: readonly LayerOver[],
+  shape: (tried: Piece) => Result<ShapedPiece, unknown>,
+): Result<Piece, { readonly fillingId: string; readonly wantedG: number; readonly mostG: number }> {
+  let spread = piece;
+  for (const { fillingId, massG } of wanted) {
+    const withHeight = (heightMm: number): Piece => ({
+      ...spread,
+      extras: spread.extras.map((extra) =>
+        extra.kind === "layer" && extra.fillingId === fillingId ? { ...extra, heightMm } : extra,
+      ),
+    });
+    const weigh = (heightMm: number): number | null => {
+      const shaped = shape(withHeight(heightMm));
+      if (!shaped.ok) return null;
+      const layer = shaped.value.parts.find((part) => part.role === "layer" && part.fillingId === fillingId);
+      return layer?.portion.massG ?? null;
+    };
+    let [low, high] = [0, HIGHEST_LAYER_MM];
+    for (let i = 0; i < HALVINGS; i++) {
+      const middle = (low + high) / 2;
+      const middleG = weigh(middle);
+      if (middleG !== null && middleG <= massG) low = middle;
+      else high = middle;
+    }
+    const gotG = weigh(low) ?? 0;
+    if (Math.abs(gotG - massG) > massG * NEAR_LAYER_SHARE)
+      return fail({ fillingId, wantedG: massG, mostG: gotG });
+    spread = withHeight(low);
+  }
+  return ok(spread);
+}
 
 /** Rounds of a dough without layers are weighed off and rolled, a puck is sliced; all else comes off sheets. */
 function findAim({ form }: Piece, { formed }: ShapedPiece, dough: Dough): CutAim {

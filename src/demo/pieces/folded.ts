@@ -1,0 +1,193 @@
+import type { Piece } from "@/schemas/model";
+import { toPiece } from "@/schemas/wayParts";
+import { lardCrust, roughPuff, sweetCreamed, yoghurtCrust } from "../doughs";
+import { chestnut, leek, plum, rhubarb, twoApple } from "../fillings";
+import { common, goes } from "./common";
+
+/** Pieces of Tirsen Quay, invented. What is folded over itself, or lidded and closed by its edge. */
+
+export const halfMoon: Piece = toPiece(common);
+
+export const triangle: Piece = toPiece({
+  ...common,
+  id: "leek-triangle",
+  name: "Leek triangle",
+  form: { kind: "triangle" },
+  cut: { kind: "square", sideMm: 110 },
+  doughId: yoghurtCrust.id,
+  fillingId: leek.id,
+  thicknessMm: 3,
+  marginMm: 11,
+  plumpness: 0.5,
+  portionG: null,
+  crimp: "forked",
+  glue: "water",
+  vents: { kind: "pricks", count: 6 },
+  wash: { kind: "egg", coats: 1, sugar: "none" },
+  webMm: 0,
+  stages: [{ ovenC: 190, minutes: 24, act: "none" }],
+  bakeLossShare: 0.08,
+  coolMin: 15,
+});
+
+export const crescent: Piece = goes(
+  toPiece({
+    ...common,
+    id: "rhubarb-crescent",
+    name: "Rhubarb crescent",
+    cut: { kind: "disc", diameterMm: 95 },
+    doughId: lardCrust.id,
+    fillingId: rhubarb.id,
+    thicknessMm: 2.5,
+    marginMm: 10,
+    plumpness: 0.6,
+    portionG: null,
+    crimp: "pinched",
+    glue: "water",
+    vents: { kind: "none", count: 0 },
+    wash: { kind: "none", coats: 1, sugar: "after" },
+    glaze: { kind: "icing", dryMin: 10 },
+    spares: 2,
+    bakeLossShare: 0.1,
+  }),
+  [
+    ["roll"],
+    ["cut"],
+    ["fill"],
+    ["close"],
+    ["chill", { minutes: 20 }],
+    ["fry", { heatC: 180, minutes: 5 }],
+    ["drain", { minutes: 2 }],
+    ["glaze", { minutes: 10, note: "drizzled while warm, dry to the touch" }],
+    ["cool", { minutes: 15 }],
+    ["setOut"],
+  ],
+);
+
+export const pop: Piece = toPiece({
+  ...common,
+  id: "plum-pop",
+  name: "Plum pop",
+  form: { kind: "lidded", topOversizeMm: null, stick: { lengthMm: 120, thicknessMm: 4 } },
+  cut: { kind: "disc", diameterMm: 74 },
+  fillingId: plum.id,
+  thicknessMm: 3,
+  marginMm: 11,
+  plumpness: 0.4,
+  portionG: null,
+  crimp: "forked",
+  glue: "white",
+  vents: { kind: "cutOut", count: 1 },
+  webMm: 1,
+  stages: [{ ovenC: 195, minutes: 20, act: "none" }],
+});
+
+export const oval: Piece = goes(
+  toPiece({
+    ...common,
+    id: "chestnut-oval",
+    name: "Chestnut oval",
+    form: { kind: "lidded", topOversizeMm: null, stick: null },
+    cut: { kind: "oval", widthMm: 130, heightMm: 85 },
+    doughId: sweetCreamed.id,
+    fillingId: chestnut.id,
+    thicknessMm: 4,
+    marginMm: 12,
+    plumpness: 0.45,
+    portionG: null,
+    crimp: "forked",
+    wash: { kind: "egg", coats: 2, sugar: "none" },
+  }),
+  [
+    ["takeOut", { minutes: 10 }],
+    ["roll"],
+    ["cut"],
+    ["fill"],
+    ["layTop"],
+    ["close"],
+    ["chill", { minutes: 20 }],
+    ["bake", { heatC: 185, minutes: 15 }],
+    ["turn"],
+    ["coat"],
+    ["bake", { heatC: 185, minutes: 15 }],
+    ["cool", { minutes: 20 }],
+    ["setOut"],
+  ],
+);
+
+export const appleEnvelope: Piece = goes(
+  toPiece({
+    ...common,
+    id: "apple-envelope",
+    name: "Two-apple envelope",
+    form: { kind: "rectangle" },
+    cut: { kind: "rectangle", widthMm: 110, heightMm: 150 },
+    doughId: roughPuff.id,
+    fillingId: twoApple.id,
+    thicknessMm: 3,
+    marginMm: 15,
+    plumpness: 0.65,
+    portionG: null,
+    crimp: "foldForked",
+    glue: "white",
+    vents: { kind: "slits", count: 3 },
+    wash: { kind: "egg", coats: 1, sugar: "before" },
+    webMm: 0,
+  }),
+  [
+    ["roll"],
+    ["cut"],
+    ["fill"],
+    ["close"],
+    ["chill", { minutes: 20 }],
+    ["bake", { heatC: 215, minutes: 12 }],
+    ["turn"],
+    ["bake", { heatC: 190, minutes: 12 }],
+    ["cool", { minutes: 20 }],
+    ["setOut"],
+    ["keep", { minutes: 2880 }],
+    ["warmUp", { heatC: 175, minutes: 10 }],
+  ],
+);
+
+export const leekPress: Piece = toPiece({
+  ...common,
+  id: "leek-press",
+  name: "Pressed leek parcel",
+  form: { kind: "pressed", pressMm: 100 },
+  cut: { kind: "disc", diameterMm: 112 },
+  doughId: lardCrust.id,
+  fillingId: leek.id,
+  thicknessMm: 2.5,
+  marginMm: 9,
+  plumpness: 0.5,
+  portionG: null,
+  crimp: "press",
+  glue: "water",
+  vents: { kind: "pricks", count: 4 },
+  wash: { kind: "egg", coats: 1, sugar: "none" },
+  stages: [{ ovenC: 195, minutes: 22, act: "none" }],
+});
+
+export const harbourFold: Piece = toPiece({
+  ...common,
+  id: "harbour-fold",
+  name: "Harbour fold to share",
+  form: { kind: "largeFold", spreadMm: 18, servings: 6 },
+  cut: { kind: "disc", diameterMm: 300 },
+  doughId: yoghurtCrust.id,
+  fillingId: leek.id,
+  thicknessMm: 3,
+  marginMm: 16,
+  plumpness: 0.3,
+  portionG: null,
+  crimp: "rope",
+  glue: "egg",
+  vents: { kind: "slits", count: 3 },
+  wash: { kind: "egg", coats: 1, sugar: "none" },
+  spares: 0,
+  stages: [
+    { ovenC: 210, minutes: 15, act: "turn" },
+    { ovenC: 185, minutes: 20, act: "none" },
+  ],
+});
