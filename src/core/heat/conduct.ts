@@ -1,4 +1,4 @@
-import { solveBandInPlace } from "./bandSolver";
+import { factorBandInPlace, solveFactoredInPlace } from "./bandSolver";
 import type { Grid } from "./grid";
 import type { Material } from "./material";
 
@@ -37,6 +37,13 @@ const GAMMA = 2 - Math.SQRT2;
 /** Newton stops when no cell's heat balance is off by more: above rounding, and all steps together below 1e-6. */
 const NEWTON_TOLERANCE_K = 1e-7;
 const NEWTON_ROUNDS = 40;
+/**
+ * The slope is worked out anew where a round leaves more than this share of what was missing: factoring it is by far the
+ * dearest part of a run, and from round to round of one step it hardly changes.
+ */
+const STALE_SHARE = 0.2;
+/** Where freezing begins the slope jumps, and an old one leads back and forth: from this round on it is always new. */
+const ROUNDS_WITH_OLD_SLOPE = 4;
 /** How often a step that does not settle may be halved before it counts as a bug. */
 const HALVINGS = 12;
 
@@ -116,8 +123,12 @@ class ConductionStep {
   private readonly outward: Float64Array;
   private readonly upward: Float64Array;
   private readonly massKg: Float64Array;
+  /** Of every cell at the temperatures last looked at: J, and J/K. */
+  private readonly energyJ: Float64Array;
   private readonly capacity: Float64Array;
   private surface: { readonly index: number; readonly conductanceWPerK: number }[] = [];
+  /** Whether the factored matrix is of the present step. */
+  private isFactored = false;
 
   constructor(
     private readonly grid: Grid,
@@ -127,6 +138,7 @@ class ConductionStep {
     this.cells = grid.volumeM3.length;
     this.band = grid.along === 1 ? 1 : grid.across;
     this.massKg = grid.volumeM3.map((volumeM3) => volumeM3 * material.densityKgPerM3);
+    this.energyJ = new Float64Array(this.cells);
     this.capacity = new Float64Array(this.cells);
     this.matrix = new Float64Array(this.cells * (this.band + 1));
     this.outward = new Float64Array(this.cells);
@@ -136,8 +148,10 @@ class ConductionStep {
   /** Moves `temperatures` on by `stepS`; gives the heat that came through the surface, J, or null if it fails. */
   take(temperatures: Float64Array, stepS: number): number | null {
     const before = temperatures.slice();
-    const oldJ = this.enthalpies(temperatures);
+    this.readHeat(temperatures);
+    const oldJ = this.energyJ.slice();
     this.setConductances(temperatures);
+    this.isFactored = false;
     const [oldFlowW, oldSurfaceW] = this.flows(temperatures);
     // Trapezium to the point γ, then the backward formula over the three points.
     const halfS = (GAMMA * stepS) / 2;
@@ -145,7 +159,7 @@ class ConductionStep {
     const middleSurfaceW = this.solve(temperatures, knownJ, halfS);
     if (middleSurfaceW === null) return null;
     const middleThroughJ = halfS * (oldSurfaceW + middleSurfaceW);
-    const middleJ = this.enthalpies(temperatures);
+    const middleJ = this.energyJ.slice();
     // Newton begins where the first part of the step was heading.
     const onward = (1 - GAMMA) / GAMMA;
     for (let i = 0; i < this.cells; i++) {
@@ -159,12 +173,13 @@ class ConductionStep {
     return share * middleThroughJ + backS * endSurfaceW;
   }
 
-  private enthalpies(temperatures: Float64Array): Float64Array {
-    const energies = new Float64Array(this.cells);
+  private readHeat(temperatures: Float64Array): void {
+    const { energyJ, capacity, massKg } = this;
+    this.material.readHeatInto(temperatures, energyJ, capacity);
     for (let i = 0; i < this.cells; i++) {
-      energies[i] = this.massKg[i]! * this.material.enthalpyJPerKg(temperatures[i]!);
+      energyJ[i] = massKg[i]! * energyJ[i]!;
+      capacity[i] = massKg[i]! * capacity[i]!;
     }
-    return energies;
   }
 
   /** Conductances between cells from their present temperatures, held through one step. W/K. */
@@ -209,22 +224,31 @@ class ConductionStep {
     return [intoW, surfaceW];
   }
 
-  /** Finds temperatures with enthalpy − weight · flow = known, by Newton's method; gives the surface flow, W, or null. */
+  /**
+   * Finds temperatures with enthalpy − weight · flow = known, by Newton's method; the heat read last is theirs.
+   * @returns The surface flow, W, or null.
+   */
   private solve(temperatures: Float64Array, knownJ: Float64Array, weightS: number): number | null {
+    let worstK = Infinity;
     for (let round = 0; round < NEWTON_ROUNDS; round++) {
       const [intoW, surfaceW] = this.flows(temperatures);
-      const missingJ = this.enthalpies(temperatures);
-      let settled = true;
+      this.readHeat(temperatures);
+      const missingJ = new Float64Array(this.cells);
+      const beforeK = worstK;
+      worstK = 0;
       for (let i = 0; i < this.cells; i++) {
-        missingJ[i] = knownJ[i]! + weightS * intoW[i]! - missingJ[i]!;
-        const capacityJPerK = this.massKg[i]! * this.material.heatCapacityJPerKgK(temperatures[i]!);
-        this.capacity[i] = capacityJPerK;
-        const toleranceJ = NEWTON_TOLERANCE_K * capacityJPerK;
-        if (missingJ[i]! > toleranceJ || missingJ[i]! < -toleranceJ) settled = false;
+        const missing = knownJ[i]! + weightS * intoW[i]! - this.energyJ[i]!;
+        missingJ[i] = missing;
+        const missingK = Math.abs(missing) / this.capacity[i]!;
+        if (missingK > worstK) worstK = missingK;
       }
-      if (settled) return surfaceW;
-      this.fillMatrix(weightS);
-      solveBandInPlace(this.matrix, this.band, missingJ);
+      if (worstK <= NEWTON_TOLERANCE_K) return surfaceW;
+      if (!this.isFactored || round >= ROUNDS_WITH_OLD_SLOPE || worstK > beforeK * STALE_SHARE) {
+        this.fillMatrix(weightS);
+        factorBandInPlace(this.matrix, this.band);
+        this.isFactored = true;
+      }
+      solveFactoredInPlace(this.matrix, this.band, missingJ);
       for (let i = 0; i < this.cells; i++) temperatures[i] = temperatures[i]! + missingJ[i]!;
     }
     return null;

@@ -15,6 +15,11 @@ export interface Material {
   enthalpyJPerKg(temperatureC: number): number;
   /** Slope of the enthalpy, latent heat included, J/kg K; above 0. */
   heatCapacityJPerKgK(temperatureC: number): number;
+  /**
+   * Both of many cells at once, written into `enthalpies` and `capacities`: most of a run's time went into asking for
+   * them one by one, each with an exponential of its own.
+   */
+  readHeatInto(temperatures: Float64Array, enthalpies: Float64Array, capacities: Float64Array): void;
 }
 
 /**
@@ -72,6 +77,22 @@ export function describeMaterial(composition: Composition, densityGPerMl: number
     1 / (1 + Math.exp(-(temperatureC - FAT_MELTING_MIDDLE_C) / FAT_MELTING_SPREAD_C));
   const meltedAtZero = meltedShare(0);
 
+  const enthalpy = (temperatureC: number, melted: number) => {
+    const sensible =
+      unfrozenJPerKgK * temperatureC + fatShare * FAT_LATENT_J_PER_KG * (melted - meltedAtZero);
+    if (temperatureC >= freezingC) return sensible;
+    // The ice is as cold as the rest: its lower heat capacity counts from where it froze, ∫ iceShare dT.
+    const iceIntegral =
+      freezableShare * (temperatureC - freezingC - freezingC * Math.log(temperatureC / freezingC));
+    return sensible - WATER_LATENT_J_PER_KG * iceShare(temperatureC) - iceLessJPerKgK * iceIntegral;
+  };
+  const heatCapacity = (temperatureC: number, melted: number) => {
+    const fat = (fatShare * FAT_LATENT_J_PER_KG * melted * (1 - melted)) / FAT_MELTING_SPREAD_C;
+    if (temperatureC >= freezingC) return unfrozenJPerKgK + fat;
+    const freezing = (WATER_LATENT_J_PER_KG * freezableShare * -freezingC) / temperatureC ** 2;
+    return unfrozenJPerKgK + fat + freezing - iceLessJPerKgK * iceShare(temperatureC);
+  };
+
   return {
     densityKgPerM3: densityGPerMl * 1000,
     conductivityWPerMK(temperatureC) {
@@ -87,21 +108,15 @@ export function describeMaterial(composition: Composition, densityGPerMl: number
         volumes.rest * parts.rest.conductivity;
       return weighted / all;
     },
-    enthalpyJPerKg(temperatureC) {
-      const sensible = unfrozenJPerKgK * temperatureC;
-      const fat = fatShare * FAT_LATENT_J_PER_KG * (meltedShare(temperatureC) - meltedAtZero);
-      if (temperatureC >= freezingC) return sensible + fat;
-      // The ice is as cold as the rest: its lower heat capacity counts from where it froze, ∫ iceShare dT.
-      const iceIntegral =
-        freezableShare * (temperatureC - freezingC - freezingC * Math.log(temperatureC / freezingC));
-      return sensible + fat - WATER_LATENT_J_PER_KG * iceShare(temperatureC) - iceLessJPerKgK * iceIntegral;
-    },
-    heatCapacityJPerKgK(temperatureC) {
-      const melted = meltedShare(temperatureC);
-      const fat = (fatShare * FAT_LATENT_J_PER_KG * melted * (1 - melted)) / FAT_MELTING_SPREAD_C;
-      if (temperatureC >= freezingC) return unfrozenJPerKgK + fat;
-      const freezing = (WATER_LATENT_J_PER_KG * freezableShare * -freezingC) / temperatureC ** 2;
-      return unfrozenJPerKgK + fat + freezing - iceLessJPerKgK * iceShare(temperatureC);
+    enthalpyJPerKg: (temperatureC) => enthalpy(temperatureC, meltedShare(temperatureC)),
+    heatCapacityJPerKgK: (temperatureC) => heatCapacity(temperatureC, meltedShare(temperatureC)),
+    readHeatInto(temperatures, enthalpies, capacities) {
+      for (let i = 0; i < temperatures.length; i++) {
+        const temperatureC = temperatures[i]!;
+        const melted = meltedShare(temperatureC);
+        enthalpies[i] = enthalpy(temperatureC, melted);
+        capacities[i] = heatCapacity(temperatureC, melted);
+      }
     },
   };
 }
@@ -120,6 +135,10 @@ export function uniformMaterial(
     conductivityWPerMK: () => conductivityWPerMK,
     enthalpyJPerKg: (temperatureC) => heatCapacityJPerKgK * temperatureC,
     heatCapacityJPerKgK: () => heatCapacityJPerKgK,
+    readHeatInto(temperatures, enthalpies, capacities) {
+      for (let i = 0; i < temperatures.length; i++) enthalpies[i] = heatCapacityJPerKgK * temperatures[i]!;
+      capacities.fill(heatCapacityJPerKgK);
+    },
   };
 }
 

@@ -1,4 +1,4 @@
-import { addToLaneInPlace, findGapMin, findNextStart, openLane, type Block } from "./lane";
+import { findGapMin, Lane } from "./lane";
 import {
   canShare,
   edgeMin,
@@ -7,7 +7,9 @@ import {
   type ScheduleProblem,
   type ScheduleResource,
   type ScheduleTask,
+  type TaskHeat,
   type TaskMode,
+  type TaskWait,
 } from "./problem";
 
 /** What keeps a task from starting sooner. */
@@ -57,7 +59,7 @@ export function explainStart(
     kind: "wait",
     taskId: wait.taskId,
     resourceId: null,
-    notBeforeMin: (byId.get(wait.taskId)?.endMin ?? -Infinity) + wait.minWaitMin,
+    notBeforeMin: findWaitedMin(byId, wait) + wait.minWaitMin,
   }));
   const holds = listClaims(problem, byId, task, own, mode).flatMap((claim): StartHold[] => {
     const resource = problem.resources.find(({ id }) => id === claim.resourceId);
@@ -83,6 +85,20 @@ export function explainStart(
     each.notBeforeMin > latest.notBeforeMin ? each : latest,
   );
   return { hold, freeMin: Math.max(own.startMin - hold.notBeforeMin, 0) };
+}
+
+/** The minute from which a wait counts. */
+function findWaitedMin(byId: Placements, { taskId, from = "end" }: TaskWait): number {
+  const before = byId.get(taskId);
+  return before ? edgeMin({ taskId, edge: from }, before) : -Infinity;
+}
+
+/** What is taken of one resource. */
+interface Block {
+  readonly startMin: number;
+  readonly endMin: number;
+  readonly amount: number;
+  readonly heat: TaskHeat | null;
 }
 
 /** What a task takes of a resource as it stands, by itself or as the first of a hold. */
@@ -129,9 +145,9 @@ function findHolder(
   { block, endStays }: Claim,
   exceptId: string,
 ): { readonly taskId: string; readonly freeFromMin: number } | null {
-  const lane = openLane(resource, null, false);
+  const lane = new Lane(resource, null, false);
   const others = listOthers(problem, byId, resource.id, exceptId);
-  for (const other of others) addToLaneInPlace(lane, other.block);
+  for (const { block: other } of others) lane.add(other.startMin, other.endMin, other.amount, other.heat);
   const ends = others.map(({ taskId, block: { endMin, heat } }) => {
     const shares =
       resource.gapMin === 0 && (resource.heater === null || canShare(resource.heater, heat, block.heat));
@@ -143,7 +159,7 @@ function findHolder(
   const holds = ({ freeFromMin }: { readonly freeFromMin: number }) => {
     const startMin = freeFromMin - 1;
     const endMin = endStays ? block.endMin : block.endMin - (block.startMin - startMin);
-    return findNextStart(lane, { ...block, startMin, endMin }, false) !== null;
+    return !Number.isNaN(lane.findNextStart(startMin, endMin, block.amount, block.heat));
   };
   return before.find(holds) ?? null;
 }

@@ -1,15 +1,14 @@
-import { laySchedule, type Effort, type Order } from "./laySchedule";
-import { keepPlaces, type LaidTask } from "./keepPlaces";
-import { boundSchedule, type ScheduleBound } from "./lowerBound";
-import { pushLater } from "./pushLater";
-import {
-  compareCosts,
-  type Schedule,
-  type ScheduleCost,
-  type ScheduleProblem,
-  type ScheduleTask,
-} from "./problem";
 import { constructSchedule } from "./constructSchedule";
+import { describeSchedule } from "./describeSchedule";
+import { framesOf } from "./frame";
+import { judge, type Judged } from "./judge";
+import { keepPlaces, type LaidTask } from "./keepPlaces";
+import { laySchedule, type Effort } from "./laySchedule";
+import { boundSchedule, type ScheduleBound } from "./lowerBound";
+import type { Order } from "./order";
+import type { Placing } from "./placeTasks";
+import { compareCosts, type Schedule, type ScheduleCost, type ScheduleProblem } from "./problem";
+import { pushLater } from "./pushLater";
 
 export interface Improvement {
   readonly schedule: Schedule;
@@ -32,7 +31,7 @@ const MOST_REMOVED = 12;
 const FEW_POWER = 3;
 /** What is put back goes no further from its place than this share of the day's tasks, half of the time. */
 const NEAR_SHARE = 0.2;
-const SEARCH_EFFORT: Omit<Effort, "mostLateMin"> = { mendingRounds: 4, mayBeRigid: false };
+const SEARCH_EFFORT: Omit<Effort, "mostLateMin"> = { mendingRounds: 4, pressings: 1, mayBeRigid: false };
 /** A try worse than the best by no more than this share, or these minutes, is gone on from: it leads out of dead ends. */
 const WORSE_SHARE = 0.03;
 const WORSE_MIN = 5;
@@ -69,34 +68,38 @@ export function* searchSchedule(
   begin: Schedule | null = null,
 ): Generator<Improvement, Improvement> {
   const bound = boundSchedule(problem);
-  let best = begin ?? constructSchedule(problem);
+  let best = begin ? judge(problem, toPlacing(problem, begin)) : laySchedule(problem);
+  let schedule = begin ?? describeSchedule(problem, best.placing);
   let tries = 0;
-  const report = () => ({ schedule: best, bound, gap: findGap(best, bound), tries });
+  const report = () => ({ schedule, bound, gap: findGap(schedule, bound), tries });
   yield report();
   if (problem.tasks.length < 2) return report();
-  let current = readOrder(problem, best);
-  let currentSchedule = best;
+  const choices = problem.tasks.flatMap(({ modes }, i) => (modes.length > 1 ? [i] : []));
+  let current = readOrder(best.placing, choices);
+  let currentCost = best.cost;
+  let late = listLate(problem, best.placing);
   let stale = 0;
   while (findGap(best, bound) > 0) {
     tries++;
-    const next = ruin(problem, current, currentSchedule, random);
-    const schedule = laySchedule(problem, toOrder(next), {
+    const next = ruin(problem, current, late, random);
+    const laid = laySchedule(problem, toOrder(next), {
       ...SEARCH_EFFORT,
-      mostLateMin: Math.max(currentSchedule.cost.latenessMin, allow(best.cost.latenessMin)),
+      mostLateMin: Math.max(currentCost.latenessMin, allow(best.cost.latenessMin)),
     });
-    const isTaken =
-      isNear(schedule.cost, best.cost) || compareCosts(schedule.cost, currentSchedule.cost) <= 0;
-    if (isTaken || random() < WORSE_CHANCE) {
-      current = readOrder(problem, schedule, next.modes);
-      currentSchedule = schedule;
-    }
-    if (compareCosts(schedule.cost, best.cost) < 0) {
-      best = schedule;
+    const isTaken = isNear(laid.cost, best.cost) || compareCosts(laid.cost, currentCost) <= 0;
+    const go = (from: Judged, modes: Int32Array | null) => {
+      current = readOrder(from.placing, choices, modes);
+      currentCost = from.cost;
+      late = listLate(problem, from.placing);
+    };
+    if (isTaken || random() < WORSE_CHANCE) go(laid, next.modes);
+    if (compareCosts(laid.cost, best.cost) < 0) {
+      best = laid;
+      schedule = describeSchedule(problem, best.placing);
       stale = 0;
     } else if (++stale > PATIENCE) {
       stale = 0;
-      current = readOrder(problem, best);
-      currentSchedule = best;
+      go(best, null);
     }
     yield report();
   }
@@ -116,20 +119,19 @@ export function followSchedule(problem: ScheduleProblem, laid: readonly LaidTask
   const startOf = new Map(constructed.placed.map(({ taskId, startMin }) => [taskId, startMin]));
   for (const { taskId, startMin } of laid) startOf.set(taskId, startMin);
   const modeOf = new Map(laid.map(({ taskId, mode }) => [taskId, mode]));
-  const place = (task: ScheduleTask) => startOf.get(task.id) ?? 0;
   const followed = laySchedule(problem, {
-    rankOf: (task) => [-place(task)],
-    forwardRankOf: (task) => [place(task)],
-    modeOf: (task) => {
-      const mode = modeOf.get(task.id);
-      return mode !== undefined && mode < task.modes.length ? mode : null;
-    },
+    rank: Float64Array.from(problem.tasks, ({ id }) => startOf.get(id) ?? 0),
+    modes: Int32Array.from(problem.tasks, ({ id, modes }) => {
+      const mode = modeOf.get(id) ?? -1;
+      return mode < modes.length ? mode : -1;
+    }),
   });
-  return pushLater(problem, compareCosts(followed.cost, constructed.cost) <= 0 ? followed : constructed);
+  const isBetter = compareCosts(followed.cost, constructed.cost) <= 0;
+  return pushLater(problem, isBetter ? describeSchedule(problem, followed.placing) : constructed);
 }
 
 /** Above the bound by this share: of lateness while there is any, else of the working day. */
-export function findGap({ cost }: Schedule, bound: ScheduleBound): number {
+export function findGap({ cost }: Pick<Schedule, "cost">, bound: ScheduleBound): number {
   if (cost.brokenMin > 0) return Infinity;
   if (cost.latenessMin > bound.latenessMin) {
     return (cost.latenessMin - bound.latenessMin) / Math.max(bound.latenessMin, 1);
@@ -144,100 +146,108 @@ function isNear(cost: ScheduleCost, best: ScheduleCost): boolean {
   return cost.dayMin <= allow(best.dayMin);
 }
 
-/** Every task by its place in the day, and the mode each is bound to. */
+/** Every task in the order of the day, and the way each is bound to: −1 where it is free. */
 interface Sequence {
-  readonly ids: readonly string[];
-  readonly modes: ReadonlyMap<string, number>;
+  readonly order: Int32Array;
+  readonly modes: Int32Array;
 }
 
+function toPlacing({ tasks }: ScheduleProblem, { placed }: Schedule): Placing {
+  const byId = new Map(placed.map((each) => [each.taskId, each]));
+  return {
+    starts: Float64Array.from(tasks, ({ id }) => byId.get(id)?.startMin ?? NaN),
+    ends: Float64Array.from(tasks, ({ id }) => byId.get(id)?.endMin ?? NaN),
+    modes: Int32Array.from(tasks, ({ id }) => byId.get(id)?.mode ?? 0),
+    isForced: true,
+  };
+}
+
+/** @param choices - Tasks with several ways. @param modes - The ways they were bound to; null for those they took. */
 function readOrder(
-  problem: ScheduleProblem,
-  schedule: Schedule,
-  modes: ReadonlyMap<string, number> | null = null,
+  { starts, ends, modes: taken }: Placing,
+  choices: readonly number[],
+  modes: Int32Array | null = null,
 ): Sequence {
-  const choices = new Set(problem.tasks.flatMap((task) => (task.modes.length > 1 ? [task.id] : [])));
-  return {
-    ids: schedule.placed.map(({ taskId }) => taskId),
-    modes:
-      modes ??
-      new Map(
-        schedule.placed.flatMap(({ taskId, mode }) => (choices.has(taskId) ? [[taskId, mode] as const] : [])),
-      ),
-  };
+  const order = Int32Array.from(starts.keys()).sort((a, b) => starts[a]! - starts[b]! || ends[a]! - ends[b]!);
+  if (modes) return { order, modes };
+  const bound = new Int32Array(starts.length).fill(-1);
+  for (const task of choices) bound[task] = taken[task]!;
+  return { order, modes: bound };
 }
 
-/** In the mirror the last is laid first; forwards the first: one figure serves both, turned round. */
-function toOrder({ ids, modes }: Sequence): Order {
-  const place = new Map(ids.map((id, i) => [id, i]));
-  return {
-    rankOf: (task: ScheduleTask) => [-(place.get(task.id) ?? 0)],
-    forwardRankOf: (task: ScheduleTask) => [place.get(task.id) ?? 0],
-    modeOf: (task: ScheduleTask) => modes.get(task.id) ?? null,
-  };
+const listLate = ({ tasks }: ScheduleProblem, { ends }: Placing): number[] =>
+  tasks.flatMap(({ dueMin }, i) => (dueMin !== null && ends[i]! > dueMin ? [i] : []));
+
+function toOrder({ order, modes }: Sequence): Order {
+  const rank = new Float64Array(order.length);
+  order.forEach((task, place) => {
+    rank[task] = place;
+  });
+  return { rank, modes };
 }
 
 function ruin(
   problem: ScheduleProblem,
-  { ids, modes }: Sequence,
-  schedule: Schedule,
+  { order, modes }: Sequence,
+  late: readonly number[],
   random: () => number,
 ): Sequence {
   const pick = (count: number) => Math.floor(random() * count);
-  const size = Math.min(1 + Math.floor(MOST_REMOVED * random() ** FEW_POWER), ids.length);
-  const removed = new Set(choose(problem, ids, schedule, size, pick));
-  const kept = ids.filter((id) => !removed.has(id));
-  const back = [...kept];
-  const reach = Math.max(Math.ceil(ids.length * NEAR_SHARE), 1);
+  const size = Math.min(1 + Math.floor(MOST_REMOVED * random() ** FEW_POWER), order.length);
+  const removed = new Set(choose(problem, order, late, size, pick));
+  const back = Array.from(order).filter((task) => !removed.has(task));
+  const reach = Math.max(Math.ceil(order.length * NEAR_SHARE), 1);
   const isNear = random() < 0.5;
-  for (const id of shuffle([...removed], pick)) {
-    const was = ids.indexOf(id);
+  for (const task of shuffle([...removed], pick)) {
+    const was = order.indexOf(task);
     const near = Math.min(Math.max(was - reach + pick(2 * reach + 1), 0), back.length);
-    back.splice(isNear ? near : pick(back.length + 1), 0, id);
+    back.splice(isNear ? near : pick(back.length + 1), 0, task);
   }
-  const turned = new Map(modes);
-  for (const task of problem.tasks)
-    if (task.modes.length > 1 && removed.has(task.id)) turned.set(task.id, pick(task.modes.length));
-  return { ids: back, modes: turned };
+  const turned = modes.slice();
+  for (const task of removed) {
+    const ways = problem.tasks[task]!.modes.length;
+    if (ways > 1) turned[task] = pick(ways);
+  }
+  return { order: Int32Array.from(back), modes: turned };
 }
 
 /** Neighbours in time, those about what is late, one chain with what it waits for, or any. */
 function choose(
   problem: ScheduleProblem,
-  ids: readonly string[],
-  { late }: Schedule,
+  order: Int32Array,
+  late: readonly number[],
   size: number,
   pick: (count: number) => number,
-): string[] {
+): number[] {
   const way = pick(5);
   if (way === 0) {
-    const from = pick(Math.max(ids.length - size, 1));
-    return ids.slice(from, from + size);
+    const from = pick(Math.max(order.length - size, 1));
+    return Array.from(order.subarray(from, from + size));
   }
   if (way === 4 && late.length > 0) {
     // Whoever is before somebody late may stand in the way.
-    const at = ids.indexOf(late[pick(late.length)]?.taskId ?? "");
-    return [...ids.slice(Math.max(at - pick(ids.length), 0), at + 1)]
-      .slice(0, size - 1)
-      .concat(ids[at] ?? []);
+    const last = late[pick(late.length)]!;
+    const at = order.indexOf(last);
+    return [...order.subarray(Math.max(at - pick(order.length), 0), at + 1)].slice(0, size - 1).concat(last);
   }
   if (way === 1 || (way === 2 && late.length > 0)) {
-    const byId = new Map(problem.tasks.map((task) => [task.id, task]));
-    const chain: string[] = [];
-    let id: string | undefined = way === 2 ? late[pick(late.length)]?.taskId : ids[pick(ids.length)];
-    while (id !== undefined && chain.length < size) {
-      chain.push(id);
-      const after: ScheduleTask["after"] = byId.get(id)?.after ?? [];
-      id = after[pick(Math.max(after.length, 1))]?.taskId;
+    const { waits } = framesOf(problem).real;
+    const chain: number[] = [];
+    let task: number | undefined = way === 2 ? late[pick(late.length)] : order[pick(order.length)];
+    while (task !== undefined && chain.length < size) {
+      chain.push(task);
+      const before: (typeof waits)[number] = waits[task] ?? [];
+      task = before[pick(Math.max(before.length, 1))]?.task;
     }
     return chain;
   }
-  return shuffle([...ids], pick).slice(0, size);
+  return shuffle(Array.from(order), pick).slice(0, size);
 }
 
-function shuffle(ids: string[], pick: (count: number) => number): string[] {
-  for (let i = ids.length - 1; i > 0; i--) {
+function shuffle(tasks: number[], pick: (count: number) => number): number[] {
+  for (let i = tasks.length - 1; i > 0; i--) {
     const j = pick(i + 1);
-    [ids[i], ids[j]] = [ids[j] ?? "", ids[i] ?? ""];
+    [tasks[i], tasks[j]] = [tasks[j]!, tasks[i]!];
   }
-  return ids;
+  return tasks;
 }

@@ -1,5 +1,5 @@
 import { describeSchedule } from "./describeSchedule";
-import { addToLaneInPlace, findNextStart, openLane } from "./lane";
+import { Lane } from "./lane";
 import { edgeMin, type PlacedTask, type Schedule, type ScheduleProblem } from "./problem";
 
 /** A place in a day that was kept. */
@@ -9,7 +9,7 @@ export type LaidTask = Pick<PlacedTask, "taskId" | "startMin" | "mode">;
 export function keepPlaces(problem: ScheduleProblem, laid: readonly LaidTask[]): Schedule | null {
   const laidOf = new Map(laid.map((each) => [each.taskId, each]));
   const lanes = new Map(
-    problem.resources.map((resource) => [resource.id, openLane(resource, problem.openMin, false)]),
+    problem.resources.map((resource) => [resource.id, new Lane(resource, problem.openMin, false)]),
   );
   const placed = new Map<string, PlacedTask>();
   for (const task of problem.tasks) {
@@ -19,24 +19,32 @@ export function keepPlaces(problem: ScheduleProblem, laid: readonly LaidTask[]):
     const { startMin } = own;
     for (const { resourceId, fromMin, toMin, amount } of mode.uses) {
       const lane = lanes.get(resourceId);
-      const block = { startMin: startMin + fromMin, endMin: startMin + toMin, amount, heat: mode.heat };
-      if (!lane || findNextStart(lane, block, false) !== null) return null;
-      addToLaneInPlace(lane, block);
+      const block = [startMin + fromMin, startMin + toMin, amount, mode.heat] as const;
+      if (!lane || !Number.isNaN(lane.findNextStart(...block))) return null;
+      lane.add(...block);
     }
     placed.set(task.id, { ...own, endMin: startMin + mode.durationMin });
   }
   for (const { resourceId, amount, from, until } of problem.holds) {
     const [first, last, lane] = [placed.get(from.taskId), placed.get(until.taskId), lanes.get(resourceId)];
     if (!first || !last || !lane) return null;
-    const block = { startMin: edgeMin(from, first), endMin: edgeMin(until, last), amount, heat: null };
-    if (findNextStart(lane, block, false) !== null) return null;
-    addToLaneInPlace(lane, block);
+    const block = [edgeMin(from, first), edgeMin(until, last), amount, null] as const;
+    if (!Number.isNaN(lane.findNextStart(...block))) return null;
+    lane.add(...block);
   }
   const tooSoon = problem.tasks.some((task) =>
-    task.after.some(
-      ({ taskId, minWaitMin }) =>
-        (placed.get(task.id)?.startMin ?? 0) < (placed.get(taskId)?.endMin ?? Infinity) + minWaitMin,
-    ),
+    task.after.some(({ taskId, minWaitMin, from = "end" }) => {
+      const before = placed.get(taskId);
+      const fromMin = before ? edgeMin({ taskId, edge: from }, before) : Infinity;
+      return (placed.get(task.id)?.startMin ?? 0) < fromMin + minWaitMin;
+    }),
   );
-  return tooSoon ? null : describeSchedule(problem, placed);
+  if (tooSoon) return null;
+  const all = problem.tasks.flatMap(({ id }) => placed.get(id) ?? []);
+  return describeSchedule(problem, {
+    starts: Float64Array.from(all, ({ startMin }) => startMin),
+    ends: Float64Array.from(all, ({ endMin }) => endMin),
+    modes: Int32Array.from(all, ({ mode }) => mode),
+    isForced: false,
+  });
 }

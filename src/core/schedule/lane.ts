@@ -3,116 +3,184 @@ import { canShare, computeChangeoverMin, type ScheduleResource, type TaskHeat } 
 /** Amounts are trays, moulds, hands, or areas in whole units: sums stray by rounding only. */
 export const EVEN = 1e-9;
 
-/** One task's hold on a resource. */
-export interface Block {
-  readonly startMin: number;
-  readonly endMin: number;
-  readonly amount: number;
-  readonly heat: TaskHeat | null;
-}
+/** No two heats of a kitchen lie further apart than this, °C. */
+const WIDEST_C = 400;
 
-/** What holds one resource, in the order of starts, and how it may be shared. */
-export interface Lane {
-  readonly resource: ScheduleResource;
-  /** What is away, and a heater's cold: few, and longer than any task. */
-  readonly standing: readonly Block[];
-  readonly blocks: Block[];
-  /** Of the blocks, so that those that ended long ago need not be looked at. */
-  longestMin: number;
-}
+/** What is taken of one resource, in the order of starts, and how it may be shared. */
+export class Lane {
+  private readonly starts: number[] = [];
+  private readonly ends: number[] = [];
+  private readonly amounts: number[] = [];
+  private readonly heats: (TaskHeat | null)[] = [];
+  /** What is away, and a heater's cold: few, and longer than any task. They stand before the others. */
+  private readonly standing: number;
+  /** Of the blocks that are not standing, so that those that ended long ago need not be looked at. */
+  private longestMin = 0;
+  private readonly reachMin: number;
+  /** Any two tasks may be in it at once, as far as there is room. */
+  private readonly isPlain: boolean;
+  /** Those that overlap what is looked at, the first `overCount` of them: kept, since it is asked for all the time. */
+  private readonly over: number[] = [];
+  private overCount = 0;
 
-/**
- * Opens a lane with what is away.
- * @param coldUntilMin - When a heater begins, cold; null if that is seen to afterwards.
- * @param mirrored - Time runs backwards: what is away is away in the mirror.
- */
-export function openLane(resource: ScheduleResource, coldUntilMin: number | null, mirrored: boolean): Lane {
-  const away = resource.away.map(({ fromMin, toMin, amount }): Block => ({
-    startMin: mirrored ? -toMin : fromMin,
-    endMin: mirrored ? -fromMin : toMin,
-    amount,
-    heat: null,
-  }));
-  const { heater } = resource;
-  const cold: Block[] =
-    heater && coldUntilMin !== null
-      ? [
-          {
-            startMin: -Infinity,
-            endMin: coldUntilMin,
-            amount: resource.capacity,
-            heat: { startC: heater.restC, endC: heater.restC },
-          },
-        ]
-      : [];
-  return { resource, standing: [...away, ...cold], blocks: [], longestMin: 0 };
-}
-
-export function addToLaneInPlace(lane: Lane, block: Block): void {
-  lane.blocks.splice(findFirstAfter(lane.blocks, block.startMin), 0, block);
-  lane.longestMin = Math.max(lane.longestMin, block.endMin - block.startMin);
-}
-
-/** Takes out a block that was added: a hold whose end has become known. */
-export function takeFromLaneInPlace(lane: Lane, block: Block): void {
-  lane.blocks.splice(lane.blocks.indexOf(block), 1);
-  lane.longestMin = lane.blocks.reduce((longest, each) => Math.max(longest, each.endMin - each.startMin), 0);
-}
-
-/** Index of the first block that starts after a minute. O(log blocks). */
-function findFirstAfter(blocks: readonly Block[], minute: number): number {
-  let [low, high] = [0, blocks.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((blocks[middle]?.startMin ?? Infinity) <= minute) low = middle + 1;
-    else high = middle;
+  /**
+   * Opens a lane with what is away.
+   * @param coldUntilMin - When a heater begins, cold; null if that is seen to afterwards.
+   * @param isMirrored - Time runs backwards: what is away is away in the mirror.
+   */
+  constructor(
+    readonly resource: ScheduleResource,
+    coldUntilMin: number | null,
+    private readonly isMirrored: boolean,
+  ) {
+    const { heater, gapMin, away, capacity } = resource;
+    for (const { fromMin, toMin, amount } of away)
+      this.push(isMirrored ? -toMin : fromMin, isMirrored ? -fromMin : toMin, amount, null);
+    if (heater && coldUntilMin !== null)
+      this.push(-Infinity, coldUntilMin, capacity, { startC: heater.restC, endC: heater.restC });
+    this.standing = this.starts.length;
+    this.reachMin = heater
+      ? Math.max(gapMin, WIDEST_C / Math.min(heater.heatUpCPerMin, heater.coolDownCPerMin))
+      : gapMin;
+    this.isPlain = heater === null && gapMin === 0;
   }
-  return low;
-}
 
-/**
- * Whether a hold may stand where it is; if not, the first later start that is worth trying.
- * @param mirrored - Time runs backwards: a change of temperature is made in the other direction.
- * @returns null if it fits.
- */
-export function findNextStart(lane: Lane, wanted: Block, mirrored: boolean): number | null {
-  const { resource, standing, blocks, longestMin } = lane;
-  const over: Block[] = [];
-  let nextMin: number | null = null;
-  const meet = (block: Block): void => {
+  private push(startMin: number, endMin: number, amount: number, heat: TaskHeat | null): void {
+    this.starts.push(startMin);
+    this.ends.push(endMin);
+    this.amounts.push(amount);
+    this.heats.push(heat);
+  }
+
+  add(startMin: number, endMin: number, amount: number, heat: TaskHeat | null): void {
+    const at = this.findFirstAfter(startMin);
+    this.push(startMin, endMin, amount, heat);
+    // Mostly it is the last: those behind it make room.
+    for (let i = this.starts.length - 1; i > at; i--) this.move(i - 1, i);
+    this.starts[at] = startMin;
+    this.ends[at] = endMin;
+    this.amounts[at] = amount;
+    this.heats[at] = heat;
+    if (endMin - startMin > this.longestMin) this.longestMin = endMin - startMin;
+  }
+
+  private move(from: number, to: number): void {
+    this.starts[to] = this.starts[from]!;
+    this.ends[to] = this.ends[from]!;
+    this.amounts[to] = this.amounts[from]!;
+    this.heats[to] = this.heats[from]!;
+  }
+
+  /** Takes out what was added with these very figures: a hold whose end has become known. */
+  take(startMin: number, endMin: number, amount: number): void {
+    for (let at = this.standing; at < this.starts.length; at++) {
+      if (this.starts[at] !== startMin || this.ends[at] !== endMin || this.amounts[at] !== amount) continue;
+      this.starts.splice(at, 1);
+      this.ends.splice(at, 1);
+      this.amounts.splice(at, 1);
+      this.heats.splice(at, 1);
+      break;
+    }
+    this.longestMin = 0;
+    for (let i = this.standing; i < this.starts.length; i++)
+      this.longestMin = Math.max(this.longestMin, this.ends[i]! - this.starts[i]!);
+  }
+
+  /** Index of the first block that starts after a minute. O(log blocks). */
+  private findFirstAfter(minute: number): number {
+    let low = this.standing;
+    let high = this.starts.length;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (this.starts[middle]! <= minute) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  }
+
+  /**
+   * Whether something may stand where it is; if not, the first later start that is worth trying.
+   * @returns NaN if it fits, Infinity if it never does.
+   */
+  findNextStart(startMin: number, endMin: number, amount: number, heat: TaskHeat | null): number {
+    this.overCount = 0;
+    let nextMin = NaN;
+    for (let i = 0; i < this.standing; i++) nextMin = this.meet(i, startMin, endMin, amount, heat, nextMin);
+    // Blocks are in the order of their starts: those before and after these cannot meet the wanted one.
+    const { starts, reachMin } = this;
+    const lastMin = endMin + reachMin;
+    for (
+      let i = this.findFirstAfter(startMin - this.longestMin - reachMin - 1);
+      i < starts.length && starts[i]! < lastMin;
+      i++
+    )
+      nextMin = this.meet(i, startMin, endMin, amount, heat, nextMin);
+    return Number.isNaN(nextMin) ? this.findRoom(startMin, endMin, amount) : nextMin;
+  }
+
+  /** The next start after meeting one block; what it shares the resource with is noted. */
+  private meet(
+    i: number,
+    startMin: number,
+    endMin: number,
+    amount: number,
+    heat: TaskHeat | null,
+    nextMin: number,
+  ): number {
+    const { resource, starts, ends, amounts, heats } = this;
+    if (this.isPlain) {
+      if (startMin >= ends[i]! || endMin <= starts[i]!) return nextMin;
+      if (amounts[i]! + amount > resource.capacity + EVEN) return nextMin > ends[i]! ? nextMin : ends[i]!;
+      this.over[this.overCount++] = i;
+      return nextMin;
+    }
+    const other = heats[i]!;
     const shares =
-      resource.gapMin === 0 &&
-      (resource.heater === null || canShare(resource.heater, block.heat, wanted.heat));
-    const before = shares ? 0 : findGapMin(resource, block.heat, wanted.heat, mirrored);
-    const after = shares ? 0 : findGapMin(resource, wanted.heat, block.heat, mirrored);
-    if (wanted.startMin >= block.endMin + before || wanted.endMin + after <= block.startMin) return;
+      resource.gapMin === 0 && (resource.heater === null || canShare(resource.heater, other, heat));
+    const before = shares ? 0 : findGapMin(resource, other, heat, this.isMirrored);
+    if (startMin >= ends[i]! + before) return nextMin;
+    const after = shares ? 0 : findGapMin(resource, heat, other, this.isMirrored);
+    if (endMin + after <= starts[i]!) return nextMin;
     // One that leaves too little room by itself is waited for to its end.
-    if (shares && block.amount + wanted.amount <= resource.capacity + EVEN) over.push(block);
-    else nextMin = Math.max(nextMin ?? -Infinity, block.endMin + before);
-  };
-  standing.forEach(meet);
-  // Blocks are in the order of their starts: those before and after these cannot meet the wanted one.
-  const reachMin = longestGapMin(resource);
-  for (let i = findFirstAfter(blocks, wanted.startMin - longestMin - reachMin - 1); i < blocks.length; i++) {
-    const block = blocks[i];
-    if (!block || block.startMin >= wanted.endMin + reachMin) break;
-    meet(block);
+    if (shares && amounts[i]! + amount <= resource.capacity + EVEN) {
+      this.over[this.overCount++] = i;
+      return nextMin;
+    }
+    const clearMin = ends[i]! + before;
+    return nextMin > clearMin ? nextMin : clearMin;
   }
-  return nextMin ?? findRoom(over, wanted, resource.capacity);
-}
 
-/** Where what overlaps leaves too little: the first end that frees some; null if there is room throughout. */
-function findRoom(over: readonly Block[], wanted: Block, capacity: number): number | null {
-  if (over.length === 0) return wanted.amount <= capacity ? null : Infinity;
-  const moments = [wanted.startMin, ...over.map(({ startMin }) => startMin)].filter(
-    (minute) => minute >= wanted.startMin && minute < wanted.endMin,
-  );
-  for (const minute of moments) {
-    const there = over.filter(({ startMin, endMin }) => startMin <= minute && minute < endMin);
-    const taken = there.reduce((sum, { amount }) => sum + amount, 0);
-    if (taken + wanted.amount > capacity + EVEN) return Math.min(...there.map(({ endMin }) => endMin));
+  /** Where what overlaps leaves too little: the first end that frees some; NaN if there is room throughout. */
+  private findRoom(startMin: number, endMin: number, amount: number): number {
+    const { over, overCount, starts, ends, amounts, resource } = this;
+    if (amount > resource.capacity + EVEN) return Infinity;
+    let total = amount;
+    for (let k = 0; k < overCount; k++) total += amounts[over[k]!]!;
+    if (total <= resource.capacity + EVEN) return NaN;
+    // It is fullest as it begins, or as one of the others does.
+    for (let k = -1; k < overCount; k++) {
+      const minute = k < 0 ? startMin : starts[over[k]!]!;
+      if (minute < startMin || minute >= endMin) continue;
+      let taken = amount;
+      let firstEndMin = Infinity;
+      for (let n = 0; n < overCount; n++) {
+        const i = over[n]!;
+        if (starts[i]! > minute || ends[i]! <= minute) continue;
+        taken += amounts[i]!;
+        if (ends[i]! < firstEndMin) firstEndMin = ends[i]!;
+      }
+      if (taken > resource.capacity + EVEN) return firstEndMin;
+    }
+    return NaN;
   }
-  return null;
+
+  /** The first end of what lies in a stretch of time; Infinity if nothing does. */
+  findFirstEnd(startMin: number, endMin: number): number {
+    let firstMin = Infinity;
+    for (let i = 0; i < this.starts.length; i++)
+      if (this.starts[i]! < endMin && this.ends[i]! > startMin) firstMin = Math.min(firstMin, this.ends[i]!);
+    return firstMin;
+  }
 }
 
 /** Between two tasks that follow each other: the resource's own gap and a heater's change of temperature. */
@@ -120,19 +188,11 @@ export function findGapMin(
   { heater, gapMin }: ScheduleResource,
   earlier: TaskHeat | null,
   later: TaskHeat | null,
-  mirrored: boolean,
+  isMirrored: boolean,
 ): number {
   if (!heater || !earlier || !later) return gapMin;
-  const changeMin = mirrored
+  const changeMin = isMirrored
     ? computeChangeoverMin(heater, later.endC, earlier.startC)
     : computeChangeoverMin(heater, earlier.endC, later.startC);
   return Math.max(changeMin, gapMin);
-}
-
-/** No two heats of a kitchen lie further apart than this, °C. */
-const WIDEST_C = 400;
-function longestGapMin({ heater, gapMin }: ScheduleResource): number {
-  return heater
-    ? Math.max(gapMin, WIDEST_C / Math.min(heater.heatUpCPerMin, heater.coolDownCPerMin))
-    : gapMin;
 }

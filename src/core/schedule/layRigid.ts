@@ -1,93 +1,125 @@
-import { describeSchedule } from "./describeSchedule";
-import { addToLaneInPlace, findNextStart, openLane, type Block } from "./lane";
-import type { Order } from "./laySchedule";
-import { listFollowers, placeTasks } from "./placeTasks";
-import {
-  edgeMin,
-  type PlacedTask,
-  type Schedule,
-  type ScheduleProblem,
-  type ScheduleTask,
-  type TaskMode,
-} from "./problem";
+import { framesOf } from "./frame";
+import { judge, type Judged } from "./judge";
+import { Lane } from "./lane";
+import type { Order } from "./order";
+import { placeTasks, type Placing } from "./placeTasks";
+import { edgeMin, type PlacedTask, type ScheduleProblem, type ScheduleTask, type TaskHeat } from "./problem";
 
 /**
  * A schedule that keeps every longest wait: tasks bound to each other by one, or by a hold, are laid out by themselves,
  * as one rigid chain, and the chains follow each other wherever their resources are free. Wasteful, and always feasible where each
  * chain is feasible by itself; the fallback where shifting single tasks does not mend a wait.
  */
-export function layRigid(problem: ScheduleProblem, order: Order): Schedule {
-  const chains = findChains(problem);
+export function layRigid(problem: ScheduleProblem, order: Order): Judged {
   const lanes = new Map(
-    problem.resources.map((resource) => [resource.id, openLane(resource, problem.openMin, false)]),
+    problem.resources.map((resource) => [resource.id, new Lane(resource, problem.openMin, false)]),
   );
   const placed = new Map<string, PlacedTask>();
-  for (const chain of sortChains(problem, chains)) {
+  for (const chain of sortChains(problem, findChains(problem))) {
     const template = layAlone(problem, chain, order);
     const blocks = [
-      ...chain.flatMap((task) => {
-        const own = template.get(task.id);
-        const mode = own ? task.modes[own.mode] : undefined;
-        return own && mode ? toBlocks(mode, own.startMin) : [];
-      }),
+      ...chain.flatMap((task) => toBlocks(task, template.get(task.id))),
       ...holdBlocks(problem, template),
     ];
     // Nobody in the chain may start before what it waits for outside of the chain.
     let shiftMin = Math.max(
       ...chain.map((task) => {
         const own = template.get(task.id)?.startMin ?? 0;
-        const outside = task.after.map(({ taskId, minWaitMin }) => {
+        const outside = task.after.map(({ taskId, minWaitMin, from = "end" }) => {
           const before = template.has(taskId) ? undefined : placed.get(taskId);
-          return before ? before.endMin + minWaitMin : -Infinity;
+          return before ? edgeMin({ taskId, edge: from }, before) + minWaitMin : -Infinity;
         });
         return Math.max(problem.openMin, task.releaseMin ?? problem.openMin, ...outside) - own;
       }),
     );
-    for (let moved = true; moved;) {
-      moved = false;
-      for (const { resourceId, block } of blocks) {
-        const lane = lanes.get(resourceId);
-        if (!lane) continue;
-        const there = shift(block, shiftMin);
-        const nextMin = findNextStart(lane, there, false);
-        if (nextMin === null || !Number.isFinite(nextMin)) continue;
-        shiftMin += nextMin - there.startMin;
-        moved = true;
-      }
-    }
-    for (const { resourceId, block } of blocks) {
-      const lane = lanes.get(resourceId);
-      if (lane) addToLaneInPlace(lane, shift(block, shiftMin));
+    for (let byMin = addChainInPlace(lanes, blocks, shiftMin); byMin > 0;) {
+      shiftMin += byMin;
+      byMin = addChainInPlace(lanes, blocks, shiftMin);
     }
     for (const [id, own] of template)
       placed.set(id, { ...own, startMin: own.startMin + shiftMin, endMin: own.endMin + shiftMin });
   }
-  return describeSchedule(problem, placed);
+  const at = (pick: (task: PlacedTask) => number) =>
+    problem.tasks.map(({ id }) => {
+      const own = placed.get(id);
+      return own ? pick(own) : NaN;
+    });
+  return judge(problem, {
+    starts: Float64Array.from(at(({ startMin }) => startMin)),
+    ends: Float64Array.from(at(({ endMin }) => endMin)),
+    modes: Int32Array.from(at(({ mode }) => mode)),
+    // Chains do not see each other's holds as single tasks do: what is overfull is looked for.
+    isForced: true,
+  });
 }
 
-const shift = (block: Block, byMin: number): Block => ({
-  ...block,
-  startMin: block.startMin + byMin,
-  endMin: block.endMin + byMin,
-});
+/** What is taken of a resource for some minutes. */
+interface Block {
+  readonly resourceId: string;
+  readonly startMin: number;
+  readonly endMin: number;
+  readonly amount: number;
+  readonly heat: TaskHeat | null;
+}
 
-const toBlocks = ({ uses, heat }: TaskMode, startMin: number) =>
-  uses.map(({ resourceId, fromMin, toMin, amount }) => ({
+/**
+ * Puts all of a chain's blocks into their lanes, each beside the others of the chain: what runs side by side in it needs
+ * room for all of it at once.
+ * @returns 0 if they are in; else by how much later the whole is to be tried, and nothing is in.
+ */
+function addChainInPlace(
+  lanes: ReadonlyMap<string, Lane>,
+  blocks: readonly Block[],
+  shiftMin: number,
+): number {
+  // Where it stands alone in the way of others, by how much; where only together, until the first of the others ends.
+  for (const { resourceId, startMin, endMin, amount, heat } of blocks) {
+    const nextMin =
+      lanes.get(resourceId)?.findNextStart(startMin + shiftMin, endMin + shiftMin, amount, heat) ?? NaN;
+    if (Number.isFinite(nextMin)) return nextMin - (startMin + shiftMin);
+  }
+  const added: Block[] = [];
+  for (const block of blocks) {
+    const { resourceId, amount, heat } = block;
+    const [startMin, endMin] = [block.startMin + shiftMin, block.endMin + shiftMin];
+    const lane = lanes.get(resourceId);
+    if (!lane) continue;
+    if (!Number.isNaN(lane.findNextStart(startMin, endMin, amount, heat))) {
+      for (const each of added)
+        lanes.get(each.resourceId)?.take(each.startMin + shiftMin, each.endMin + shiftMin, each.amount);
+      const endsMin = lane.findFirstEnd(startMin, endMin);
+      // Nobody else is there: the chain by itself asks for too much, and is told to be overfull.
+      if (Number.isFinite(endsMin) && endsMin > startMin) return endsMin - startMin;
+      for (const each of blocks)
+        lanes
+          .get(each.resourceId)
+          ?.add(each.startMin + shiftMin, each.endMin + shiftMin, each.amount, each.heat);
+      return 0;
+    }
+    lane.add(startMin, endMin, amount, heat);
+    added.push(block);
+  }
+  return 0;
+}
+
+function toBlocks({ modes }: ScheduleTask, own: PlacedTask | undefined): Block[] {
+  const mode = own ? modes[own.mode] : undefined;
+  if (!own || !mode) return [];
+  return mode.uses.map(({ resourceId, fromMin, toMin, amount }) => ({
     resourceId,
-    block: { startMin: startMin + fromMin, endMin: startMin + toMin, amount, heat },
+    startMin: own.startMin + fromMin,
+    endMin: own.startMin + toMin,
+    amount,
+    heat: mode.heat,
   }));
+}
 
 /** What the chain holds from one of its tasks to another. */
-const holdBlocks = ({ holds }: ScheduleProblem, template: ReadonlyMap<string, PlacedTask>) =>
+const holdBlocks = ({ holds }: ScheduleProblem, template: ReadonlyMap<string, PlacedTask>): Block[] =>
   holds.flatMap(({ resourceId, amount, from, until }) => {
     const [first, last] = [template.get(from.taskId), template.get(until.taskId)];
     return first && last
-      ? [
-          {
-            resourceId,
-            block: { startMin: edgeMin(from, first), endMin: edgeMin(until, last), amount, heat: null },
-          },
-        ]
+      ? [{ resourceId, startMin: edgeMin(from, first), endMin: edgeMin(until, last), amount, heat: null }]
       : [];
   });
 
@@ -146,15 +178,17 @@ function reachChains(tasks: readonly ScheduleTask[], find: (id: string) => strin
 }
 
 /** Chains in an order in which each finds what it waits for laid, the earliest promise first. */
-function sortChains({ tasks }: ScheduleProblem, chains: readonly ScheduleTask[][]): ScheduleTask[][] {
+function sortChains(problem: ScheduleProblem, chains: readonly ScheduleTask[][]): ScheduleTask[][] {
+  const { tasks } = problem;
   const chainOf = new Map(chains.flatMap((chain) => chain.map(({ id }) => [id, chain] as const)));
-  const followers = listFollowers(tasks);
+  const { followers } = framesOf(problem).real;
+  const placeOf = new Map(tasks.map(({ id }, i) => [id, i]));
   const dueOf = (chain: readonly ScheduleTask[]): number => {
     const seen = new Set<string>();
     const look = (task: ScheduleTask): number => {
       if (seen.has(task.id)) return Infinity;
       seen.add(task.id);
-      const after = (followers.get(task.id) ?? []).map(({ follower }) => look(follower));
+      const after = (followers[placeOf.get(task.id) ?? 0] ?? []).map((follower) => look(tasks[follower]!));
       return Math.min(task.dueMin ?? Infinity, ...after);
     };
     return Math.min(...chain.map(look));
@@ -188,11 +222,13 @@ const PULLS = 60;
 function layAlone(
   problem: ScheduleProblem,
   chain: readonly ScheduleTask[],
-  { modeOf, forwardRankOf }: Order,
+  order: Order,
 ): Map<string, PlacedTask> {
   const inside = new Set(chain.map(({ id }) => id));
+  const places = chain.map(({ id }) => problem.tasks.findIndex((task) => task.id === id));
   const alone: ScheduleProblem = {
     ...problem,
+    openMin: -Infinity,
     resources: problem.resources.map((resource) => ({ ...resource, away: [] })),
     holds: problem.holds.filter(({ from }) => inside.has(from.taskId)),
     tasks: chain.map((task) => ({
@@ -201,22 +237,34 @@ function layAlone(
       pinnedMin: null,
     })),
   };
-  const releases = new Map<string, number>();
-  let best: { placed: Map<string, PlacedTask>; over: number } | null = null;
+  const rank = order.rank;
+  const modes = order.modes;
+  const releaseMin = new Float64Array(chain.length);
+  const rules = {
+    releaseMin,
+    rank: rank && Float64Array.from(places, (place) => rank[place] ?? 0),
+    tieRank: new Float64Array(chain.length),
+    modes: modes && Int32Array.from(places, (place) => modes[place] ?? -1),
+    coldUntilMin: null,
+  };
+  const { real } = framesOf(alone);
+  let best: { readonly placing: Placing; readonly over: number } | null = null;
   for (let round = 0; round < PULLS; round++) {
-    const placed = placeTasks(alone, {
-      releaseMin: (task) => releases.get(task.id) ?? 0,
-      rank: (task, earliestMin) => [...(forwardRankOf?.(task) ?? []), earliestMin],
-      modeOf,
-      coldUntilMin: null,
-      mirrored: false,
-    });
-    const { brokenWaits } = describeSchedule(alone, placed);
-    const over = brokenWaits.reduce((sum, { overMin }) => sum + overMin, 0);
-    if (!best || over < best.over) best = { placed, over };
+    const placing = placeTasks(real, rules, (task) => chain[task]?.id ?? "");
+    const { broken } = judge(alone, placing);
+    const over = broken.reduce((sum, { overMin }) => sum + overMin, 0);
+    if (!best || over < best.over) best = { placing, over };
     if (over === 0) break;
-    for (const { afterTaskId, overMin } of brokenWaits)
-      releases.set(afterTaskId, (placed.get(afterTaskId)?.startMin ?? 0) + overMin);
+    for (const { before, overMin } of broken)
+      releaseMin[before] = Math.max(releaseMin[before]!, placing.starts[before]! + overMin);
   }
-  return best?.placed ?? new Map<string, PlacedTask>();
+  const found = best?.placing;
+  return new Map(
+    found
+      ? chain.map(({ id }, i) => [
+          id,
+          { taskId: id, startMin: found.starts[i]!, endMin: found.ends[i]!, mode: found.modes[i]! },
+        ])
+      : [],
+  );
 }

@@ -23,6 +23,7 @@ export function boundSchedule(problem: ScheduleProblem): ScheduleBound {
   };
 }
 
+const longestMin = ({ modes }: ScheduleTask) => Math.max(...modes.map(({ durationMin }) => durationMin));
 const shortestMin = ({ modes }: ScheduleTask) => Math.min(...modes.map(({ durationMin }) => durationMin));
 
 /** Earliest start and end of each task, were it alone. */
@@ -37,9 +38,11 @@ function computeHeads(problem: ScheduleProblem): Map<string, { startMin: number;
       task.releaseMin ?? problem.openMin,
       problem.openMin + litMin,
       task.pinnedMin ?? -Infinity,
-      ...task.after.map(({ taskId, minWaitMin }) => {
+      ...task.after.map(({ taskId, minWaitMin, from }) => {
         const before = byId.get(taskId);
-        return before ? head(before).endMin + minWaitMin : -Infinity;
+        if (!before) return -Infinity;
+        const { startMin: begunMin, endMin: doneMin } = head(before);
+        return (from === "start" ? begunMin : doneMin) + minWaitMin;
       }),
     );
     const found = { startMin, endMin: startMin + shortestMin(task) };
@@ -125,9 +128,12 @@ function longestChain(problem: ScheduleProblem, hands: ReadonlyMap<string, numbe
   const spanTo = (task: ScheduleTask): number => {
     const known = spans.get(task.id);
     if (known !== undefined) return known;
-    const before = task.after.map(({ taskId, minWaitMin }) => {
+    const before = task.after.map(({ taskId, minWaitMin, from }) => {
       const other = byId.get(taskId);
-      return other ? spanTo(other) + minWaitMin + shortestMin(task) : -Infinity;
+      if (!other) return -Infinity;
+      // From its start, its own minutes do not count: in the way that takes longest.
+      const backMin = from === "start" ? longestMin(other) : 0;
+      return spanTo(other) - backMin + minWaitMin + shortestMin(task);
     });
     const own = Math.min(
       ...task.modes.map(({ uses, durationMin }) =>

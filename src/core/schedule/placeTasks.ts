@@ -1,294 +1,226 @@
-import {
-  addToLaneInPlace,
-  findNextStart,
-  openLane,
-  takeFromLaneInPlace,
-  type Block,
-  type Lane,
-} from "./lane";
-import {
-  edgeMin,
-  type PlacedTask,
-  type ScheduleHold,
-  type ScheduleProblem,
-  type ScheduleTask,
-  type TaskMode,
-} from "./problem";
+import type { Frame, FrameHold, FrameMode } from "./frame";
+import { Lane } from "./lane";
 
 export interface PlacingRules {
-  /** Earliest start of each task, over and above its waits. */
-  readonly releaseMin: (task: ScheduleTask) => number;
-  /** Of the tasks that could come next, the one with the lowest figures goes first. */
-  readonly rank: (task: ScheduleTask, earliestMin: number) => readonly number[];
-  /** The way a task is to be done; null to take whichever ends first. */
-  readonly modeOf: (task: ScheduleTask) => number | null;
+  /** By task: earliest start, over and above its waits. */
+  readonly releaseMin: Float64Array;
+  /** By task: of those that could come next, the lowest goes first; null to let the earliest go first. */
+  readonly rank: Float64Array | null;
+  /** By task: between those that could start at the same minute, the lower goes first. */
+  readonly tieRank: Float64Array;
+  /** By task: the way it is to be done; −1 or null to take whichever ends first. */
+  readonly modes: Int32Array | null;
   /** When heaters begin cold, or null if that is seen to afterwards. */
   readonly coldUntilMin: number | null;
-  /** Time runs backwards: a change of temperature is made in the other direction. */
-  readonly mirrored: boolean;
+}
+
+/** Where every task is, by its place in the problem. */
+export interface Placing {
+  readonly starts: Float64Array;
+  readonly ends: Float64Array;
+  readonly modes: Int32Array;
+  /** What was ready found everything held, and one was placed all the same. */
+  readonly isForced: boolean;
 }
 
 /**
  * Places every task as early as its waits, its release and its resources allow, one after the other (serial
  * schedule generation). Longest waits are not enforced here. What a hold takes is taken for good until its end is
  * placed; a task that finds nothing left waits for others to end theirs. Where all that are ready do, the first is placed
- * all the same: describeSchedule says what is overfull by it. O(tasks · ready tasks + tasks · blocks).
- * @throws {RangeError} If tasks wait for each other in a circle, name something unknown, or ask for more of a resource
- * than there is.
+ * all the same: describeSchedule says what is overfull by it. O(tasks · log ready tasks + tasks · blocks).
+ * @param name - Of a task, for what is thrown.
+ * @throws {RangeError} If tasks wait for each other in a circle, or ask for more of a resource than there is.
  */
-export function placeTasks(problem: ScheduleProblem, rules: PlacingRules): Map<string, PlacedTask> {
-  const lanes = new Map(
-    problem.resources.map((resource) => [
-      resource.id,
-      openLane(resource, rules.coldUntilMin, rules.mirrored),
-    ]),
-  );
-  const placed = new Map<string, PlacedTask>();
-  const holds = holdsOf(problem);
-  const open = new Map<ScheduleHold, Block>();
-  const followers = followersOf(problem);
-  const waitingFor = new Map(problem.tasks.map(({ id, after }) => [id, after.length]));
-  // What all its waits are placed for is ready; from then on its earliest start and its rank stand fast.
-  const ready: ReadyTask[] = [];
-  const admit = (task: ScheduleTask, position: number) => {
-    const earliestMin = findEarliest(task, placed, rules.releaseMin(task));
-    ready.push({ task, position, earliestMin, ranks: rules.rank(task, earliestMin) });
+export function placeTasks(frame: Frame, rules: PlacingRules, name: (task: number) => string): Placing {
+  const count = frame.modes.length;
+  const lanes = frame.resources.map((each) => new Lane(each, rules.coldUntilMin, frame.isMirrored));
+  const starts = new Float64Array(count).fill(NaN);
+  const ends = new Float64Array(count).fill(NaN);
+  const modes = new Int32Array(count).fill(-1);
+  const openedMin = new Map<FrameHold, number>();
+  const waitingFor = Int32Array.from(frame.waits, (list) => list.length);
+  const ready = new ReadyTasks(frame, rules, count);
+  let isForced = false;
+
+  /** Earliest start of a task done in a way that takes so long, by waits and release. */
+  const findEarliest = (task: number, durationMin: number): number => {
+    let earliestMin = rules.releaseMin[task]!;
+    for (const { task: before, minWaitMin, fromStart, toEnd } of frame.waits[task]!) {
+      const fromMin = (fromStart ? starts[before]! : ends[before]!) + minWaitMin;
+      earliestMin = Math.max(earliestMin, toEnd ? fromMin - durationMin : fromMin);
+    }
+    return earliestMin;
   };
-  problem.tasks.forEach((task, position) => {
-    if (task.after.length === 0) admit(task, position);
-  });
-  while (placed.size < problem.tasks.length) {
-    if (ready.length === 0) {
-      const stuck = problem.tasks.filter(({ id }) => !placed.has(id)).map(({ id }) => id);
-      throw new RangeError(`placeTasks: tasks wait for each other: ${stuck.join(", ")}`);
+  const admit = (task: number) => ready.push(task, findEarliest(task, shortestMin(frame.modes[task]!)));
+  /** The first start from `earliestMin` on at which all that it uses and begins to hold is free; NaN if never. */
+  const findFreeStart = (
+    task: number,
+    mode: FrameMode,
+    earliestMin: number,
+    holds: readonly FrameHold[],
+  ): number => {
+    let startMin = earliestMin;
+    for (let moved = true; moved;) {
+      moved = false;
+      for (const { lane, fromMin, toMin, amount } of mode.uses) {
+        const nextMin = lanes[lane]!.findNextStart(startMin + fromMin, startMin + toMin, amount, mode.heat);
+        if (Number.isNaN(nextMin)) continue;
+        if (nextMin === Infinity)
+          throw new RangeError(
+            `placeTasks: ${name(task)} asks for ${amount} of ${frame.resources[lane]!.id}, more than there is`,
+          );
+        startMin = nextMin - fromMin;
+        moved = true;
+      }
+      for (const { lane, amount, from } of holds) {
+        const offsetMin = from.isStart ? 0 : mode.durationMin;
+        const nextMin = lanes[lane]!.findNextStart(startMin + offsetMin, Infinity, amount, null);
+        if (Number.isNaN(nextMin)) continue;
+        if (nextMin === Infinity) return NaN;
+        startMin = nextMin - offsetMin;
+        moved = true;
+      }
     }
-    const { task, choice } =
-      takeNext(ready, ({ task, earliestMin }) =>
-        chooseMode(task, earliestMin, lanes, rules, holds.opening.get(task.id) ?? NONE),
-      ) ?? takeBlocked(ready, ({ task, earliestMin }) => chooseMode(task, earliestMin, lanes, rules, NONE));
-    const { startMin, mode, index } = choice;
-    for (const use of mode.uses)
-      addToLaneInPlace(laneOf(lanes, task, use.resourceId), toBlock(use, mode, startMin));
-    const own: PlacedTask = { taskId: task.id, startMin, endMin: startMin + mode.durationMin, mode: index };
-    placed.set(task.id, own);
-    for (const hold of holds.closing.get(task.id) ?? NONE) {
-      const lane = laneOf(lanes, task, hold.resourceId);
-      const begun = open.get(hold);
-      if (!begun) throw new RangeError(`placeTasks: ${task.id} ends a hold that has not begun`);
-      takeFromLaneInPlace(lane, begun);
-      addToLaneInPlace(lane, { ...begun, endMin: edgeMin(hold.until, own) });
-    }
-    for (const hold of holds.opening.get(task.id) ?? NONE) {
-      const block = toHoldBlock(hold, mode, startMin);
-      open.set(hold, block);
-      addToLaneInPlace(laneOf(lanes, task, hold.resourceId), block);
-    }
-    for (const { follower, position } of followers.get(task.id) ?? []) {
-      const missing = (waitingFor.get(follower.id) ?? 0) - 1;
-      waitingFor.set(follower.id, missing);
-      if (missing === 0) admit(follower, position);
-    }
-  }
-  return placed;
-}
-
-/** A task that could come next. */
-interface ReadyTask {
-  readonly task: ScheduleTask;
-  /** In the problem's list: of equal ranks the one listed first goes first. */
-  readonly position: number;
-  readonly earliestMin: number;
-  readonly ranks: readonly number[];
-}
-
-/** A search lays one problem thousands of times: who waits for whom is read once. */
-const known = new WeakMap<ScheduleProblem, ReturnType<typeof listFollowers>>();
-function followersOf(problem: ScheduleProblem): ReturnType<typeof listFollowers> {
-  const found = known.get(problem) ?? listFollowers(problem.tasks);
-  known.set(problem, found);
-  return found;
-}
-
-/** By task id: the tasks that wait for it, once for each wait. */
-export function listFollowers(tasks: readonly ScheduleTask[]) {
-  const followers = new Map<string, { readonly follower: ScheduleTask; readonly position: number }[]>();
-  tasks.forEach((follower, position) => {
-    for (const { taskId } of follower.after) {
-      const list = followers.get(taskId);
-      if (list) list.push({ follower, position });
-      else followers.set(taskId, [{ follower, position }]);
-    }
-  });
-  return followers;
-}
-
-/** Where a task would go, and how it would be done. */
-interface ModeChoice {
-  readonly startMin: number;
-  readonly mode: TaskMode;
-  readonly index: number;
-}
-type Chosen = { readonly task: ScheduleTask; readonly choice: ModeChoice };
-
-/** Takes the ready task with the lowest rank that has a place out of the list; null if none has. */
-function takeNext(ready: ReadyTask[], choose: (each: ReadyTask) => ModeChoice | null): Chosen | null {
-  // Mostly the first has a place: nothing is set up for those that are passed over until one is.
-  let passed: Set<ReadyTask> | null = null;
-  for (let left = ready.length; left > 0; left--) {
-    const at = findFirst(ready, passed);
-    const next = ready[at];
-    if (!next) break;
-    const choice = choose(next);
-    if (choice) {
-      ready.splice(at, 1);
-      return { task: next.task, choice };
-    }
-    passed ??= new Set();
-    passed.add(next);
-  }
-  return null;
-}
-
-/** Takes the first out whatever is held. */
-function takeBlocked(ready: ReadyTask[], choose: (each: ReadyTask) => ModeChoice | null): Chosen {
-  const taken = takeNext(ready, choose);
-  if (!taken) throw new RangeError("placeTasks: no ready task has a place, holds or not");
-  return taken;
-}
-
-/** Index of the lowest rank among those not passed over; −1 if all are. */
-function findFirst(ready: readonly ReadyTask[], passed: ReadonlySet<ReadyTask> | null): number {
-  let best = -1;
-  for (let i = 0; i < ready.length; i++) {
-    const each = ready[i];
-    if (!each || passed?.has(each)) continue;
-    const first = ready[best];
-    if (!first || comesFirst(each, first)) best = i;
-  }
-  return best;
-}
-
-/** Holds by the task that is placed first of their two, and by the one that ends them. */
-interface HoldsByTask {
-  readonly opening: ReadonlyMap<string, readonly ScheduleHold[]>;
-  readonly closing: ReadonlyMap<string, readonly ScheduleHold[]>;
-}
-
-const knownHolds = new WeakMap<ScheduleProblem, HoldsByTask>();
-function holdsOf(problem: ScheduleProblem): HoldsByTask {
-  const found = knownHolds.get(problem);
-  if (found) return found;
-  const by = (edge: "from" | "until") => {
-    const groups = new Map<string, ScheduleHold[]>();
-    for (const hold of problem.holds)
-      groups.set(hold[edge].taskId, [...(groups.get(hold[edge].taskId) ?? []), hold]);
-    return groups;
+    return startMin;
   };
-  const made = { opening: by("from"), closing: by("until") };
-  knownHolds.set(problem, made);
-  return made;
-}
-
-const NONE: readonly ScheduleHold[] = [];
-
-/** A hold as it begins: nobody knows yet when it ends. */
-const toHoldBlock = ({ from, amount }: ScheduleHold, { durationMin }: TaskMode, startMin: number): Block => ({
-  startMin: from.edge === "start" ? startMin : startMin + durationMin,
-  endMin: Infinity,
-  amount,
-  heat: null,
-});
-
-/** Earliest start by waits and release; all it waits for is placed. */
-function findEarliest(
-  task: ScheduleTask,
-  placed: ReadonlyMap<string, PlacedTask>,
-  releaseMin: number,
-): number {
-  return task.after.reduce(
-    (earliestMin, { taskId, minWaitMin }) =>
-      Math.max(earliestMin, (placed.get(taskId)?.endMin ?? -Infinity) + minWaitMin),
-    releaseMin,
-  );
-}
-
-function comesFirst(left: ReadyTask, right: ReadyTask): boolean {
-  const count = Math.min(left.ranks.length, right.ranks.length);
-  for (let i = 0; i < count; i++) {
-    const [a, b] = [left.ranks[i] ?? 0, right.ranks[i] ?? 0];
-    if (a !== b) return a < b;
-  }
-  return left.position < right.position;
-}
-
-/** The mode asked for, or the one that ends first; of equals the one listed first. Null if what it holds is held. */
-function chooseMode(
-  task: ScheduleTask,
-  earliestMin: number,
-  lanes: ReadonlyMap<string, Lane>,
-  { modeOf, mirrored }: PlacingRules,
-  holds: readonly ScheduleHold[],
-): ModeChoice | null {
-  const wanted = modeOf(task);
-  if (wanted !== null && !task.modes[wanted])
-    throw new RangeError(`placeTasks: ${task.id} has no mode ${wanted}`);
-  let best: ModeChoice | null = null;
-  task.modes.forEach((mode, index) => {
-    if (wanted !== null && index !== wanted) return;
-    const startMin = findFreeStart(task, mode, earliestMin, lanes, mirrored, holds);
-    if (startMin === null) return;
-    if (!best || startMin + mode.durationMin < best.startMin + best.mode.durationMin)
-      best = { startMin, mode, index };
-  });
-  return best;
-}
-
-/** The first start from `earliestMin` on at which all that the task uses and begins to hold is free; null if never. */
-function findFreeStart(
-  task: ScheduleTask,
-  mode: TaskMode,
-  earliestMin: number,
-  lanes: ReadonlyMap<string, Lane>,
-  mirrored: boolean,
-  holds: readonly ScheduleHold[],
-): number | null {
-  let startMin = earliestMin;
-  for (let moved = true; moved;) {
-    moved = false;
-    for (const use of mode.uses) {
-      const nextMin = findNextStart(
-        laneOf(lanes, task, use.resourceId),
-        toBlock(use, mode, startMin),
-        mirrored,
-      );
-      if (nextMin === null) continue;
-      if (!Number.isFinite(nextMin))
-        throw new RangeError(
-          `placeTasks: ${task.id} asks for ${use.amount} of ${use.resourceId}, more than there is`,
-        );
-      startMin = nextMin - use.fromMin;
-      moved = true;
+  /** Puts a task into the way that ends first, or the one asked for; false if what it holds is held. */
+  const place = (task: number, holds: readonly FrameHold[]): boolean => {
+    const wanted = rules.modes?.[task] ?? -1;
+    const list = frame.modes[task]!;
+    if (wanted >= list.length) throw new RangeError(`placeTasks: ${name(task)} has no mode ${wanted}`);
+    let chosen = -1;
+    let bestStart = 0;
+    let bestEnd = Infinity;
+    for (let i = 0; i < list.length; i++) {
+      if (wanted >= 0 && i !== wanted) continue;
+      const mode = list[i]!;
+      const startMin = findFreeStart(task, mode, findEarliest(task, mode.durationMin), holds);
+      // A way that cannot be is not a number, and no number is less.
+      if (startMin + mode.durationMin < bestEnd) {
+        chosen = i;
+        bestStart = startMin;
+        bestEnd = startMin + mode.durationMin;
+      }
     }
-    for (const hold of holds) {
-      const wanted = toHoldBlock(hold, mode, startMin);
-      const nextMin = findNextStart(laneOf(lanes, task, hold.resourceId), wanted, mirrored);
-      if (nextMin === null) continue;
-      if (!Number.isFinite(nextMin)) return null;
-      startMin += nextMin - wanted.startMin;
-      moved = true;
+    if (chosen < 0) return false;
+    const mode = list[chosen]!;
+    starts[task] = bestStart;
+    ends[task] = bestEnd;
+    modes[task] = chosen;
+    for (const { lane, fromMin, toMin, amount } of mode.uses)
+      lanes[lane]!.add(bestStart + fromMin, bestStart + toMin, amount, mode.heat);
+    for (const hold of frame.closing[task]!) {
+      const fromMin = openedMin.get(hold);
+      if (fromMin !== undefined) lanes[hold.lane]!.take(fromMin, Infinity, hold.amount);
+      const from = hold.from.task === task ? bestStart : fromMin;
+      if (from !== undefined)
+        lanes[hold.lane]!.add(from, hold.until.isStart ? bestStart : bestEnd, hold.amount, null);
     }
+    for (const hold of frame.opening[task]!) {
+      if (hold.until.task === task) continue;
+      const fromMin = hold.from.isStart ? bestStart : bestEnd;
+      openedMin.set(hold, fromMin);
+      lanes[hold.lane]!.add(fromMin, Infinity, hold.amount, null);
+    }
+    return true;
+  };
+
+  for (let task = 0; task < count; task++) if (waitingFor[task] === 0) admit(task);
+  for (let done = 0; done < count; done++) {
+    let task = ready.take((each) => place(each, frame.opening[each]!));
+    if (task < 0) {
+      task = ready.take((each) => place(each, NO_HOLDS));
+      isForced = true;
+    }
+    if (task < 0) {
+      const stuck = Array.from(starts.keys()).filter((each) => Number.isNaN(starts[each]!));
+      throw new RangeError(`placeTasks: tasks wait for each other: ${stuck.map(name).join(", ")}`);
+    }
+    for (const follower of frame.followers[task]!) if (--waitingFor[follower]! === 0) admit(follower);
   }
-  return startMin;
+  return { starts, ends, modes, isForced };
 }
 
-const toBlock = (
-  { fromMin, toMin, amount }: TaskMode["uses"][number],
-  { heat }: TaskMode,
-  startMin: number,
-): Block => ({ startMin: startMin + fromMin, endMin: startMin + toMin, amount, heat });
+const NO_HOLDS: readonly FrameHold[] = [];
 
-function laneOf(lanes: ReadonlyMap<string, Lane>, { id }: ScheduleTask, resourceId: string): Lane {
-  const lane = lanes.get(resourceId);
-  if (!lane) throw new RangeError(`placeTasks: ${id} uses unknown ${resourceId}`);
-  return lane;
+/** The shortest way of doing a task, min. */
+export function shortestMin(modes: readonly FrameMode[]): number {
+  let least = Infinity;
+  for (const { durationMin } of modes) if (durationMin < least) least = durationMin;
+  return least;
+}
+
+/** Tasks that could come next: what all its waits are placed for is ready; its earliest start then stands fast. A heap. */
+class ReadyTasks {
+  private readonly heap: number[] = [];
+  private readonly earliestMin: Float64Array;
+
+  constructor(
+    private readonly frame: Frame,
+    private readonly rules: PlacingRules,
+    count: number,
+  ) {
+    this.earliestMin = new Float64Array(count);
+  }
+
+  push(task: number, earliestMin: number): void {
+    this.earliestMin[task] = earliestMin;
+    this.add(task);
+  }
+
+  /** Takes the first that can be placed out, in the order of rank; −1 if none can. */
+  take(place: (task: number) => boolean): number {
+    // Mostly the first has a place: those that are passed over are put back.
+    let passed: number[] | null = null;
+    let taken = -1;
+    while (taken < 0 && this.heap.length > 0) {
+      const task = this.pop();
+      if (place(task)) taken = task;
+      else (passed ??= []).push(task);
+    }
+    if (passed) for (const task of passed) this.add(task);
+    return taken;
+  }
+
+  /** A pinned task takes its place before anyone else can; of equals the one listed first goes first. */
+  private isBefore(a: number, b: number): boolean {
+    const { rank, tieRank } = this.rules;
+    const isFree = Number.isNaN(this.frame.pinnedMin[a]!);
+    if (isFree !== Number.isNaN(this.frame.pinnedMin[b]!)) return !isFree;
+    if (rank && rank[a] !== rank[b]) return rank[a]! < rank[b]!;
+    if (this.earliestMin[a] !== this.earliestMin[b]) return this.earliestMin[a]! < this.earliestMin[b]!;
+    if (tieRank[a] !== tieRank[b]) return tieRank[a]! < tieRank[b]!;
+    return this.frame.isMirrored ? a > b : a < b;
+  }
+
+  private add(task: number): void {
+    const { heap } = this;
+    let at = heap.length;
+    heap.push(task);
+    while (at > 0) {
+      const up = (at - 1) >> 1;
+      if (!this.isBefore(task, heap[up]!)) break;
+      heap[at] = heap[up]!;
+      at = up;
+    }
+    heap[at] = task;
+  }
+
+  private pop(): number {
+    const { heap } = this;
+    const first = heap[0]!;
+    const last = heap.pop()!;
+    if (heap.length === 0) return first;
+    let at = 0;
+    for (;;) {
+      let down = 2 * at + 1;
+      if (down >= heap.length) break;
+      if (down + 1 < heap.length && this.isBefore(heap[down + 1]!, heap[down]!)) down++;
+      if (!this.isBefore(heap[down]!, last)) break;
+      heap[at] = heap[down]!;
+      at = down;
+    }
+    heap[at] = last;
+    return first;
+  }
 }

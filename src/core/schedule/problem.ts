@@ -8,13 +8,13 @@ export interface TaskUse {
   readonly amount: number;
 }
 
-/**
- * This task starts no sooner than `minWaitMin` after the other's end (below 0: so long before it), and no later than
- * `maxWaitMin`.
- */
+/** This task starts no sooner than `minWaitMin` after the other's end, or its start, and no later than `maxWaitMin` after it. */
 export interface TaskWait {
   readonly taskId: string;
+  /** Which end of the other is waited from; its end where nothing is said. */
+  readonly from?: "start" | "end" | undefined;
   readonly minWaitMin: number;
+  /** Null: for ever. */
   readonly maxWaitMin: number | null;
 }
 
