@@ -14,3 +14,26 @@ export function createMemory<V>(most: number): (key: string, work: () => V) => V
     return value;
   };
 }
+
+/** The same records: the lists that hold them are made anew with every plan. */
+export const isSameList = (one: readonly unknown[], other: readonly unknown[]): boolean =>
+  one === other || (one.length === other.length && one.every((each, i) => each === other[i]));
+
+/**
+ * Remembers the last answer about each record: it is given again while the record itself and all that it was worked out
+ * from are the same.
+ */
+export function createRecordMemory<K extends object, V>(): (
+  record: K,
+  from: readonly unknown[],
+  work: () => V,
+) => V {
+  const known = new WeakMap<K, { readonly from: readonly unknown[]; readonly value: V }>();
+  return (record, from, work) => {
+    const found = known.get(record);
+    if (found && isSameList(found.from, from)) return found.value;
+    const value = work();
+    known.set(record, { from, value });
+    return value;
+  };
+}

@@ -5,7 +5,14 @@ import { findPastPromises } from "./doubts/pastPromises";
 import { findFilling } from "./piece/findFormulas";
 import { finishPiece } from "./piece/finishPiece";
 import { draftPiece, type PieceDraft } from "./piece/draftPiece";
-import { analyseFormula, mergeIngredients, standardIngredients, type FormulaAnalysis } from "../formula";
+import { createRecordMemory } from "../createMemory";
+import {
+  analyseFormula,
+  mergeIngredients,
+  standardIngredients,
+  type Formula,
+  type FormulaAnalysis,
+} from "../formula";
 import type { DayBook } from "./book/book";
 import type { Problem } from "./result/problem";
 import { openKit, type KitRoom } from "./kit/kitRoom";
@@ -26,6 +33,9 @@ export interface DayMakings {
   readonly problems: readonly Problem[];
 }
 
+/** A formula is analysed again when it or the ingredient book has changed. */
+const remember = createRecordMemory<Formula, FormulaAnalysis>();
+
 /** The day from its orders to its batches: what is taken from the larder, rolled, cut, filled and weighed out. */
 export function planMakings(book: DayBook): DayMakings {
   const problems: Problem[] = findPastPromises(book);
@@ -33,7 +43,10 @@ export function planMakings(book: DayBook): DayMakings {
   const kit = openKit(book);
   const ingredients = mergeIngredients(standardIngredients, book.ingredients);
   const analyses = Object.fromEntries(
-    book.formulas.map((formula) => [formula.id, analyseFormula(formula, ingredients)]),
+    book.formulas.map((formula) => [
+      formula.id,
+      remember(formula, book.ingredients, () => analyseFormula(formula, ingredients)),
+    ]),
   );
   const context = toShapeContext(book);
   const pieceDrafts: PieceDraft[] = [];

@@ -1,3 +1,4 @@
+import { createRecordMemory } from "../../createMemory";
 import type { ShapeContext } from "./shapeContext";
 import { scoreSeam } from "./scoreSeam";
 import { findCrimpId } from "./crimpOf";
@@ -81,38 +82,17 @@ function emptyShell(way: Way, divided: DividedPortion): DividedPortion {
 const TAKEN_UP_SHARE = 0.06;
 
 type Shaped = Result<ShapedPiece, Problem>;
-interface Remembered {
-  readonly from: readonly [Dough, Filling, ShapeContext];
-  readonly shaped: Shaped;
-}
 
 /** A dial moves one piece; all the others of the book are as they were: each is shaped again only if something of it changed. */
-const remembered = new WeakMap<Piece, Remembered>();
+const remember = createRecordMemory<Piece, Shaped>();
 
 /** Form, portion, seam, wash and mass of one piece, or the problem that stops it. */
 export function shapePiece(piece: Piece, dough: Dough, filling: Filling, context: ShapeContext): Shaped {
-  const known = remembered.get(piece);
-  if (known && isSameFrom(known.from, [dough, filling, context])) return known.shaped;
-  const shaped = shapeAnew(piece, dough, filling, context);
-  remembered.set(piece, { from: [dough, filling, context], shaped });
-  return shaped;
-}
-
-function isSameFrom(one: Remembered["from"], other: Remembered["from"]): boolean {
-  const [dough, filling, context] = one;
-  return (
-    dough === other[0] &&
-    filling === other[1] &&
-    context.kitchen === other[2].kitchen &&
-    context.past === other[2].past &&
-    isSameList(context.formulas, other[2].formulas) &&
-    isSameList(context.lots, other[2].lots)
+  const { formulas, kitchen, lots, past } = context;
+  return remember(piece, [dough, filling, kitchen, past, ...formulas, ...lots], () =>
+    shapeAnew(piece, dough, filling, context),
   );
 }
-
-/** The same records; the list that holds them is made anew with every plan. */
-const isSameList = (one: readonly unknown[], other: readonly unknown[]): boolean =>
-  one === other || (one.length === other.length && one.every((each, i) => each === other[i]));
 
 function shapeAnew(piece: Piece, dough: Dough, filling: Filling, context: ShapeContext): Shaped {
   const stop = (failure: { readonly message: string }) =>
