@@ -51,6 +51,7 @@ const taskSchema = Joi.object({
     .items(
       Joi.object({
         taskId: id,
+        from: Joi.valid("start", "end").default("end"),
         minWaitMin: duration.default(0),
         maxWaitMin: duration.allow(null).default(null),
       }),

@@ -2,6 +2,7 @@ import {
   boundsOfPolygon,
   distanceToBodyMm,
   distanceToSegmentMm,
+  doOverlap,
   drawIn,
   gapMm,
   isInside,
@@ -91,7 +92,7 @@ export function fillGaps({
         }
         if (isTaken) continue;
         const here = contour.map(([x, y]) => [x + xMm, y + yMm] as const);
-        if (near.some(({ polygon }) => gapMm(polygon, here, webMm) < webMm - FIT_TOLERANCE_MM)) continue;
+        if (near.some(({ polygon }) => isTooNear(polygon, here, webMm))) continue;
         found.push({ xMm, yMm, angleDeg });
         taken.push(toBody(here));
         break;
@@ -100,6 +101,12 @@ export function fillGaps({
   }
   return found;
 }
+
+/** Without a web cuts may touch and no more. */
+const isTooNear = (one: Polygon, other: Polygon, webMm: number): boolean =>
+  webMm > FIT_TOLERANCE_MM
+    ? gapMm(one, other, webMm) < webMm - FIT_TOLERANCE_MM
+    : doOverlap(one, other, FIT_TOLERANCE_MM);
 
 interface Body extends ReturnType<typeof boundsOfPolygon> {
   readonly polygon: Polygon;

@@ -1,4 +1,5 @@
 export { planCuts, type CutAnswers } from "./planCuts";
+export { checkCutPlan, checkSheet, type CheckedPart, type CuttingFinding } from "./checkCutting";
 export { noCuts } from "./realizePlan";
 export type {
   BlankDemand,

@@ -94,7 +94,9 @@ export function layOutParts(request: PartsRequest): Result<LaidParts, string> {
   const inRows = { outline: first.outline, placements: rows.value.placements, pattern: rows.value.pattern };
   if (mode === "wheel") {
     const { outline } = first;
-    if (outline.kind !== "rectangle" && outline.kind !== "square") return ok(finish(request, [inRows], null));
+    // A wheel rolls edge to edge: on a round sheet there are rows.
+    const isWheeled = (outline.kind === "rectangle" || outline.kind === "square") && sheet.shape !== "oval";
+    if (!isWheeled) return ok(finish(request, [inRows], null));
     const wheel = layOutWheelCuts({ piece: computeBox(outline), sheet, webMm, marginMm, mayTurn });
     return ok(finish(request, [{ outline, placements: wheel.placements, pattern: null }], null));
   }

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import {
+  checkSchedule,
   constructSchedule,
   findCriticalChain,
   type ScheduleHold,
@@ -7,7 +8,7 @@ import {
   type ScheduleTask,
   type TaskEdge,
 } from ".";
-import { bake, findFaults, hands, oven, wait, work } from "./testDay";
+import { bake, hands, oven, wait, work } from "./testDay";
 
 test("one chain is laid back from the promise, oven lit in time", () => {
   const schedule = constructSchedule({
@@ -68,7 +69,9 @@ test("a wait that came out too long is mended by working later; one that cannot 
   ];
   const mended = constructSchedule({ holds: [], resources: [hands], openMin: 0, tasks: cutThenFill });
   expect(mended.brokenWaits).toEqual([]);
-  expect(findFaults({ holds: [], resources: [hands], openMin: 0, tasks: cutThenFill }, mended)).toEqual([]);
+  expect(checkSchedule({ holds: [], resources: [hands], openMin: 0, tasks: cutThenFill }, mended)).toEqual(
+    [],
+  );
   // Two loads of 40 minutes share the oven; both were cut in one go and may wait 15.
   const tasks = [
     work("cut", 10),
@@ -104,7 +107,7 @@ test("random days keep every resource, wait and change of temperature, and promi
       ]);
       const problem = { holds: [], resources: [hands, oven], openMin, tasks };
       const schedule = constructSchedule(problem);
-      expect(findFaults(problem, schedule)).toEqual([]);
+      expect(checkSchedule(problem, schedule)).toEqual([]);
       expect(schedule.placed).toHaveLength(tasks.length);
       expect(schedule.startMin).toBeGreaterThanOrEqual(openMin);
       for (const { taskId, lateMin, dueMin } of schedule.late) {
@@ -192,7 +195,7 @@ test("whatever the kitchen, nothing is overfull, no longest wait is broken, and 
       ]);
       const problem = { holds, resources: kitchen, openMin: 240, tasks };
       const schedule = constructSchedule(problem);
-      expect(findFaults(problem, schedule)).toEqual([]);
+      expect(checkSchedule(problem, schedule)).toEqual([]);
       expect(schedule.cost.brokenMin).toBe(0);
     }),
     { numRuns: 150, seed: 5 },
@@ -220,7 +223,7 @@ test("a pinned task stays where it is and the others go round it", () => {
   const problem = { holds: [], resources: [hands], openMin: 500, tasks };
   const schedule = constructSchedule(problem);
   expect(schedule.placed.find(({ taskId }) => taskId === "pinned")?.startMin).toBe(560);
-  expect(findFaults(problem, schedule)).toEqual([]);
+  expect(checkSchedule(problem, schedule)).toEqual([]);
   expect(schedule.late).toEqual([]);
 });
 
@@ -238,7 +241,7 @@ test("twelve moulds make thirty tarts in three rounds, each lined when the one b
     tasks,
   };
   const schedule = constructSchedule(problem);
-  expect(findFaults(problem, schedule)).toEqual([]);
+  expect(checkSchedule(problem, schedule)).toEqual([]);
   // A round takes 60 min from lining to emptying, and no two fit into twelve moulds at once.
   expect(schedule.placed[0]?.startMin).toBe(720 - 3 * 60);
   expect(schedule.cost).toMatchObject({ brokenMin: 0, latenessMin: 0 });

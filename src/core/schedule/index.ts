@@ -1,3 +1,4 @@
+export { checkSchedule, type ScheduleFinding } from "./checkSchedule";
 export { constructSchedule } from "./constructSchedule";
 export {
   findGap,

@@ -1,13 +1,7 @@
 import { createRandom } from "../seededRandom";
-import {
-  computeChangeoverMin,
-  type Schedule,
-  type ScheduleProblem,
-  type ScheduleResource,
-  type ScheduleTask,
-} from ".";
+import type { ScheduleProblem, ScheduleResource, ScheduleTask } from ".";
 
-/** A small kitchen for the tests of the schedule, and a checker that knows nothing of how schedules are made. */
+/** A small kitchen for the tests of the schedule. */
 
 const plain = { capacity: 1, gapMin: 0, away: [] } as const;
 export const oven: ScheduleResource = {
@@ -99,88 +93,4 @@ export function takeApart(count: number, seed: number): { problem: ScheduleProbl
     );
   });
   return { problem: { holds: [], resources: [hands], openMin: 300, tasks }, dayMin: minute - 300 };
-}
-
-/** Everything a schedule must keep whatever happens, checked minute by minute. */
-export function findFaults(problem: ScheduleProblem, schedule: Schedule): string[] {
-  const at = new Map(schedule.placed.map((placed) => [placed.taskId, placed]));
-  const faults: string[] = [];
-  for (const task of problem.tasks) {
-    const own = at.get(task.id);
-    if (!own) {
-      faults.push(`${task.id} is not placed`);
-      continue;
-    }
-    if (own.startMin < Math.max(problem.openMin, task.releaseMin ?? -Infinity))
-      faults.push(`${task.id} too early`);
-    if (own.endMin - own.startMin !== task.modes[own.mode]!.durationMin) faults.push(`${task.id} cut short`);
-    if (task.pinnedMin !== null && own.startMin !== task.pinnedMin) faults.push(`${task.id} unpinned`);
-    for (const { taskId, minWaitMin, maxWaitMin } of task.after) {
-      const waited = own.startMin - at.get(taskId)!.endMin;
-      const broken = schedule.brokenWaits.some(
-        (each) => each.taskId === task.id && each.afterTaskId === taskId,
-      );
-      if (waited < minWaitMin) faults.push(`${task.id} too soon after ${taskId}`);
-      if (maxWaitMin !== null && waited > maxWaitMin && !broken)
-        faults.push(`${task.id} waits ${waited} unsaid`);
-    }
-  }
-  return [...faults, ...problem.resources.flatMap((resource) => findResourceFaults(problem, resource, at))];
-}
-
-type Placements = ReadonlyMap<string, Schedule["placed"][number]>;
-
-function findResourceFaults(problem: ScheduleProblem, resource: ScheduleResource, at: Placements): string[] {
-  const faults: string[] = [];
-  const holds = problem.tasks.flatMap((task) => {
-    const own = at.get(task.id)!;
-    const mode = task.modes[own.mode]!;
-    return mode.uses
-      .filter(({ resourceId }) => resourceId === resource.id)
-      .map(({ fromMin, toMin, amount }) => ({
-        id: task.id,
-        heat: mode.heat,
-        amount,
-        from: own.startMin + fromMin,
-        to: own.startMin + toMin,
-      }));
-  });
-  const kept = problem.holds
-    .filter(({ resourceId }) => resourceId === resource.id)
-    .map(({ amount, from, until }) => ({
-      amount,
-      from: from.edge === "start" ? at.get(from.taskId)!.startMin : at.get(from.taskId)!.endMin,
-      to: until.edge === "start" ? at.get(until.taskId)!.startMin : at.get(until.taskId)!.endMin,
-    }));
-  const minutes = new Set([...holds, ...kept].flatMap(({ from }) => [from]));
-  for (const minute of minutes) {
-    const away = resource.away
-      .filter(({ fromMin, toMin }) => fromMin <= minute && minute < toMin)
-      .reduce((sum, { amount }) => sum + amount, 0);
-    const there = [...holds, ...kept].filter(({ from, to }) => from <= minute && minute < to);
-    const taken = there.reduce((sum, { amount }) => sum + amount, away);
-    if (taken > resource.capacity) faults.push(`${resource.id} holds ${taken} at ${minute}`);
-  }
-  for (const one of holds)
-    for (const other of holds) {
-      if (one === other || one.from > other.from) continue;
-      const { heater, gapMin } = resource;
-      const together = one.to > other.from;
-      const sameHeat =
-        one.heat?.startC === one.heat?.endC &&
-        other.heat?.startC === other.heat?.endC &&
-        one.heat?.startC === other.heat?.startC;
-      if (heater && together && !sameHeat)
-        faults.push(`${resource.id}: ${one.id} and ${other.id} at two heats`);
-      const change =
-        heater && one.heat && other.heat ? computeChangeoverMin(heater, one.heat.endC, other.heat.startC) : 0;
-      if (!together && other.from < one.to + Math.max(change, gapMin))
-        faults.push(`${resource.id}: ${other.id} too soon after ${one.id}`);
-    }
-  const [first] = holds.sort((a, b) => a.from - b.from);
-  if (resource.heater && first?.heat) {
-    const lit = first.from - computeChangeoverMin(resource.heater, resource.heater.restC, first.heat.startC);
-    if (lit < problem.openMin) faults.push(`${resource.id} is not hot for ${first.id}`);
-  }
-  return faults;
 }

@@ -21,6 +21,7 @@ export {
   type Point,
   type Polygon,
 } from "./polygon";
+export { doOverlap, findSharedMm } from "./overlap";
 export { MAX_PATH_CHARACTERS, parsePath, type PathFault } from "./parsePath";
 export {
   computeSheetAreaMm2,

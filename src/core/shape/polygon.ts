@@ -58,11 +58,13 @@ export function isInside([x, y]: Point, polygon: Polygon): boolean {
 /**
  * The gap between two polygons, mm: 0 where they touch, and 0 where they overlap or one holds the other.
  * Exact for straight edges: two segments that do not cross are nearest at an end of one of them. O(n·m).
- * @param enoughMm - A gap of so much or more need not be measured: this much is returned, much sooner.
+ * @param enoughMm - A gap of so much or more need not be measured: this much is returned, much sooner. Above 0: of a gap
+ * of nothing it could not be told whether two touch or lie over each other.
  */
 export function gapMm(one: Polygon, other: Polygon, enoughMm = Infinity): number {
   const [first, second] = [one[0], other[0]];
   if (!first || !second) throw new RangeError("gapMm: a polygon has no corners");
+  if (!(enoughMm > 0)) throw new RangeError(`gapMm: enoughMm must be above 0, got ${enoughMm}`);
   if (Number.isFinite(enoughMm) && areBoxesApart(one, other, enoughMm)) return enoughMm;
   if (isInside(first, other) || isInside(second, one)) return 0;
   let squared = enoughMm * enoughMm;

@@ -35,10 +35,9 @@ export function inOrder(tasks: readonly DraftTask[]): DraftTask[] {
   return tasks.map((task, i) => {
     const before = tasks[i - 1]?.schedule;
     if (!before) return task;
-    // From its end back to its start, in the way that is done soonest.
-    const shortestMin = Math.min(...before.modes.map(({ durationMin }) => durationMin));
     const { schedule } = task;
-    return { ...task, schedule: { ...schedule, after: [...schedule.after, wait(before.id, -shortestMin)] } };
+    const follows: TaskWait = { ...wait(before.id), from: "start" };
+    return { ...task, schedule: { ...schedule, after: [...schedule.after, follows] } };
   });
 }
 

@@ -28,7 +28,7 @@ function tell({ problem }: DayPlan): string[] {
     .filter(({ id }) => /^(precook|make|warm|fill)/.test(id))
     .map(({ id, after }) => {
       const waits = after
-        .filter(({ taskId, minWaitMin }) => !/^(roll|seal|fill)/.test(taskId) && minWaitMin >= 0)
+        .filter(({ taskId, from }) => !/^(roll|seal|fill)/.test(taskId) && from !== "start")
         .map(({ taskId, minWaitMin, maxWaitMin }) =>
           [shorten(taskId), `${minWaitMin}${maxWaitMin === null ? "" : `..${maxWaitMin}`}`].join(" "),
         );
