@@ -60,6 +60,8 @@ function findRoots(kind: Plain, biot: number, count: number): number[] {
 interface Term {
   readonly rate: number;
   readonly core: number;
+  /** On the face. */
+  readonly face: number;
   readonly mean: number;
 }
 const termsOf = new Map<string, Term[]>();
@@ -72,29 +74,35 @@ function listTerms(kind: Plain, biot: number): Term[] {
   const terms = findRoots(kind, biot, 16).map((z): Term => {
     if (kind === "slab") {
       const core = (4 * Math.sin(z)) / (2 * z + Math.sin(2 * z));
-      return { rate: z * z, core, mean: (core * Math.sin(z)) / z };
+      return { rate: z * z, core, face: core * Math.cos(z), mean: (core * Math.sin(z)) / z };
     }
     if (kind === "cylinder") {
       const [j0, j1] = [bessel(0, z), bessel(1, z)];
       const core = (2 * j1) / (z * (j0 * j0 + j1 * j1));
-      return { rate: z * z, core, mean: (core * 2 * j1) / z };
+      return { rate: z * z, core, face: core * j0, mean: (core * 2 * j1) / z };
     }
     const core = (4 * (Math.sin(z) - z * Math.cos(z))) / (2 * z - Math.sin(2 * z));
-    return { rate: z * z, core, mean: (core * 3 * (Math.sin(z) - z * Math.cos(z))) / z ** 3 };
+    return {
+      rate: z * z,
+      core,
+      face: (core * Math.sin(z)) / z,
+      mean: (core * 3 * (Math.sin(z) - z * Math.cos(z))) / z ** 3,
+    };
   });
   termsOf.set(key, terms);
   return terms;
 }
 
-/** Share of the first temperature difference still left, at the centre and in the mean. */
-function series(kind: Plain, biot: number, fourier: number): { core: number; mean: number } {
-  let [core, mean] = [0, 0];
+/** Share of the first temperature difference still left, at the centre, on the face and in the mean. */
+function series(kind: Plain, biot: number, fourier: number): { core: number; face: number; mean: number } {
+  let [core, face, mean] = [0, 0, 0];
   for (const term of listTerms(kind, biot)) {
     const decay = Math.exp(-term.rate * fourier);
     core += term.core * decay;
+    face += term.face * decay;
     mean += term.mean * decay;
   }
-  return { core, mean };
+  return { core, face, mean };
 }
 
 const shareLeft = (celsius: number) => celsius / 100;
@@ -194,6 +202,40 @@ test("the heat capacity is the slope of the enthalpy, also while freezing and me
       expect(slope / dough.heatCapacityJPerKgK(temperatureC)).toBeCloseTo(1, 5);
     }),
   );
+});
+
+test("the face is told as the series has it, from the mildest film to one that is as good as touching", () => {
+  for (const biot of [0.1, 1, 10, 100])
+    for (const [body, kind, lengthM] of [
+      [{ kind: "slab", thicknessMm: 40 }, "slab", 0.02],
+      [{ kind: "ball", diameterMm: 50 }, "sphere", 0.025],
+    ] as const) {
+      const minutes = (0.3 * lengthM ** 2) / DIFFUSIVITY / 60;
+      const stage = stay(100, (biot * K) / lengthM, minutes);
+      const { surfaceC, atMin } = conduct(buildGrid(body), steady, 0, [stage]).at(-1)!;
+      const { face } = series(kind, biot, (atMin * 60 * DIFFUSIVITY) / lengthM ** 2);
+      expect(Math.abs(1 - surfaceC / 100 - face)).toBeLessThan(0.004);
+    }
+});
+
+test("on the bench the side that warms first decides, and in the cold the side that cools first", () => {
+  const uneven: Surroundings = { airC: 23, topWPerM2K: 9, bottomWPerM2K: 14, edgeWPerM2K: 8 };
+  const grid = buildGrid({ kind: "slab", thicknessMm: 30 });
+  const even = (film: number) => ({ ...uneven, topWPerM2K: film, bottomWPerM2K: film });
+  const warmAfter = (surroundings: Surroundings) =>
+    findCrossingMin(
+      conduct(grid, dough, 4, [{ surroundings, minutes: 240, turnOver: false }]),
+      "surfaceC",
+      16,
+      "rising",
+    )!;
+  // Between a body that is warmed so fast from both sides and one that is warmed so slowly: nearer to the fast.
+  expect(warmAfter(uneven)).toBeGreaterThan(warmAfter(even(14)));
+  expect(warmAfter(uneven)).toBeLessThan(warmAfter(even(11.5)));
+  const cooled = conduct(grid, dough, 22, [
+    { surroundings: { ...uneven, airC: 4 }, minutes: 30, turnOver: false },
+  ]).at(-1)!;
+  expect(cooled.surfaceC).toBeLessThan(cooled.meanC);
 });
 
 test("a sheet cooled from above alone freezes sooner on the whole if it is turned half way", () => {

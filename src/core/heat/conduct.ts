@@ -21,6 +21,7 @@ export interface Stage {
 export interface Moment {
   readonly atMin: number;
   readonly coreC: number;
+  /** At the face that is nearest to the air: the warmest point anywhere while it warms, the coldest while it cools. */
   readonly surfaceC: number;
   readonly meanC: number;
   readonly takenUpJ: number;
@@ -68,11 +69,11 @@ export function conduct(
   let throughSurfaceJ = 0;
   let beganMin = 0;
   const moments: Moment[] = [];
-  const record = (atMin: number): Moment => {
+  const record = (atMin: number, surroundings: Surroundings | null): Moment => {
     const moment = {
       atMin,
       coreC: findCoreC(grid, temperatures),
-      surfaceC: temperatures[grid.surfaceIndex]!,
+      surfaceC: surroundings ? findSurfaceC(grid, material, temperatures, surroundings) : startC,
       meanC: findMeanC(grid, temperatures),
       takenUpJ: totalEnthalpyJ(grid, material, temperatures) - start,
       throughSurfaceJ,
@@ -80,14 +81,14 @@ export function conduct(
     moments.push(moment);
     return moment;
   };
-  record(0);
+  record(0, null);
   for (const { surroundings, minutes, turnOver } of stages) {
     if (minutes <= 0) continue;
     const system = new ConductionStep(grid, material, surroundings);
     const endS = minutes * 60;
     for (const [fromS, toS] of listSteps(endS)) {
       throughSurfaceJ += advance(system, temperatures, toS - fromS, HALVINGS);
-      if (isEnough(record(beganMin + toS / 60))) return moments;
+      if (isEnough(record(beganMin + toS / 60, surroundings))) return moments;
     }
     if (turnOver) turnOverInPlace(grid, temperatures);
     beganMin += minutes;
@@ -290,6 +291,30 @@ function totalEnthalpyJ({ volumeM3 }: Grid, material: Material, temperatures: Fl
       sum + material.densityKgPerM3 * volumeM3[i]! * material.enthalpyJPerKg(temperatureC),
     0,
   );
+}
+
+/**
+ * The face nearest to the air, °C: from each outer cell's middle on to its face, as the heat that passes through both the
+ * half cell and the film has it.
+ */
+function findSurfaceC(
+  { faces }: Grid,
+  material: Material,
+  temperatures: Float64Array,
+  surroundings: Surroundings,
+): number {
+  const { airC } = surroundings;
+  let nearestC = NaN;
+  for (const { index, side, depthM } of faces) {
+    const cellC = temperatures[index]!;
+    const inside = depthM / material.conductivityWPerMK(cellC);
+    const filmWPerM2K = surroundings[`${side}WPerM2K`];
+    const outside = filmWPerM2K > 0 ? 1 / filmWPerM2K : Infinity;
+    const faceC = cellC + (airC - cellC) * (outside === Infinity ? 0 : inside / (inside + outside));
+    // The first face is as near as any that is not a number.
+    if (!(Math.abs(airC - faceC) >= Math.abs(airC - nearestC))) nearestC = faceC;
+  }
+  return nearestC;
 }
 
 /** At the very centre: the parabola through the two innermost cells, which has no slope there. */

@@ -33,8 +33,6 @@ export interface Grid {
   readonly faces: readonly Face[];
   /** The innermost cell, the next one outwards, and how much of their difference leads on to the centre. */
   readonly core: { readonly index: number; readonly nextIndex: number; readonly weight: number };
-  /** The cell whose outer face cools fastest. */
-  readonly surfaceIndex: number;
 }
 
 /** A cell's face on the open: half a cell lies between its centre and the surface. */
@@ -169,7 +167,6 @@ function buildCylinder(radiusM: number | null, heightM: number, size: GridSize, 
       nextIndex: middleJ * across + (across > 1 ? 1 : 0),
       weight: across > 1 ? weighCentre(middleR(0), middleR(1)) : 0,
     },
-    surfaceIndex: across * along - 1,
   };
 }
 
@@ -202,6 +199,5 @@ function buildBall(radiusM: number, cells: number): Grid {
     upwardM: new Float64Array(cells),
     faces: [outer],
     core: { index: 0, nextIndex: 1, weight: weighCentre(middle(0), middle(1)) },
-    surfaceIndex: last,
   };
 }

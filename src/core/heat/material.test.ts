@@ -74,3 +74,20 @@ test("a dough that comes colder than its window is ready at once; a room below t
   expect([readiness.fridge.coreReadyMin, readiness.freezer.coreReadyMin]).toEqual([0, 0]);
   expect([readiness.temperMin, readiness.benchLimitMin, readiness.sheetLimitMin]).toEqual([null, null, null]);
 });
+
+test("air in it conducts worse: between the stuff alone and air alone, falling with every bubble", () => {
+  const composition = { waterShare: 0.3, fatShare: 0.2, sugarShare: 0.05, starchShare: 0.35 };
+  const at = (densityGPerMl: number) => describeMaterial(composition, densityGPerMl).conductivityWPerMK(20);
+  // 1 / Σ share / density of its parts, g/ml: there are no pores from there on.
+  const denseGPerMl = 1 / (0.3 / 1 + 0.2 / 0.925 + 0.4 / 1.59 + 0.1 / 1.32);
+  expect(at(2)).toBeCloseTo(at(denseGPerMl), 9);
+  const falling = [1.1, 0.9, 0.7, 0.5, 0.3, 0.2].map(at);
+  falling.forEach((each, i) => expect(each).toBeLessThan(falling[i - 1] ?? at(denseGPerMl)));
+  // Hashin and Shtrikman's bounds for two phases: no better than with the bubbles apart, no worse than the layers.
+  for (const densityGPerMl of [1.1, 0.7, 0.3]) {
+    const pores = 1 - densityGPerMl / denseGPerMl;
+    const layers = 1 / ((1 - pores) / at(2) + pores / 0.026);
+    expect(at(densityGPerMl)).toBeGreaterThan(layers);
+    expect(at(densityGPerMl)).toBeLessThan((1 - pores) * at(2) + pores * 0.026);
+  }
+});

@@ -34,6 +34,9 @@ const parts = {
   rest: { heatJPerKgK: 2010, conductivity: 0.19, densityKgPerM3: 1320 },
 } as const;
 
+/** Of the air that is beaten or leavened in, W/m K at room temperature. */
+const AIR_CONDUCTIVITY = 0.026;
+
 const WATER_LATENT_J_PER_KG = 333_600;
 /** Melting of the crystals in butter and lard, spread over a range about its middle (differential calorimetry). */
 const FAT_LATENT_J_PER_KG = 65_000;
@@ -100,13 +103,14 @@ export function describeMaterial(composition: Composition, densityGPerMl: number
       const water = (waterShare - ice) / parts.water.densityKgPerM3;
       const frozen = ice / parts.ice.densityKgPerM3;
       const all = water + frozen + volumes.fat + volumes.carbohydrate + volumes.rest;
+      // By volume, side by side: what is neither air nor pore.
       const weighted =
         water * parts.water.conductivity +
         frozen * parts.ice.conductivity +
         volumes.fat * parts.fat.conductivity +
         volumes.carbohydrate * parts.carbohydrate.conductivity +
         volumes.rest * parts.rest.conductivity;
-      return weighted / all;
+      return addAir(weighted / all, 1 - all * densityGPerMl * 1000);
     },
     enthalpyJPerKg: (temperatureC) => enthalpy(temperatureC, meltedShare(temperatureC)),
     heatCapacityJPerKgK: (temperatureC) => heatCapacity(temperatureC, meltedShare(temperatureC)),
@@ -119,6 +123,17 @@ export function describeMaterial(composition: Composition, densityGPerMl: number
       }
     },
   };
+}
+
+/**
+ * Conductivity of a stuff with air bubbles in it (Maxwell's and Eucken's two phases: bubbles apart from each other).
+ * @param poreShare - Air's share of the volume; at most 0 if the stuff is as dense as its parts, or denser.
+ * @see Carson, Lovatt, Tanner & Cleland, Thermal conductivity bounds for isotropic, porous materials (2005).
+ */
+function addAir(stuff: number, poreShare: number): number {
+  const pores = Math.max(poreShare, 0);
+  const less = pores * (stuff - AIR_CONDUCTIVITY);
+  return (stuff * (2 * stuff + AIR_CONDUCTIVITY - 2 * less)) / (2 * stuff + AIR_CONDUCTIVITY + less);
 }
 
 /** A stuff whose properties do not change with temperature. All figures > 0. */
