@@ -8,6 +8,7 @@ import {
   planCuts,
   planYield,
   searchTight,
+  type TightProgress,
   toLaidParts,
   type LaidParts,
 } from "@/core/cutting";
@@ -66,12 +67,12 @@ function layOut(document: LayoutDocument): Result<LaidParts, string> {
   const rows = layOutParts({ ...document, mode: document.mode === "tight" ? "rows" : document.mode });
   if (!rows.ok || document.mode !== "tight") return rows;
   const deadline = performance.now() + document.budgetMs;
-  let best = rows.value;
+  let best: TightProgress["placements"] = [];
   for (const { placements } of searchTight(document)) {
-    best = toLaidParts(document, placements);
+    best = placements;
     if (performance.now() >= deadline) break;
   }
-  return ok(best);
+  return ok(best.length > rows.value.count ? toLaidParts(document, best) : rows.value);
 }
 
 /** A plan is packed once and sent many times, mostly within the house. */

@@ -47,7 +47,9 @@ test("whatever is laid out on whatever sheet in whatever way, nothing overlaps, 
     fc.property(requests, (request) => {
       const { sheet, marginMm, webMm } = request;
       if (request.mode === "tight") {
-        const { value } = searchTight(request).next();
+        const search = searchTight(request);
+        let { value, done } = search.next();
+        while (!done && value.attempts < 1) ({ value, done } = search.next());
         const [first] = request.outlines;
         expect(checkSheet(sheet, marginMm, webMm, [{ ...first!, placements: value.placements }])).toEqual([]);
         expect(value.placements.length).toBeLessThanOrEqual(Math.max(value.upperBound, 0));
@@ -91,7 +93,8 @@ test("without a web nested cuts lie in the gaps and not over each other, tight t
     ...triangles,
     outlines: [{ outline: { kind: "triangle", legMm: 80 }, ratio: 1 }],
   });
-  const { value } = search.next();
+  let { value, done } = search.next();
+  while (!done && value.attempts < 1) ({ value, done } = search.next());
   expect(value.placements.length).toBeLessThanOrEqual(value.upperBound);
   expect(
     checkSheet(triangles.sheet, 0, 0, [

@@ -41,7 +41,19 @@ const FINEST_MM = 1;
  * room for; each against the next as the grid allows.
  * @returns Places in the order they were found. O(grid places · cuts near each).
  */
-export function fillGaps({
+export function fillGaps(request: GapRequest): Placement[] {
+  const walk = walkGaps(request);
+  for (;;) {
+    const { value, done } = walk.next();
+    if (done) return value;
+  }
+}
+
+/** Places looked at between two turns of a walk: some milliseconds. */
+const PLACES_PER_TURN = 60;
+
+/** The same walk by turns, so that a clock can be kept. */
+export function* walkGaps({
   placed,
   sheet,
   marginMm,
@@ -49,7 +61,7 @@ export function fillGaps({
   webMm,
   anglesDeg,
   most,
-}: GapRequest): Placement[] {
+}: GapRequest): Generator<undefined, Placement[]> {
   const planes = toHalfPlanes(sheet);
   const turns = anglesDeg.map((angleDeg) => {
     const contour = placePolygon(toContour(outline), 0, 0, angleDeg);
@@ -68,9 +80,11 @@ export function fillGaps({
   );
   const stepMm = Math.max(smallest * GRID_SHARE, FINEST_MM);
   const found: Placement[] = [];
+  let places = 0;
   for (let yMm = marginMm; yMm <= sheet.heightMm - marginMm; yMm += stepMm) {
     for (let xMm = marginMm; xMm <= sheet.widthMm - marginMm; xMm += stepMm) {
       if (found.length >= most) return found;
+      if (++places % PLACES_PER_TURN === 0) yield;
       for (const { angleDeg, contour, room, bounds } of turns) {
         if (room.some(({ nx, ny, reachMm }) => nx * xMm + ny * yMm > reachMm + FIT_TOLERANCE_MM)) continue;
         const near: Body[] = [];

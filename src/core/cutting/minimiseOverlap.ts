@@ -13,21 +13,23 @@ const ARMIJO = 1e-4;
 
 /**
  * Pushes points apart until none are nearer than `spacingMm` and all lie in the room: minimises the sum of squared
- * overlaps by L-BFGS. Changes `centres` in place.
+ * overlaps by L-BFGS. Changes `centres` in place. Yields after every look at the whole, so that a clock can be kept:
+ * of tens of thousands of points one look takes milliseconds.
  * @param centres - x and y by turns, mm. @param toleranceMm - Overlap that counts as none.
  * @returns The overlap left (sum of squares, mm²), or 0 if no single overlap is above the tolerance; the centres are
- * where it was reached or given up. O(steps · n²).
+ * where it was reached or given up. O(steps · n).
  * @see Nocedal & Wright, Numerical Optimization (2006), algorithm 7.4.
  */
-export function minimiseOverlap(
+export function* minimiseOverlap(
   centres: Float64Array,
   room: BoxMm,
   spacingMm: number,
   toleranceMm: number,
-): number {
+): Generator<undefined, number> {
   const size = centres.length;
+  const near = new Neighbours(room, spacingMm, size / 2);
   let gradient = new Float64Array(size);
-  let energy = computeOverlap(centres, room, spacingMm, gradient);
+  let energy = computeOverlap(centres, room, near, gradient);
   const past: { step: Float64Array; turn: Float64Array; inverse: number }[] = [];
   const enough = toleranceMm ** 2 / 4;
   let checked = energy;
@@ -50,7 +52,8 @@ export function minimiseOverlap(
     let nextEnergy = Infinity;
     for (let halvings = 0; halvings < 20; halvings++) {
       for (let i = 0; i < size; i++) next[i] = centres[i]! + length * direction[i]!;
-      nextEnergy = computeOverlap(next, room, spacingMm, nextGradient);
+      nextEnergy = computeOverlap(next, room, near, nextGradient);
+      yield;
       if (nextEnergy <= energy + ARMIJO * length * slope) break;
       length /= 2;
     }
@@ -70,9 +73,7 @@ export function minimiseOverlap(
     gradient = nextGradient;
     energy = nextEnergy;
   }
-  return findLargestOverlapMm(centres, room, spacingMm) <= toleranceMm
-    ? 0
-    : Math.max(energy, Number.MIN_VALUE);
+  return findLargestOverlapMm(centres, room, near) <= toleranceMm ? 0 : Math.max(energy, Number.MIN_VALUE);
 }
 
 /** The two-loop recursion: the gradient through the inverse curvature that past steps have shown. */
@@ -108,58 +109,121 @@ function addScaled(target: Float64Array, added: Float64Array, scale: number): vo
   for (let i = 0; i < target.length; i++) target[i] = target[i]! + scale * added[i]!;
 }
 
+/**
+ * Points in cells as wide as the spacing: only those of the same cell or one beside it can be nearer than that.
+ */
+class Neighbours {
+  private readonly across: number;
+  private readonly down: number;
+  private readonly first: Int32Array;
+  private readonly next: Int32Array;
+  private readonly cellOf: Int32Array;
+
+  constructor(
+    { widthMm, heightMm }: BoxMm,
+    readonly spacingMm: number,
+    count: number,
+  ) {
+    this.across = Math.max(Math.ceil(widthMm / spacingMm), 1);
+    this.down = Math.max(Math.ceil(heightMm / spacingMm), 1);
+    this.first = new Int32Array(this.across * this.down);
+    this.next = new Int32Array(count);
+    this.cellOf = new Int32Array(count);
+  }
+
+  /** Sorts the points into their cells; what is outside of the room is in the nearest. */
+  sort(centres: Float64Array): void {
+    const { across, down, first, next, cellOf, spacingMm } = this;
+    first.fill(-1);
+    for (let i = next.length - 1; i >= 0; i--) {
+      const column = Math.min(Math.max(Math.floor(centres[2 * i]! / spacingMm), 0), across - 1);
+      const line = Math.min(Math.max(Math.floor(centres[2 * i + 1]! / spacingMm), 0), down - 1);
+      const cell = line * across + column;
+      cellOf[i] = cell;
+      next[i] = first[cell]!;
+      first[cell] = i;
+    }
+  }
+
+  /** Calls `meet` once for every two points that may be near each other. */
+  forEachPair(meet: (i: number, j: number) => void): void {
+    const { across, down, first, next, cellOf } = this;
+    for (let i = 0; i < next.length; i++) {
+      for (let j = next[i]!; j >= 0; j = next[j]!) meet(i, j);
+      const cell = cellOf[i]!;
+      const column = cell % across;
+      const isLast = cell >= across * (down - 1);
+      // To the right, and the three below: the others look at this one.
+      if (column < across - 1) for (let j = first[cell + 1]!; j >= 0; j = next[j]!) meet(i, j);
+      if (isLast) continue;
+      const below = cell + across;
+      for (let j = first[below]!; j >= 0; j = next[j]!) meet(i, j);
+      if (column > 0) for (let j = first[below - 1]!; j >= 0; j = next[j]!) meet(i, j);
+      if (column < across - 1) for (let j = first[below + 1]!; j >= 0; j = next[j]!) meet(i, j);
+    }
+  }
+}
+
 /** Sum of squared overlaps, with the walls too; writes its gradient. */
 function computeOverlap(
   centres: Float64Array,
   room: BoxMm,
-  spacingMm: number,
+  near: Neighbours,
   gradient: Float64Array,
 ): number {
   gradient.fill(0);
-  const size = centres.length;
+  const { spacingMm } = near;
   const squared = spacingMm * spacingMm;
   const { widthMm, heightMm } = room;
   let energy = 0;
-  for (let i = 0; i < size; i += 2) {
-    const [x, y] = [centres[i]!, centres[i + 1]!];
+  for (let i = 0; i < centres.length; i += 2) {
+    const x = centres[i]!;
+    const y = centres[i + 1]!;
     const beyondX = x < 0 ? x : x > widthMm ? x - widthMm : 0;
     const beyondY = y < 0 ? y : y > heightMm ? y - heightMm : 0;
     energy += beyondX * beyondX + beyondY * beyondY;
-    gradient[i] = gradient[i]! + 2 * beyondX;
-    gradient[i + 1] = gradient[i + 1]! + 2 * beyondY;
-    for (let j = i + 2; j < size; j += 2) {
-      const dx = x - centres[j]!;
-      if (dx >= spacingMm || dx <= -spacingMm) continue;
-      const dy = y - centres[j + 1]!;
-      const distanceSquared = dx * dx + dy * dy;
-      if (distanceSquared >= squared) continue;
-      // Two centres in one spot are parted along x.
-      const distance = distanceSquared > 0 ? Math.sqrt(distanceSquared) : 1e-9;
-      const overlap = spacingMm - distance;
-      energy += overlap * overlap;
-      const pull = (2 * overlap) / distance;
-      const [pullX, pullY] = [pull * (distanceSquared > 0 ? dx : 1e-9), pull * dy];
-      gradient[i] = gradient[i]! - pullX;
-      gradient[i + 1] = gradient[i + 1]! - pullY;
-      gradient[j] = gradient[j]! + pullX;
-      gradient[j + 1] = gradient[j + 1]! + pullY;
-    }
+    gradient[i] = 2 * beyondX;
+    gradient[i + 1] = 2 * beyondY;
   }
+  near.sort(centres);
+  near.forEachPair((one, other) => {
+    const i = 2 * one;
+    const j = 2 * other;
+    const dx = centres[i]! - centres[j]!;
+    if (dx >= spacingMm || dx <= -spacingMm) return;
+    const dy = centres[i + 1]! - centres[j + 1]!;
+    const distanceSquared = dx * dx + dy * dy;
+    if (distanceSquared >= squared) return;
+    // Two centres in one spot are parted along x.
+    const distance = distanceSquared > 0 ? Math.sqrt(distanceSquared) : 1e-9;
+    const overlap = spacingMm - distance;
+    energy += overlap * overlap;
+    const pull = (2 * overlap) / distance;
+    const pullX = pull * (distanceSquared > 0 ? dx : 1e-9);
+    const pullY = pull * dy;
+    gradient[i] = gradient[i]! - pullX;
+    gradient[i + 1] = gradient[i + 1]! - pullY;
+    gradient[j] = gradient[j]! + pullX;
+    gradient[j + 1] = gradient[j + 1]! + pullY;
+  });
   return energy;
 }
 
-function findLargestOverlapMm(
-  centres: Float64Array,
-  { widthMm, heightMm }: BoxMm,
-  spacingMm: number,
-): number {
+function findLargestOverlapMm(centres: Float64Array, { widthMm, heightMm }: BoxMm, near: Neighbours): number {
   let worst = 0;
-  for (let i = 0; i < centres.length; i += 2) {
-    const [x, y] = [centres[i]!, centres[i + 1]!];
-    worst = Math.max(worst, -x, x - widthMm, -y, y - heightMm);
-    for (let j = i + 2; j < centres.length; j += 2) {
-      worst = Math.max(worst, spacingMm - Math.hypot(x - centres[j]!, y - centres[j + 1]!));
-    }
-  }
+  for (let i = 0; i < centres.length; i += 2)
+    worst = Math.max(
+      worst,
+      -centres[i]!,
+      centres[i]! - widthMm,
+      -centres[i + 1]!,
+      centres[i + 1]! - heightMm,
+    );
+  near.sort(centres);
+  near.forEachPair((one, other) => {
+    const [i, j] = [2 * one, 2 * other];
+    const apartMm = Math.hypot(centres[i]! - centres[j]!, centres[i + 1]! - centres[j + 1]!);
+    worst = Math.max(worst, near.spacingMm - apartMm);
+  });
   return worst;
 }

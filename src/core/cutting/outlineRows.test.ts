@@ -139,7 +139,7 @@ test("a tight search of hearts is never below rows, repeats itself, and keeps th
   const run = () => {
     const search = searchTightOutlines(request);
     let found = search.next();
-    for (let i = 0; i < 3 && !found.done; i++) found = search.next();
+    while (!found.done && found.value.attempts < 3) found = search.next();
     return found.value;
   };
   const found = run();

@@ -74,6 +74,17 @@ test("the best known counts of equal circles in a square are reached", () => {
   }
 });
 
+test("thousands of rounds: a turn is a part of an attempt and what it gives is whole, so that a clock can be kept", () => {
+  const request = { diameterMm: 10, sheet: { widthMm: 505, heightMm: 503 }, webMm: 0, marginMm: 0, seed: 1 };
+  const turns = searchTightDiscs(request);
+  for (let turn = 0; turn < 6; turn++) {
+    const { value, done } = turns.next();
+    expect(done).toBe(false);
+    expect(value.attempts).toBe(0);
+    expect(value.placements).toHaveLength(value.rowsCount);
+  }
+});
+
 test("on any sheet: never fewer than rows, never more than the bound, nothing overlaps, the seed repeats", () => {
   const length = (min: number, max: number) => fc.integer({ min, max });
   fc.assert(

@@ -30,6 +30,8 @@ export interface TightProgress {
   readonly isProven: boolean;
 }
 
+/** Centres looked at between two turns: some milliseconds. */
+const CENTRES_PER_TURN = 20_000;
 /** How far a shaken centre moves, as a share of the spacing. */
 const SHAKE_SHARE = 0.4;
 /** Moves from one jam that bring nothing before the search begins anew elsewhere. */
@@ -40,8 +42,8 @@ const THROW_SHARE = 0.6;
 /**
  * Looks for one disc more than the best so far, again and again: centres are thrown on the sheet and pushed apart;
  * from the jam that leaves, one centre is thrown elsewhere or all are shaken, and what overlaps less is kept, until no
- * two are nearer than diameter + web (monotonic basin hopping). Anytime: each turn of the generator is one attempt,
- * and what it yields is whole. The caller keeps the clock.
+ * two are nearer than diameter + web (monotonic basin hopping). Anytime: what each turn of the generator yields is whole,
+ * and a turn is short, a part of an attempt where there are many. The caller keeps the clock.
  * @see Grosso, Jamali, Locatelli & Schoen, Solving the problem of packing equal and unequal circles in a circular
  * container, J. Global Optimization 47 (2010), for the hopping.
  * @throws {RangeError} If a size is not finite or not above 0.
@@ -71,12 +73,19 @@ export function* searchTightDiscs(request: TightRequest): Generator<TightProgres
   });
   let jam: { centres: Float64Array; overlap: number; failures: number } | null = null;
   let attempts = 0;
+  const looksPerTurn = Math.max(Math.floor(CENTRES_PER_TURN / (best.length + 1)), 1);
   while (best.length < upperBound && rows.count > 0) {
     attempts++;
     const centres: Float64Array = jam
       ? hop(jam.centres, room, spacingMm, random)
       : throwCentres(best.length + 1, room, random);
-    const overlap = minimiseOverlap(centres, room, spacingMm, FIT_TOLERANCE_MM);
+    const pushing = minimiseOverlap(centres, room, spacingMm, FIT_TOLERANCE_MM);
+    let pushed = pushing.next();
+    for (let looks = 1; !pushed.done; looks++) {
+      if (looks % looksPerTurn === 0) yield report(attempts - 1);
+      pushed = pushing.next();
+    }
+    const overlap = pushed.value;
     if (overlap === 0) {
       best = toPlacements(centres, offsetMm, diameterMm);
       jam = null;

@@ -1,6 +1,6 @@
 import { createRandom } from "../seededRandom";
 import { outerOutline, placePolygon, toContour, type BoxMm, type Outline, type SheetShape } from "../shape";
-import { fillGaps } from "./fillGaps";
+import { walkGaps } from "./fillGaps";
 import { layOutRows } from "./layout";
 import type { Placement } from "./rowPattern";
 import type { TightProgress } from "./tightDiscs";
@@ -27,7 +27,7 @@ const DEEPEST = 2;
 
 /**
  * Looks for more of any outline than its rows give: the sheet is divided at random, edge to edge, into parts of their
- * own rows, and what gaps are left are filled in any turn. Anytime: each turn of the generator is one attempt.
+ * own rows, and what gaps are left are filled in any turn. Anytime: each turn of the generator is a part of an attempt.
  * @throws {RangeError} If a size is not finite or not above 0.
  */
 export function* searchTightOutlines(request: TightOutlineRequest): Generator<TightProgress, TightProgress> {
@@ -46,9 +46,8 @@ export function* searchTightOutlines(request: TightOutlineRequest): Generator<Ti
     upperBound,
     isProven: best.length >= upperBound,
   });
-  const fill = (placements: readonly Placement[]): readonly Placement[] => [
-    ...placements,
-    ...fillGaps({
+  function* fill(placements: readonly Placement[]): Generator<TightProgress, readonly Placement[]> {
+    const walk = walkGaps({
       placed: placements.map(({ xMm, yMm, angleDeg }) =>
         placePolygon(toContour(outline), xMm, yMm, angleDeg),
       ),
@@ -58,19 +57,23 @@ export function* searchTightOutlines(request: TightOutlineRequest): Generator<Ti
       webMm,
       anglesDeg: mayTurn ? GAP_TURNS_DEG : GRAIN_TURNS_DEG,
       most: upperBound - placements.length,
-    }),
-  ];
-  best = fill(best);
+    });
+    for (;;) {
+      const { value, done } = walk.next();
+      if (done) return [...placements, ...value];
+      yield report();
+    }
+  }
+  best = yield* fill(best);
   while (best.length < upperBound && sheet.shape !== "oval") {
-    attempts++;
     const inner = { widthMm: sheet.widthMm - 2 * marginMm, heightMm: sheet.heightMm - 2 * marginMm };
-    const found = fill(
-      divide({ outline, webMm, mayTurn }, inner, DEEPEST, random).map((placement) => ({
-        ...placement,
-        xMm: placement.xMm + marginMm,
-        yMm: placement.yMm + marginMm,
-      })),
-    );
+    const divided = divide({ outline, webMm, mayTurn }, inner, DEEPEST, random).map((placement) => ({
+      ...placement,
+      xMm: placement.xMm + marginMm,
+      yMm: placement.yMm + marginMm,
+    }));
+    const found = yield* fill(divided);
+    attempts++;
     if (found.length > best.length) best = found;
     yield report();
   }
