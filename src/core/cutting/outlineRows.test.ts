@@ -127,6 +127,27 @@ test("small cuts go in the gaps of large ones and touch none", () => {
   expect(Math.min(...gaps)).toBeGreaterThanOrEqual(2 - 1e-3);
 });
 
+test("more freedom never gives fewer: where cuts may be turned there are at least as many as where they may not", () => {
+  const length = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+  fc.assert(
+    fc.property(length(25, 60), length(25, 60), length(150, 420), length(150, 300), (w, h, wide, high) => {
+      const outline = { kind: "leaf", widthMm: w, heightMm: h } as const;
+      const count = (mayTurn: boolean) => {
+        const layout = layOutRows({
+          outline,
+          sheet: { widthMm: wide, heightMm: high },
+          webMm: 1,
+          marginMm: 4,
+          mayTurn,
+        });
+        return layout.ok ? layout.value.count : 0;
+      };
+      expect(count(true)).toBeGreaterThanOrEqual(count(false));
+    }),
+    { numRuns: 8, seed: 8 },
+  );
+});
+
 test("a tight search of hearts is never below rows, repeats itself, and keeps the web", () => {
   const request = {
     outline: { kind: "heart", widthMm: 80, heightMm: 70 },

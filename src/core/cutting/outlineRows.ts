@@ -55,7 +55,10 @@ export function findBestOutlineRows(
   webMm: number,
   mayTurn: boolean,
 ): RowPattern {
-  let best: RowPattern = { style: "fitted", rowsRunDown: false, rows: [], count: 0 };
+  // Of all turns only the densest rows are kept: what is found without turning is a choice too.
+  let best: RowPattern = mayTurn
+    ? findBestOutlineRows(outline, usable, webMm, false)
+    : { style: "fitted", rowsRunDown: false, rows: [], count: 0 };
   const families = listFamilies(outline, webMm, mayTurn);
   for (const rowsRunDown of [false, true]) {
     const along = rowsRunDown ? usable.heightMm : usable.widthMm;

@@ -116,7 +116,8 @@ function leaf(widthMm: number, heightMm: number): Polygon {
   if (heightMm > widthMm) return leaf(heightMm, widthMm).map(([x, y]) => [-y, x] as const);
   const [half, rise] = [widthMm / 2, heightMm / 2];
   const radiusMm = (half ** 2 + rise ** 2) / (2 * rise);
-  const halfAngle = Math.asin(half / radiusMm);
+  // As high as wide, the radius may be less than half the width by the last bit.
+  const halfAngle = Math.asin(Math.min(half / radiusMm, 1));
   const count = Math.max(Math.ceil((countChords(radiusMm) * halfAngle) / Math.PI), LEAST_CHORDS / 2);
   const arc = corners(count, (i) => {
     const angle = -halfAngle + (2 * halfAngle * i) / count;

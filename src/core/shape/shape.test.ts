@@ -112,3 +112,26 @@ test("a million points are refused at once, ten thousand on a circle are thinned
   expect(kept.value.length).toBeLessThan(200);
   expect(areaMm2OfPolygon(kept.value) / (Math.PI * 2500)).toBeCloseTo(1, 2);
 });
+
+test("every outline has a contour of the size it says, at sizes that no form rounds, as high as wide included", () => {
+  const length = fc.double({ min: 1, max: 400, noNaN: true });
+  fc.assert(
+    fc.property(
+      fc.constantFrom("leaf", "heart", "oval", "rectangle"),
+      length,
+      fc.double({ min: -1e-13, max: 1e-13, noNaN: true }),
+      length,
+      (kind, widthMm, off, other) => {
+        for (const heightMm of [widthMm * (1 + off), other]) {
+          const { widthMm: wide, heightMm: high } = boxOfPolygon(
+            toContour({ kind, widthMm, heightMm } as Outline),
+          );
+          // Chords lie inside the curve by a knife's line at the most.
+          expect(Math.abs(wide - widthMm)).toBeLessThan(0.11);
+          expect(Math.abs(high - heightMm)).toBeLessThan(0.11);
+        }
+      },
+    ),
+    { numRuns: 400, seed: 6 },
+  );
+});
