@@ -138,11 +138,16 @@ function retire(
       db.prepare(
         "INSERT INTO piece_step SELECT ?, position, step_key, kind, filling_id, thing, thing_count, thing_each_g, heat_c, minutes, hands_s, most_wait_min, note FROM piece_step WHERE piece_id = ?",
       ).run(id, from);
-    else
+    else {
       db.prepare(
         `INSERT INTO formula_line (formula_id, position, id, name, amount_text, mass_g, most_g, ingredient_id)
          SELECT ?, position, id, name, amount_text, mass_g, most_g, ingredient_id FROM formula_line WHERE formula_id = ?`,
       ).run(id, from);
+      db.prepare(
+        `INSERT INTO formula_making (formula_id, position, step_key, kind, name, hands_min, minutes)
+         SELECT ?, position, step_key, kind, name, hands_min, minutes FROM formula_making WHERE formula_id = ?`,
+      ).run(id, from);
+    }
     return id;
   });
   return [...ids, ...retired];
