@@ -4,6 +4,7 @@ import { toDayBook } from "@/schemas/toDayBook";
 import { formatDayDate, formatShortDate } from "./formatDayDate";
 import { listDifferences } from "./listDifferences";
 import { listStationFacts } from "./stationFacts";
+import { formatClock } from "@/core/units";
 
 const records = listDemoRecords();
 const demo = toDayBook(records, "2026-11-28", null)!;
@@ -20,7 +21,8 @@ test("the strip shows each station's own figure of the plan", () => {
   // Three oven loads and two lots for the fryer.
   const loads = plan.tasks.filter(({ kind }) => kind === "bake" || kind === "fry").length;
   expect(facts.bake!.note).toBe(`light oven · ${loads} loads`);
-  expect(facts.cool).toMatchObject({ figure: "11:30", note: "last pieces ready" });
+  expect(plan.tally.readyMin).toBeLessThanOrEqual(11 * 60 + 30);
+  expect(facts.cool).toMatchObject({ figure: formatClock(plan.tally.readyMin!), note: "last pieces ready" });
 });
 
 test("a day without orders shows nothing that it does not know", () => {
