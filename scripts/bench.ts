@@ -12,7 +12,7 @@ import {
 import { computeFold } from "@/core/forming";
 import { parseFormulaText, standardIngredients } from "@/core/formula";
 import { chill, type Body } from "@/core/heat";
-import { answerAhead, answerDay, planDay, type DayBook } from "@/core/plan";
+import { answerAhead, answerDay, checkDay, planDay, type DayBook } from "@/core/plan";
 import { constructSchedule, improveSchedule, type ScheduleProblem, type ScheduleTask } from "@/core/schedule";
 import { takeApart } from "@/core/schedule/testDay";
 import { createRandom } from "@/core/seededRandom";
@@ -285,6 +285,7 @@ if (problem && schedule) {
       `(${found.tries} tries), no day under ${found.bound.dayMin}`,
   );
 }
+console.log(`the market's plan, by the checkers: ${checkDay(planDay(market)).length} findings`);
 let turn = 0;
 for (const date of ["2026-11-28", "2026-11-29", "2026-11-30"]) {
   const day = toDayBook(records, date, null);

@@ -2,6 +2,7 @@ import { expose } from "comlink";
 import {
   answerAhead,
   answerDay,
+  checkDay,
   compareVariants,
   divideBatch,
   listMends,
@@ -129,7 +130,11 @@ const api = {
 
 function planOpenDay(nowMin: number | null): DayPlan | null {
   const book = day && toDayBook(day.table, day.date, nowMin, day.ground);
-  return book && planDay(book);
+  const plan = book && planDay(book);
+  // Of a development build only: an engine that answers wrongly says so at once.
+  if (plan && process.env.NODE_ENV === "development")
+    for (const finding of checkDay(plan)) console.error(`A plan that cannot be: ${finding}`);
+  return plan;
 }
 
 export type PlanWorkerApi = typeof api;

@@ -304,15 +304,14 @@ function findSurfaceC(
   surroundings: Surroundings,
 ): number {
   const { airC } = surroundings;
-  let nearestC = NaN;
+  let nearestC = Infinity;
   for (const { index, side, depthM } of faces) {
     const cellC = temperatures[index]!;
     const inside = depthM / material.conductivityWPerMK(cellC);
     const filmWPerM2K = surroundings[`${side}WPerM2K`];
     const outside = filmWPerM2K > 0 ? 1 / filmWPerM2K : Infinity;
     const faceC = cellC + (airC - cellC) * (outside === Infinity ? 0 : inside / (inside + outside));
-    // The first face is as near as any that is not a number.
-    if (!(Math.abs(airC - faceC) >= Math.abs(airC - nearestC))) nearestC = faceC;
+    if (Math.abs(airC - faceC) < Math.abs(airC - nearestC)) nearestC = faceC;
   }
   return nearestC;
 }

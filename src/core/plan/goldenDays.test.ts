@@ -1,4 +1,4 @@
-import { planDay, sayProblem, type DayPlan } from ".";
+import { checkDay, planDay, sayProblem, type DayPlan } from ".";
 import { listDemoRecords } from "@/demo";
 import { pickRecords } from "@/schemas/recordTable";
 import { toDayBook } from "@/schemas/toDayBook";
@@ -49,7 +49,9 @@ const round = <T>(figures: T): T =>
 test.each(dates)("%s is planned as before", (date) => {
   const book = toDayBook(records, date, null);
   expect(book).not.toBeNull();
-  expect(summarise(planDay(book!))).toMatchSnapshot();
+  const plan = planDay(book!);
+  expect(checkDay(plan)).toEqual([]);
+  expect(summarise(plan)).toMatchSnapshot();
 });
 
 test("a day half gone is planned from now on as before", () => {

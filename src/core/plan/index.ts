@@ -1,5 +1,6 @@
 export { NO_PAST, type PastLog } from "../habits";
 export { planDay } from "./planDay";
+export { checkDay } from "./result/checkDay";
 export { planMakings } from "./planMakings";
 export {
   doneSigns,

@@ -1,4 +1,3 @@
-import { constructSchedule } from "./constructSchedule";
 import { describeSchedule } from "./describeSchedule";
 import { framesOf } from "./frame";
 import { judge, type Judged } from "./judge";
@@ -112,22 +111,25 @@ export function* searchSchedule(
  * nothing is better, that is given.
  */
 export function followSchedule(problem: ScheduleProblem, laid: readonly LaidTask[]): Schedule {
-  const constructed = constructSchedule(problem);
-  if (laid.length === 0) return pushLater(problem, constructed);
-  const kept = keepPlaces(problem, laid);
-  if (kept && compareCosts(kept.cost, constructed.cost) <= 0) return pushLater(problem, kept);
-  const startOf = new Map(constructed.placed.map(({ taskId, startMin }) => [taskId, startMin]));
-  for (const { taskId, startMin } of laid) startOf.set(taskId, startMin);
+  return describeSchedule(problem, pushLater(problem, findFollowing(problem, laid)).placing);
+}
+
+function findFollowing(problem: ScheduleProblem, laid: readonly LaidTask[]): Judged {
+  const constructed = laySchedule(problem);
+  if (laid.length === 0) return constructed;
+  const places = keepPlaces(problem, laid);
+  const kept = places && judge(problem, places);
+  if (kept && compareCosts(kept.cost, constructed.cost) <= 0) return kept;
+  const startOf = new Map(laid.map(({ taskId, startMin }) => [taskId, startMin]));
   const modeOf = new Map(laid.map(({ taskId, mode }) => [taskId, mode]));
   const followed = laySchedule(problem, {
-    rank: Float64Array.from(problem.tasks, ({ id }) => startOf.get(id) ?? 0),
+    rank: Float64Array.from(problem.tasks, ({ id }, i) => startOf.get(id) ?? constructed.placing.starts[i]!),
     modes: Int32Array.from(problem.tasks, ({ id, modes }) => {
       const mode = modeOf.get(id) ?? -1;
       return mode < modes.length ? mode : -1;
     }),
   });
-  const isBetter = compareCosts(followed.cost, constructed.cost) <= 0;
-  return pushLater(problem, isBetter ? describeSchedule(problem, followed.placing) : constructed);
+  return compareCosts(followed.cost, constructed.cost) <= 0 ? followed : constructed;
 }
 
 /** Above the bound by this share: of lateness while there is any, else of the working day. */

@@ -1,50 +1,58 @@
-import { describeSchedule } from "./describeSchedule";
+import { framesOf } from "./frame";
 import { Lane } from "./lane";
-import { edgeMin, type PlacedTask, type Schedule, type ScheduleProblem } from "./problem";
+import type { Placing } from "./placeTasks";
+import type { PlacedTask, ScheduleProblem } from "./problem";
 
 /** A place in a day that was kept. */
 export type LaidTask = Pick<PlacedTask, "taskId" | "startMin" | "mode">;
 
-/** The schedule with every task where it was kept; null if that is not all of them, or one cannot be there any more. */
-export function keepPlaces(problem: ScheduleProblem, laid: readonly LaidTask[]): Schedule | null {
+/** The placing with every task where it was kept; null if that is not all of them, or one cannot be there any more. */
+export function keepPlaces(problem: ScheduleProblem, laid: readonly LaidTask[]): Placing | null {
   const laidOf = new Map(laid.map((each) => [each.taskId, each]));
-  const lanes = new Map(
-    problem.resources.map((resource) => [resource.id, new Lane(resource, problem.openMin, false)]),
+  const own = problem.tasks.map(({ id }) => laidOf.get(id));
+  const durations = own.map((each, i) =>
+    each ? problem.tasks[i]!.modes[each.mode]?.durationMin : undefined,
   );
-  const placed = new Map<string, PlacedTask>();
-  for (const task of problem.tasks) {
-    const own = laidOf.get(task.id);
-    const mode = own ? task.modes[own.mode] : undefined;
-    if (!own || !mode) return null;
-    const { startMin } = own;
-    for (const { resourceId, fromMin, toMin, amount } of mode.uses) {
-      const lane = lanes.get(resourceId);
-      const block = [startMin + fromMin, startMin + toMin, amount, mode.heat] as const;
-      if (!lane || !Number.isNaN(lane.findNextStart(...block))) return null;
-      lane.add(...block);
-    }
-    placed.set(task.id, { ...own, endMin: startMin + mode.durationMin });
-  }
-  for (const { resourceId, amount, from, until } of problem.holds) {
-    const [first, last, lane] = [placed.get(from.taskId), placed.get(until.taskId), lanes.get(resourceId)];
-    if (!first || !last || !lane) return null;
-    const block = [edgeMin(from, first), edgeMin(until, last), amount, null] as const;
-    if (!Number.isNaN(lane.findNextStart(...block))) return null;
-    lane.add(...block);
-  }
-  const tooSoon = problem.tasks.some((task) =>
-    task.after.some(({ taskId, minWaitMin, from = "end" }) => {
-      const before = placed.get(taskId);
-      const fromMin = before ? edgeMin({ taskId, edge: from }, before) : Infinity;
-      return (placed.get(task.id)?.startMin ?? 0) < fromMin + minWaitMin;
-    }),
-  );
-  if (tooSoon) return null;
-  const all = problem.tasks.flatMap(({ id }) => placed.get(id) ?? []);
-  return describeSchedule(problem, {
-    starts: Float64Array.from(all, ({ startMin }) => startMin),
-    ends: Float64Array.from(all, ({ endMin }) => endMin),
-    modes: Int32Array.from(all, ({ mode }) => mode),
+  if (durations.includes(undefined)) return null;
+  const starts = Float64Array.from(own, (each) => each?.startMin ?? NaN);
+  const placing = {
+    starts,
+    ends: starts.map((start, i) => start + (durations[i] ?? NaN)),
+    modes: Int32Array.from(own, (each) => each?.mode ?? 0),
     isForced: false,
+  };
+  return canStand(problem, placing) ? placing : null;
+}
+
+/** Whether every resource has room for a placing, holds included, and no task comes too soon after what it waits for. */
+export function canStand(problem: ScheduleProblem, { starts, ends, modes }: Placing): boolean {
+  const { real } = framesOf(problem);
+  const lanes = problem.resources.map((resource) => new Lane(resource, problem.openMin, false));
+  const take = (lane: Lane, ...block: Parameters<Lane["add"]>) => {
+    const hasRoom = Number.isNaN(lane.findNextStart(...block));
+    if (hasRoom) lane.add(...block);
+    return hasRoom;
+  };
+  const haveRoom = real.modes.every((list, task) => {
+    const mode = list[modes[task]!]!;
+    return mode.uses.every(({ lane, fromMin, toMin, amount }) =>
+      take(lanes[lane]!, starts[task]! + fromMin, starts[task]! + toMin, amount, mode.heat),
+    );
   });
+  const edge = ({ task, isStart }: { readonly task: number; readonly isStart: boolean }) =>
+    isStart ? starts[task]! : ends[task]!;
+  return (
+    haveRoom &&
+    real.opening.every((holds) =>
+      holds.every(({ lane, amount, from, until }) =>
+        take(lanes[lane]!, edge(from), edge(until), amount, null),
+      ),
+    ) &&
+    real.waits.every((list, task) =>
+      list.every(
+        ({ task: before, minWaitMin, fromStart }) =>
+          starts[task]! >= edge({ task: before, isStart: fromStart }) + minWaitMin,
+      ),
+    )
+  );
 }

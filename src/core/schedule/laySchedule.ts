@@ -4,6 +4,7 @@ import { layRigid } from "./layRigid";
 import { FREE_ORDER, type Order } from "./order";
 import { placeTasks, shortestMin, type Placing, type PlacingRules } from "./placeTasks";
 import type { ScheduleProblem } from "./problem";
+import { pushLater } from "./pushLater";
 
 /** How much trouble is taken over one order: all of it, or as little as a search can afford. */
 export interface Effort {
@@ -48,10 +49,14 @@ export function laySchedule(
     // What is late stays so late and no later; the rest is pushed to the right, the last first.
     best = pickBetter(pressRight(problem, forwards, effort, false), best);
   }
+  if (effort.pressings > 0) best = pushLater(problem, best);
+  // Nobody gets up sooner for a shorter day: it is pressed between its first minute and its last.
+  const beginsMin = findFirstMin(best.placing);
   for (let i = 0; i < effort.pressings && best.cost.brokenMin === 0; i++) {
     const left = pressLeft(problem, best, effort);
     const right = pressRight(problem, left, effort, true);
-    const pressed = pickBetter(best, pickBetter(left, right));
+    const isLater = findFirstMin(right.placing) >= beginsMin;
+    const pressed = pickBetter(best, isLater ? pickBetter(left, right) : left);
     if (pressed === best) break;
     best = pressed;
   }
@@ -65,9 +70,14 @@ const nameOf =
 
 /** Every task as early as its waits allow from the first minute of the day on, in the order in which they stand. */
 function pressLeft(problem: ScheduleProblem, { placing }: Judged, effort: Effort): Judged {
+  const { starts: rank, modes } = placing;
+  return layForwards(problem, { rank, modes }, effort, findFirstMin(placing));
+}
+
+function findFirstMin({ starts }: Placing): number {
   let firstMin = Infinity;
-  for (const start of placing.starts) if (start < firstMin) firstMin = start;
-  return layForwards(problem, { rank: placing.starts, modes: placing.modes }, effort, firstMin);
+  for (const start of starts) if (start < firstMin) firstMin = start;
+  return firstMin;
 }
 
 /**

@@ -2,12 +2,15 @@ import fc from "fast-check";
 import { createRandom } from "../seededRandom";
 import {
   checkSchedule,
+  compareCosts,
   constructSchedule,
   improveSchedule,
   type ScheduleProblem,
   type ScheduleTask,
 } from ".";
 import { layRigid } from "./layRigid";
+import { FULL_EFFORT, laySchedule } from "./laySchedule";
+import { pushLater } from "./pushLater";
 import { FREE_ORDER } from "./order";
 import { describeSchedule } from "./describeSchedule";
 import { bake, hands, oven, wait, work } from "./testDay";
@@ -120,6 +123,22 @@ describe("a day is as short as its work allows", () => {
     const tasks = [work("hopeless", 20, [], 250), ...["a", "b", "c"].map((id) => work(id, 10, [], 800))];
     const schedule = constructSchedule({ tasks, resources: [hands], holds: [], openMin: 240 });
     expect(schedule.cost).toMatchObject({ latenessMin: 10, dayMin: 50 });
+  });
+
+  test("and nobody gets up sooner for that: pressed, it begins no sooner than it had to", () => {
+    let shorter = 0;
+    fc.assert(
+      fc.property(days, (problem) => {
+        const plain = pushLater(problem, laySchedule(problem, FREE_ORDER, { ...FULL_EFFORT, pressings: 0 }));
+        const pressed = pushLater(problem, laySchedule(problem));
+        if (plain.cost.brokenMin > 0 || pressed.cost.brokenMin > 0) return;
+        expect(compareCosts(pressed.cost, plain.cost)).toBeLessThanOrEqual(0);
+        expect(Math.min(...pressed.placing.starts)).toBeGreaterThanOrEqual(Math.min(...plain.placing.starts));
+        if (pressed.cost.dayMin < plain.cost.dayMin) shorter++;
+      }),
+      { numRuns: 600, seed: 12 },
+    );
+    expect(shorter).toBeGreaterThan(20);
   });
 
   test("against the best of all orders on small days without waits", () => {

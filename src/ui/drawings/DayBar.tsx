@@ -4,8 +4,9 @@ import { useRef, useState, type PointerEvent } from "react";
 import type { DayTask } from "@/core/plan";
 import { formatClock } from "@/core/units";
 
-/** A bar this wide holds a letter; each letter of a note is so wide. */
+/** A bar this wide holds a letter, or a large figure; each letter of a note is so wide. */
 const LETTER_FROM = 11;
+const FIGURE_FROM = 14;
 const NOTE_LETTER = 7.6;
 /** A job is dragged by whole steps of this, min. */
 export const PIN_STEP_MIN = 5;
@@ -105,6 +106,8 @@ export function DayBar(props: Props) {
 function BarText({ x, y, width, height, text, note }: Props) {
   // A note that does not fit leaves its room to the figure.
   const fits = note !== "" && width >= note.length * NOTE_LETTER;
+  // Two narrow bars side by side must not read as one figure.
+  const isLarge = note !== "" && width >= FIGURE_FROM * text.length;
   return (
     <>
       {width >= LETTER_FROM * Math.max(text.length, 1) && (
@@ -112,7 +115,7 @@ function BarText({ x, y, width, height, text, note }: Props) {
           className="figure"
           x={x + width / 2}
           y={y + height / 2 - (fits ? 8 : 0)}
-          fontSize={note ? 20 : 13}
+          fontSize={isLarge ? 20 : 13}
           textAnchor="middle"
           dominantBaseline="central"
         >

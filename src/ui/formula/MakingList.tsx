@@ -41,7 +41,7 @@ export function MakingList({ filling, save }: Props) {
     const step = making[from];
     if (step && to >= 0 && to < making.length) change(making.toSpliced(from, 1).toSpliced(to, 0, step));
   };
-  const unused = making.length >= MOST_MAKING_STEPS;
+  const isFull = making.length >= MOST_MAKING_STEPS;
   return (
     <section aria-label="On the clock" className="flex flex-col gap-2">
       <h3 className="text-lg">On the clock</h3>
@@ -64,7 +64,7 @@ export function MakingList({ filling, save }: Props) {
           />
         ))}
       </ol>
-      {!unused && (
+      {!isFull && (
         <Select
           label="Another step"
           value=""
@@ -74,7 +74,7 @@ export function MakingList({ filling, save }: Props) {
               .filter((kind) => kind !== "make")
               .map((kind) => ({ id: kind, name: factsOfMaking(kind).name })),
           ]}
-          onChange={(kind) => kind !== "" && change(insertStep(making, kind as MakingKind))}
+          onChange={(kind) => kind !== "" && change(insertStep(making, kind))}
         />
       )}
     </section>

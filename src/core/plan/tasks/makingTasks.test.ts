@@ -85,6 +85,12 @@ test("warmed and stirred smooth for each lot, minutes before it goes in, and not
   expect(tell(kept)).toContain("fill:1 < warm:1 3..18");
 });
 
+test("what is only stirred smooth for each lot is not hot: it may wait, and is told by its name though it takes no time", () => {
+  const plan = planWith(createMaking([["make"], ["cool"], ["loosen", { handsMin: 0 }]]));
+  expect(tell(plan)).toContain("fill:1 < warm:1 0");
+  expect(plan.tasks.find(({ kind }) => kind === "warm")!.label).toMatch(/^Stir smooth date and sesame, for /);
+});
+
 test("what is kept hot is filled while it is: a lot that comes too late is a problem of the day, with its minutes", () => {
   const hot = (minutes: number) =>
     planWith(

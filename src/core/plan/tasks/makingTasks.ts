@@ -1,4 +1,11 @@
-import { nameMakingStep, readMaking, type Filling, type MakingStep } from "../../formula";
+import {
+  factsOfMaking,
+  nameMakingStep,
+  readMaking,
+  type Filling,
+  type MakingJob,
+  type MakingStep,
+} from "../../formula";
 import type { TaskWait } from "../../schedule";
 import { handTask, wait, type DraftTask, type StepTimes, type TaskFacts } from "./draftTask";
 
@@ -8,10 +15,11 @@ export const HOT_HOLD_MIN = 4;
 /** What is done to make a filling: its parts, then itself. The job that puts it together has the plain id. */
 export function listMakingTasks(filling: Filling): DraftTask[] {
   const { jobs } = readMaking(filling.making);
+  const ids = jobs.map((job) => toJobId(filling, job));
   return jobs.map((job, i) => {
     const kind = job.isApart ? "precook" : "make";
-    const after = job.after.map(({ job: before, waitMin }) => wait(toJobId(filling, before), waitMin));
-    const task = handTask(kind, toJobId(filling, i), job.handsMin, after, {
+    const after = job.after.map(({ job: before, waitMin }) => wait(ids[before] ?? "", waitMin));
+    const task = handTask(kind, ids[i] ?? "", job.handsMin, after, {
       formulaId: filling.id,
       label: labelJob(filling, job.steps),
       stepIds: job.steps.map(({ id }) => id),
@@ -23,7 +31,9 @@ export function listMakingTasks(filling: Filling): DraftTask[] {
 /** The wait for a filling until it can be used, and as long as it is kept hot. */
 export function waitForFilling(filling: Filling): TaskWait {
   const { jobs, readyMin, hotMin } = readMaking(filling.making);
-  return wait(toJobId(filling, jobs.length - 1), readyMin, hotMin === null ? null : readyMin + hotMin);
+  const last = jobs.at(-1);
+  if (!last) throw new RangeError(`waitForFilling: ${filling.id} is made by nothing`);
+  return wait(toJobId(filling, last), readyMin, hotMin === null ? null : readyMin + hotMin);
 }
 
 /**
@@ -48,28 +58,29 @@ export function prepareForUse(
     label: `${nameSteps(use)} ${filling.name.toLowerCase()}, for ${of}`,
     stepIds: use.map((step) => step.id),
   });
-  return { task, wait: wait(id, useReadyMin, useReadyMin + (useHotMin ?? HOT_HOLD_MIN)) };
+  // What was only stirred may wait; what was heated is hot for so long.
+  const isHot = use.some(({ kind }) => factsOfMaking(kind).isHot);
+  const holdMin = useHotMin ?? (isHot ? HOT_HOLD_MIN : null);
+  return { task, wait: wait(id, useReadyMin, holdMin === null ? null : useReadyMin + holdMin) };
 }
 
-function toJobId(filling: Filling, index: number): string {
-  const job = readMaking(filling.making).jobs[index];
-  const [first] = job?.steps ?? [];
-  if (job?.isApart) return `precook:${filling.id}:${first?.id ?? index}`;
-  const isPlain = job?.steps.some(({ kind }) => kind === "make") ?? true;
-  return isPlain ? `make:${filling.id}` : `make:${filling.id}:${first?.id ?? index}`;
+function toJobId({ id }: Filling, { isApart, steps }: MakingJob): string {
+  const first = steps[0]?.id ?? "";
+  if (isApart) return `precook:${id}:${first}`;
+  return steps.some(({ kind }) => kind === "make") ? `make:${id}` : `make:${id}:${first}`;
 }
 
 function labelJob({ name }: Filling, steps: readonly MakingStep[]): string {
   const [first] = steps;
   if (first?.kind === "cookPart") return nameMakingStep(first);
   if (steps.some(({ kind }) => kind === "make")) return `Make ${name}`;
-  return `${nameSteps(steps.filter(({ handsMin }) => handsMin > 0))} ${name.toLowerCase()}`;
+  return `${nameSteps(steps)} ${name.toLowerCase()}`;
 }
 
 /** `Warm, stir smooth`. */
 function nameSteps(steps: readonly MakingStep[]): string {
   const words = steps
-    .filter(({ handsMin }) => handsMin > 0)
+    .filter(({ kind }) => factsOfMaking(kind).hasHands)
     .map(nameMakingStep)
     .join(", ")
     .toLowerCase();
