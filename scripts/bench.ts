@@ -132,6 +132,7 @@ report("cut plan, 96 rounds, three answers", () =>
   planCuts({
     ...rolling,
     demands: [demand("moon", 90)],
+    tearSharePer100Mm: 0,
     pinnedSheet: null,
     boughtSheet: null,
     decoration: null,
@@ -141,6 +142,7 @@ report("cut plan, 96 tops and 96 bases", () =>
   planCuts({
     ...rolling,
     demands: [demand("top", 80), { ...demand("base", 72), isVisible: false }],
+    tearSharePer100Mm: 0,
     pinnedSheet: null,
     boughtSheet: null,
     decoration: null,

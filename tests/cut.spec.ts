@@ -30,6 +30,69 @@ test("how many will this make: counts follow the dough and the edge; a wanted co
   await expect(page.getByRole("img", { name: /^Sheet 1 of/ })).toBeVisible();
 });
 
+test("a cut that no sheet holds keeps its tab: the reason and the dial that mends it stand where it is rolled", async ({
+  page,
+}) => {
+  await page.goto(`${DEMO_DAY}/roll`);
+  const tabs = page.getByRole("group", { name: "Piece" });
+  const chosen = tabs.getByRole("button", { pressed: true });
+  const name = (await chosen.textContent()) ?? "";
+  await chosen.click();
+  const ragged = page.getByLabel("Ragged edge", { exact: true });
+  const cutter = page.getByLabel("Cutter", { exact: true });
+  const was = await cutter.inputValue();
+  await ragged.fill("40");
+  await ragged.press("Enter");
+  await cutter.fill("400");
+  await cutter.press("Enter");
+  await expect(page.getByRole("list", { name: "To decide" })).toContainText(/400 mm round .* too small/);
+  await expect(chosen).toHaveText(name);
+  await expect(chosen.getByLabel("cannot be made:")).toBeVisible();
+  await page.getByRole("link", { name: /5 Seal/ }).click();
+  await page.waitForURL(/\/seal/);
+  await expect(page.getByRole("list", { name: "To decide" })).toContainText("too small");
+  await page.goBack();
+  await cutter.fill(was);
+  await cutter.press("Enter");
+  await ragged.fill("8");
+  await ragged.press("Enter");
+  await expect(page.getByRole("group", { name: /^Sheet 1 of/ })).toBeVisible();
+  await expect(chosen).toHaveText(name);
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+});
+
+test("a second dial turned before the first one's plan is there takes nothing back", async ({ page }) => {
+  await page.goto(`${DEMO_DAY}/roll`);
+  const ragged = page.getByLabel("Ragged edge", { exact: true });
+  const web = page.getByLabel("Between cuts", { exact: true });
+  const sheet = page.getByRole("group", { name: /^Sheet 1 of/ });
+  const before = (await sheet.getAttribute("aria-label"))!;
+  // Plans are held back for as long as the two are typed.
+  await page.evaluate(() => {
+    const post = Worker.prototype.postMessage;
+    Worker.prototype.postMessage = function (...message: unknown[]) {
+      setTimeout(() => Reflect.apply(post, this, message), 1500);
+    };
+  });
+  await ragged.fill("13");
+  await ragged.press("Enter");
+  await web.fill("5");
+  await web.press("Enter");
+  await expect(ragged).toHaveValue("13");
+  await expect(web).toHaveValue("5");
+  await expect(sheet).not.toHaveAttribute("aria-label", before);
+  await expect(ragged).toHaveValue("13");
+  for (const [dial, was] of [
+    [ragged, "8"],
+    [web, "2"],
+  ] as const) {
+    await dial.fill(was);
+    await dial.press("Enter");
+  }
+  await expect(sheet).toHaveAttribute("aria-label", before);
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+});
+
 test("a template at true size is downloaded, in rows and laid tight, and the search can be stopped", async ({
   page,
 }) => {

@@ -145,3 +145,29 @@ test("the day is downloaded as a sheet for each person", async ({ page, request 
     "A day is written as ics, csv or pdf.",
   ]);
 });
+
+test("two times with a clock tell what a fryer holds and loses; times no oil could have are refused", async ({
+  page,
+}) => {
+  await page.goto(`${MARKET}/kit`);
+  await page.getByText("Find both with a clock").click();
+  const warm = page.getByLabel("100 to 170 °C, heater on", { exact: true });
+  const cool = page.getByLabel("170 back to 160 °C, heater off", { exact: true });
+  await warm.fill("60");
+  await warm.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "more than oil in a pan can have" })).toBeVisible();
+  await warm.fill("6");
+  await warm.press("Enter");
+  await cool.fill("4");
+  await cool.press("Enter");
+  const found = page.getByRole("status").filter({ hasText: "J/kg K" });
+  const [heat, loss] = [...((await found.textContent()) ?? "").matchAll(/[\d,.]+(?= J\/kg K| W\/K)/g)].map(
+    ([text]) => Number(text.replace(",", "")),
+  );
+  await page.getByRole("button", { name: "Use these" }).click();
+  await expect(page.getByLabel("Warms with", { exact: true })).toHaveValue(String(heat));
+  await expect(page.getByLabel("Loses", { exact: true })).toHaveValue(String(loss));
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel("Loses", { exact: true })).toHaveValue(String(loss));
+});

@@ -178,6 +178,8 @@ type FryerRow = {
   id: string;
   name: string;
   oil_kg: number;
+  oil_j_per_kg_k: number;
+  loss_w_per_k: number;
   heater_w: number;
   max_c: number;
   basket_width_mm: number;
@@ -196,6 +198,8 @@ export function createFryerRepository(db: Database.Database): Repository<Fryer> 
       "id",
       "name",
       "oil_kg",
+      "oil_j_per_kg_k",
+      "loss_w_per_k",
       "heater_w",
       "max_c",
       "basket_width_mm",
@@ -209,6 +213,8 @@ export function createFryerRepository(db: Database.Database): Repository<Fryer> 
       id: fryer.id,
       name: fryer.name,
       oil_kg: fryer.oilKg,
+      oil_j_per_kg_k: fryer.oilJPerKgK,
+      loss_w_per_k: fryer.lossWPerK,
       heater_w: fryer.heaterW,
       max_c: fryer.maxC,
       basket_width_mm: fryer.basketWidthMm,
@@ -222,6 +228,8 @@ export function createFryerRepository(db: Database.Database): Repository<Fryer> 
       id: row.id,
       name: row.name,
       oilKg: row.oil_kg,
+      oilJPerKgK: row.oil_j_per_kg_k,
+      lossWPerK: row.loss_w_per_k,
       heaterW: row.heater_w,
       maxC: row.max_c,
       basketWidthMm: row.basket_width_mm,

@@ -363,3 +363,25 @@ test("a file of the eighth version keeps how its fillings are made: parts, hands
   });
   store.close();
 });
+
+test("a file of the ninth version keeps its fryers: they lose what is usual for their oil", () => {
+  const ninth = inFolder("ninth");
+  mkdirSync(ninth);
+  for (const name of readdirSync(MIGRATIONS).filter((each) => each < "0010"))
+    copyFileSync(path.join(MIGRATIONS, name), path.join(ninth, name));
+  const file = inFolder("old.db");
+  const old = openDatabase(file, ninth);
+  old.exec(
+    `INSERT INTO fryer VALUES ('pan', 'Pan', 2.5, 1800, 190, 240, 240, 120, 0.5, 3, 40, 1);
+     INSERT INTO bench VALUES ('bench', 1400, 700, 600, 400, 1);
+     INSERT INTO day (id, date, name, open_min, version) VALUES ('d', '2026-01-02', 'Old day', 240, 1);`,
+  );
+  old.close();
+  const store = openStore(file);
+  expect(readRecord(store, "fryer", "pan", "2026-01-02")).toMatchObject({
+    oilKg: 2.5,
+    oilJPerKgK: 2300,
+    lossWPerK: 1.5,
+  });
+  store.close();
+});

@@ -41,6 +41,8 @@ export const fryer: Fryer = {
   id: "six-litre",
   name: "Six-litre fryer",
   oilKg: 5.2,
+  oilJPerKgK: 2300,
+  lossWPerK: 3.12,
   heaterW: 3200,
   maxC: 195,
   basketWidthMm: 300,

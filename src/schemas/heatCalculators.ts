@@ -1,8 +1,17 @@
 import Joi from "joi";
-import type { BakeAir, Baked, CoolingRequest, FryLoad, KnownBake, OilBath } from "@/core/heat";
+import {
+  USUAL_OIL_J_PER_KG_K,
+  type BakeAir,
+  type Baked,
+  type CoolingRequest,
+  type FryLoad,
+  type KnownBake,
+  type OilBath,
+} from "@/core/heat";
 import type { Result } from "@/core/result";
 import { bodySchema, compositionSchema } from "./calculators";
-import { formulaLimits, kitchenLimits, pieceLimits, type Limit } from "./limits";
+import { lossOr } from "./kitRecords";
+import { formulaLimits, fryerLimits, kitchenLimits, pieceLimits, type Limit } from "./limits";
 import { quantity, whole } from "./quantity";
 import { validate, type Fault } from "./validate";
 
@@ -65,6 +74,8 @@ const share = between("Share", "", 0.01, 1);
 const frySchema = Joi.object({
   bath: Joi.object({
     oilKg: quantity(between("Oil", "kg", 0.2, 50)),
+    oilJPerKgK: quantity(fryerLimits.oilJPerKgK).default(USUAL_OIL_J_PER_KG_K).optional(),
+    lossWPerK: lossOr(fryerLimits.lossWPerK),
     heaterW: quantity(between("Heater", "W", 100, 30_000)),
     setC: quantity(between("Oil set to", "°C", 120, 200)),
     roomC: quantity(kitchenLimits.roomC),

@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { ovenKinds } from "@/core/heat";
+import { findUsualLossWPerK, ovenKinds, USUAL_OIL_J_PER_KG_K } from "@/core/heat";
 import { shelfPlaces, vesselKinds } from "@/core/plan";
 import {
   benchLimits,
@@ -22,6 +22,12 @@ const sheetWithinBench = (limit: Limit, ref: string) =>
     .messages({
       "number.max": `${limit.label} is larger than the bench itself. Make it smaller, or correct the bench.`,
     });
+
+/** What a bath loses; left out, what is usual for its oil. */
+export const lossOr = (limit: Limit) =>
+  quantity(limit)
+    .default(({ oilKg }: { oilKg: number }) => findUsualLossWPerK(oilKg))
+    .optional();
 
 /** What the bakery has. */
 export const kitSchemas = {
@@ -69,6 +75,8 @@ export const kitSchemas = {
     id,
     name: name("The fryer"),
     oilKg: quantity(fryerLimits.oilKg),
+    oilJPerKgK: quantity(fryerLimits.oilJPerKgK).default(USUAL_OIL_J_PER_KG_K).optional(),
+    lossWPerK: lossOr(fryerLimits.lossWPerK),
     heaterW: quantity(fryerLimits.heaterW),
     maxC: quantity(fryerLimits.maxC),
     basketWidthMm: quantity(fryerLimits.basketWidthMm),

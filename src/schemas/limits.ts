@@ -127,6 +127,11 @@ export const benchLimits = {
   sheetMaxDepthMm: limit("Largest sheet, short side", "mm", 100, 2000, 10),
 } as const;
 
+/** How blanks come off a sheet. */
+export const cutLimits = {
+  tearSharePer100Mm: limit("Torn when lifted, 100 mm across", "", 0, 0.5, 0.01),
+} as const;
+
 /** One sheet laid out by itself. */
 export const sheetLimits = {
   widthMm: limit("Sheet, wide", "mm", 40, 2000, 10),
@@ -157,6 +162,8 @@ export const shelfLimits = {
 
 export const fryerLimits = {
   oilKg: limit("Oil in it", "kg", 0.5, 60, 0.1),
+  oilJPerKgK: limit("Warms with", "J/kg K", 1500, 6000, 10),
+  lossWPerK: limit("Loses", "W/K", 0.05, 100, 0.01),
   heaterW: limit("Heater", "W", 300, 30_000, 100),
   maxC: limit("Hottest", "°C", 120, 200, 5),
   basketWidthMm: limit("Basket, long side", "mm", 80, 900, 5),
@@ -165,6 +172,9 @@ export const fryerLimits = {
   fillShare: limit("Highest level, food in it", "", 0.2, 0.8, 0.05),
   usedLoads: limit("Loads this oil has fried", "", 0, 500, 1),
   changeAfterLoads: limit("Change the oil after loads", "", 1, 500, 1),
+  /** Two times that tell what a bath holds and loses. */
+  warmMin: limit("100 to 170 °C, heater on", "min", 0.5, 120, 0.5),
+  coolMin: limit("170 back to 160 °C, heater off", "min", 0.5, 240, 0.5),
 } as const;
 
 export const kitchenLimits = {

@@ -3,7 +3,15 @@ import { fail, ok, type Result } from "@/core/result";
 import { NO_PAST } from "@/core/plan";
 import { firstKitchen } from "./firstKitchen";
 import type { DayBook, Formula } from "./model";
-import { formulaLimits, MAX_FIELDS, MAX_RECORDS, orderLimits, pieceLimits, weighingLimits } from "./limits";
+import {
+  cutLimits,
+  formulaLimits,
+  MAX_FIELDS,
+  MAX_RECORDS,
+  orderLimits,
+  pieceLimits,
+  weighingLimits,
+} from "./limits";
 import type { Change, ChangeGroup } from "./change";
 import { recordKinds, type AnyRecord, type RecordKind } from "./recordKinds";
 import { quantity, whole } from "./quantity";
@@ -284,6 +292,7 @@ const demandSchema = Joi.object({
 const cutPlanSchema = Joi.object({
   ...rolling,
   demands: Joi.array().items(demandSchema).min(1).max(MAX_OUTLINES).unique("id").required(),
+  tearSharePer100Mm: quantity(cutLimits.tearSharePer100Mm).default(0).optional(),
   pinnedSheet: sheetSchema.allow(null).default(null),
   boughtSheet: Joi.object({
     widthMm: quantity(formulaLimits.sheetWidthMm),

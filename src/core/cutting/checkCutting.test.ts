@@ -158,6 +158,7 @@ test("every cut plan of random demands passes the checker; one that is tampered 
         rerollShrinkShare: 0.01,
         mayTurn,
         handTimes: craftHandTimes,
+        tearSharePer100Mm: 0,
         pinnedSheet: null,
         boughtSheet: null,
         decoration: null,

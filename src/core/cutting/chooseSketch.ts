@@ -1,3 +1,5 @@
+import { computeAreaMm2, computeBox, outerOutline } from "../shape";
+import type { CutRequest } from "./cutPlan";
 import type { PlanSketch } from "./estimatePlan";
 
 /**
@@ -40,6 +42,29 @@ export interface CutCost {
 /** The cost in all, as g of dough: the dough for good, the hands, and the fuss of rolling trim again. */
 export const weighCost = ({ doughG, trimLeftG, handMin, rerolls }: CutCost): number =>
   doughG - trimLeftG * TRIM_WORTH_SHARE + handMin * MINUTE_G + rerolls * REROLL_G;
+
+/** A span that the share of torn blanks is stated for, mm. */
+const TEAR_SPAN_MM = 100;
+
+/**
+ * What blanks that tear off a sheet cost, as g of dough: each is trim now, and is weighed and rolled anew by itself.
+ * The wider a blank, the sooner it tears.
+ */
+export function weighTears({
+  demands,
+  thicknessMm,
+  densityGPerMl,
+  tearSharePer100Mm,
+  handTimes,
+}: CutRequest): number {
+  const gPerMm2 = (thicknessMm * densityGPerMl) / 1000;
+  const againG = (handTimes.perPortionS / 60) * MINUTE_G;
+  return demands.reduce((sum, { outline, count }) => {
+    const { widthMm, heightMm } = computeBox(outerOutline(outline));
+    const torn = Math.min((tearSharePer100Mm * Math.max(widthMm, heightMm)) / TEAR_SPAN_MM, 1) * count;
+    return sum + torn * (computeAreaMm2(outline) * gPerMm2 * (1 - TRIM_WORTH_SHARE) + againG);
+  }, 0);
+}
 
 /** What a hand would do: dough, minutes and fuss weighed together, of equals the quicker. @param gPerMm2 - Of rolled dough. */
 export function sensible(gPerMm2: number): Aim {

@@ -26,7 +26,14 @@ export function toCutRequest(request: YieldRequest, count: number): CutRequest {
     keepsCentre: true,
     keepsSurplus: true,
   };
-  return { ...rolling, demands: [demand], pinnedSheet: null, boughtSheet: null, decoration: null };
+  return {
+    ...rolling,
+    demands: [demand],
+    tearSharePer100Mm: 0,
+    pinnedSheet: null,
+    boughtSheet: null,
+    decoration: null,
+  };
 }
 
 /** How many cuts a dough makes: as rolled to the figure, and between which counts a hand lands. */

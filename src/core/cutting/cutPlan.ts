@@ -42,6 +42,8 @@ export interface BoughtSheetSize extends BoxMm {
 }
 
 export interface CutRequest extends RollingRequest {
+  /** Share of blanks 100 mm across that tear as they are lifted off a sheet; what is rolled one by one is not lifted. */
+  readonly tearSharePer100Mm: number;
   readonly demands: readonly BlankDemand[];
   /** A sheet the baker insists on for the first rolling. */
   readonly pinnedSheet: SheetShape | null;

@@ -31,6 +31,7 @@ const market: CutRequest = {
   rerollLimit: 2,
   rerollLossShare: 0.02,
   rerollShrinkShare: 0,
+  tearSharePer100Mm: 0,
   mayTurn: true,
   handTimes: craftHandTimes,
   pinnedSheet: null,
@@ -67,6 +68,7 @@ const requests: fc.Arbitrary<CutRequest> = fc.record({
   rerollLimit: fc.integer({ min: 0, max: 3 }),
   rerollLossShare: fc.double({ min: 0, max: 0.2, noNaN: true }),
   rerollShrinkShare: fc.double({ min: 0, max: 0.1, noNaN: true }),
+  tearSharePer100Mm: fc.double({ min: 0, max: 0.2, noNaN: true }),
   mayTurn: fc.boolean(),
   handTimes: fc.constant(craftHandTimes),
   pinnedSheet: fc.constantFrom(null, { widthMm: 600, heightMm: 420 }),
@@ -349,6 +351,29 @@ test("sheets are those a hand rolls: small rounds off one, a market's dozens off
   // Layers are not rolled up into balls: eight large rounds of puff come off two sheets of four.
   const puff = sensibleOf(disc(180), 8, { mayTurn: false }).sensible;
   expect(puff.sheets.map(({ count }) => count)).toEqual([4, 4]);
+});
+
+test("blanks that would tear as they are lifted are weighed and rolled: the more they tear, never the less", () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 60, max: 180 }),
+      fc.integer({ min: 1, max: 60 }),
+      fc.double({ min: 0, max: 0.2, noNaN: true }),
+      fc.double({ min: 0, max: 0.2, noNaN: true }),
+      (mm, n, oneShare, otherShare) => {
+        const isRolled = (tearSharePer100Mm: number) =>
+          sensibleOf(disc(mm), n, { tearSharePer100Mm }).sensible.portioning !== null;
+        const [less, more] = [Math.min(oneShare, otherShare), Math.max(oneShare, otherShare)];
+        expect(isRolled(less) && !isRolled(more)).toBe(false);
+      },
+    ),
+    { numRuns: 20, seed: 3 },
+  );
+  // Eight 100 mm rounds come off a sheet where it holds them, and are rolled one by one of a dough that breaks.
+  const demands = [demandFor(disc(100), 8, { webMm: 2 })];
+  const eight = (tearSharePer100Mm: number) =>
+    sensibleOf(disc(100), 8, { demands, tearSharePer100Mm }).sensible;
+  expect([eight(0).portioning, eight(0.05).portioning?.way]).toEqual([null, "rolled"]);
 });
 
 test("one large round is cut from a round sheet: its ring of trim is all that is over", () => {

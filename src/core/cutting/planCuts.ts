@@ -12,6 +12,7 @@ import {
   leastTime,
   sensible,
   weighCost,
+  weighTears,
   type Aim,
 } from "./chooseSketch";
 import { estimatePlan, meets, soleRun, type PlanSketch, type SheetRun } from "./estimatePlan";
@@ -69,14 +70,11 @@ export function planCuts(request: CutRequest): Result<CutAnswers, CutFault> {
 }
 
 /**
- * Weighed off and rolled one by one where that costs less in all: few blanks, or large ones, of a dough without layers.
- * Where trim is wanted for decorations there must be some.
+ * Weighed off and rolled one by one where that costs less in all: few blanks, large ones, or such as would not come
+ * off a sheet whole, of a dough without layers. Where trim is wanted for decorations there must be some.
  */
-function findSensible(
-  { mayTurn, boughtSheet, demands, pinnedSheet, decoration }: CutRequest,
-  sheets: CutPlan,
-  portioned: CutPlan | null,
-): CutPlan {
+function findSensible(request: CutRequest, sheets: CutPlan, portioned: CutPlan | null): CutPlan {
+  const { mayTurn, boughtSheet, demands, pinnedSheet, decoration } = request;
   const isRolled =
     mayTurn &&
     !boughtSheet &&
@@ -85,7 +83,7 @@ function findSensible(
     demands.every(({ outline }) => outline.kind !== "ring");
   if (!portioned || !isRolled) return sheets;
   const costOf = (plan: CutPlan) => weighCost({ ...plan, rerolls: plan.rerolls.length });
-  return costOf(portioned) < costOf(sheets) ? portioned : sheets;
+  return costOf(portioned) < costOf(sheets) + weighTears(request) ? portioned : sheets;
 }
 
 /** Plans of sheets of any size, by aim. One stream is searched once for all aims. */
@@ -209,7 +207,7 @@ function checkRequest(request: CutRequest): void {
     Number.isInteger(request.rerollLimit) && request.rerollLimit >= 0,
     "a whole number ≥ 0",
   );
-  for (const name of ["rerollLossShare", "rerollShrinkShare"] as const) {
+  for (const name of ["rerollLossShare", "rerollShrinkShare", "tearSharePer100Mm"] as const) {
     requireThat(name, request[name], request[name] >= 0 && request[name] < 1, "at least 0 and below 1");
   }
 }

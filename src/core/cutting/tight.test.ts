@@ -140,9 +140,10 @@ test("what a dough makes needs no more dough than there is, and a plan for so ma
         expect(Math.abs(plan.doughG - plan.blanksG - plan.trimLeftG - plan.lossG)).toBeLessThan(
           1e-9 * doughG,
         );
-        // Asked the other way round, so many cuts ask for about that dough: no more than the slack of the answers.
+        // Asked the other way round, so many cuts ask for about that dough: the slack of the answers, and dough that
+        // is never rolled but joins the trim, which only a given mass leaves over.
         const asked = planCuts(toCutRequest({ ...base, rerollLimit }, count));
-        if (asked.ok) expect(asked.value.leastDough.doughG).toBeLessThan(doughG * 1.06);
+        if (asked.ok) expect(asked.value.leastDough.doughG).toBeLessThan(doughG * 1.08);
       },
     ),
     { numRuns: 40 },

@@ -9,6 +9,7 @@ import {
   computeTargetG,
   computeTotalG,
   divideDough,
+  findTearShare,
   listWeighSteps,
   matchIngredient,
   mergeIngredients,
@@ -279,4 +280,25 @@ test("a weigh-out runs up to the whole batch, in the measures at hand", () => {
   // 500 ml of milk in the formula, half of it, and a metric cup of 250 ml.
   expect(steps[0]!.measure).toBe("1 cup");
   expect(steps[2]!.measure).toBe(`${(5 * batch.scale).toFixed(1)} × egg yolk`);
+});
+
+test("fat without water to bind it tears; layers hold, and no dough tears more for more water", () => {
+  const doughs = starterFormulas.filter((formula) => formula.kind === "dough");
+  const tearsOf = (kind: string) => {
+    const dough = doughs.find(({ method }) => method === kind)!;
+    return findTearShare(dough, analyseFormula(dough, standardIngredients).composition);
+  };
+  expect(tearsOf("sweetCreamed")).toBeGreaterThan(0.03);
+  expect([tearsOf("roughPuff"), tearsOf("cheese")]).toEqual([0, 0]);
+  const share = fc.double({ min: 0, max: 0.6, noNaN: true });
+  const dough = doughs.find(({ method }) => method === "sweetCreamed")!;
+  fc.assert(
+    fc.property(share, share, share, (fatShare, oneShare, otherShare) => {
+      const at = (waterShare: number) =>
+        findTearShare(dough, { fatShare, waterShare, sugarShare: 0.1, starchShare: 0.3 });
+      const [dry, wet] = [Math.min(oneShare, otherShare), Math.max(oneShare, otherShare)];
+      expect(at(wet)).toBeLessThanOrEqual(at(dry));
+      expect(at(dry)).toBeLessThanOrEqual(0.2);
+    }),
+  );
 });

@@ -1,3 +1,4 @@
+export { findTearShare } from "./fragility";
 export {
   computeTargetG,
   computeTotalG,

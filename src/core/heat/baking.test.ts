@@ -1,5 +1,7 @@
 import fc from "fast-check";
 import {
+  computeOilRates,
+  findBath,
   chillPiece,
   convertBake,
   coolPiece,
@@ -111,7 +113,14 @@ test("a piece is hard later the thicker it is, sooner the colder its place, at o
   expect(hard(15, 12)).toBeNull();
 });
 
-const bath: OilBath = { oilKg: 5.4, heaterW: 3000, setC: 180, roomC: 20 };
+const bath: OilBath = {
+  oilKg: 5.4,
+  oilJPerKgK: 2300,
+  lossWPerK: 5.4 * 0.6,
+  heaterW: 3000,
+  setC: 180,
+  roomC: 20,
+};
 const load: FryLoad = { pieces: 10, pieceMm2: 11_000, minutes: 5, pieceG: 34, waterShare: 0.4 };
 const fried = (over: Partial<FryLoad>, of = bath) => {
   const result = fryLoad(of, { ...load, ...over });
@@ -148,6 +157,70 @@ test("a small load costs no more than the thermostat's band, and the oil rises a
   const { lowestC, moments } = fried({ pieces: 2 });
   expect(lowestC).toBeCloseTo(bath.setC - 4, 6);
   expect(moments.at(-1)!.oilC).toBe(bath.setC);
+});
+
+test("the curve holds its own lowest point, and its minutes only go on", () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 60 }),
+      fc.double({ min: 0.5, max: 12, noNaN: true }),
+      (pieces, minutes) => {
+        const { lowestC, moments } = fried({ pieces, minutes });
+        expect(Math.min(...moments.map(({ oilC }) => oilC))).toBeCloseTo(lowestC, 9);
+        for (const [i, { atMin }] of moments.entries())
+          expect(atMin).toBeGreaterThanOrEqual((moments[i - 1]?.atMin ?? 0) - 1e-9);
+      },
+    ),
+  );
+});
+
+test("two times find what a bath holds and loses: those of a stepped balance give back its own figures", () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 1, max: 10, noNaN: true }),
+      fc.double({ min: 1700, max: 4000, noNaN: true }),
+      fc.double({ min: 0.3, max: 1.5, noNaN: true }),
+      (oilKg, oilJPerKgK, lossShare) => {
+        const lossWPerK = lossShare * oilKg;
+        const heaterW = 600 * oilKg;
+        const minutesTo = (fromC: number, toC: number, powerW: number) => {
+          const stepS = 0.25;
+          let [oilC, s] = [fromC, 0];
+          while (Math.sign(toC - fromC) * (toC - oilC) > 0) {
+            // Midpoint rule, knowing nothing of the closed form.
+            const rate = (atC: number) => (powerW - lossWPerK * (atC - 20)) / (oilKg * oilJPerKgK);
+            oilC += rate(oilC + (rate(oilC) * stepS) / 2) * stepS;
+            s += stepS;
+          }
+          return s / 60;
+        };
+        const found = findBath(
+          { oilKg, heaterW, roomC: 20 },
+          minutesTo(100, 170, heaterW),
+          minutesTo(170, 160, 0),
+        );
+        if (!found.ok) throw new Error(found.failure.message);
+        expect(found.value.oilJPerKgK / oilJPerKgK).toBeCloseTo(1, 2);
+        expect(found.value.lossWPerK / lossWPerK).toBeCloseTo(1, 2);
+      },
+    ),
+    { numRuns: 25 },
+  );
+  expect(findBath(bath, 0.5, 60)).toMatchObject({
+    ok: false,
+    failure: { kind: "notOil", message: expect.stringMatching(/\d+ less than oil in a pan/) },
+  });
+});
+
+test("a bath that loses more comes up slower, falls faster, and is back later; heavier oil dips less", () => {
+  const leaky = { ...bath, lossWPerK: 12 };
+  const [usual, leaking] = [computeOilRates(bath), computeOilRates(leaky)];
+  expect(leaking.heatUpCPerMin).toBeLessThan(usual.heatUpCPerMin);
+  expect(leaking.coolDownCPerMin).toBeGreaterThan(usual.coolDownCPerMin);
+  expect(fried({ pieces: 20 }, leaky).recoveryMin).toBeGreaterThan(fried({ pieces: 20 }).recoveryMin);
+  expect(fried({ pieces: 20 }, { ...bath, oilJPerKgK: 3000 }).lowestC).toBeGreaterThan(
+    fried({ pieces: 20 }).lowestC,
+  );
 });
 
 test("more pieces dip deeper and take longer to recover; no piece boils off more water than it has", () => {

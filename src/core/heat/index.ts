@@ -25,9 +25,13 @@ export { chillPiece, type PieceChill, type PieceChillRequest } from "./chillPiec
 export { coolPiece, type Cooling, type CoolingRequest } from "./cooling";
 export {
   computeOilRates,
+  findBath,
   findLargestLoad,
+  findUsualLossWPerK,
   fryLoad,
   LEAST_FRYING_C,
+  TWO_TIMES_C,
+  USUAL_OIL_J_PER_KG_K,
   type FryLoad,
   type Frying,
   type OilBath,

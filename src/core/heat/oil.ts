@@ -4,6 +4,10 @@ import { fail, ok, type Result } from "../result";
 /** A pan or fryer of oil. */
 export interface OilBath {
   readonly oilKg: number;
+  /** Heat that warms the oil, with the pan it stands in, for each kilogram of oil, J/kg K. */
+  readonly oilJPerKgK: number;
+  /** What leaves the open surface and the walls, W for each degree above the room. */
+  readonly lossWPerK: number;
   readonly heaterW: number;
   /** The thermostat's setting. */
   readonly setC: number;
@@ -37,14 +41,17 @@ export interface Frying {
 }
 
 export interface OilFault {
-  readonly kind: "neverHot";
+  readonly kind: "neverHot" | "notOil";
   readonly message: string;
 }
 
 /** Of frying oils near 180 °C, J/kg K. */
-const OIL_J_PER_KG_K = 2300;
+export const USUAL_OIL_J_PER_KG_K = 2300;
 /** Off the open surface and the walls of a small fryer for each kilogram of oil, W/K. */
 const LOSS_W_PER_KG_K = 0.6;
+
+/** What a usual fryer with so much oil loses, W/K, to a hundredth. */
+export const findUsualLossWPerK = (oilKg: number): number => Math.round(oilKg * LOSS_W_PER_KG_K * 100) / 100;
 /** Between boiling oil and a surface that steams, W/m² K: bubbles stir it. */
 const FRY_W_PER_M2K = 250;
 /** While water boils off, the surface stays at its boiling point. */
@@ -93,17 +100,19 @@ export function fryLoad(bath: OilBath, load: FryLoad): Result<Frying, OilFault> 
   // Out of water it takes up nothing more worth counting.
   const endC = Math.min(bare.at(wetEndC, load.minutes - dryMin), bath.setC);
   const recoveryMin = bare.until(endC, bath.setC - BACK_WITHIN_C);
-  const along = (fromMin: number, toMin: number, oilC: (minute: number) => number): OilMoment[] =>
-    Array.from({ length: POINTS + 1 }, (_, i) => {
-      const atMin = fromMin + ((toMin - fromMin) * i) / POINTS;
-      return { atMin, oilC: Math.min(oilC(atMin - fromMin), bath.setC) };
-    });
+  const answersMin = Math.min(frying.offMin, dryMin);
+  const along = (fromMin: number, toMin: number, oilC: (minute: number) => number, alsoMin = toMin) =>
+    Array.from({ length: POINTS + 1 }, (_, i) => fromMin + ((toMin - fromMin) * i) / POINTS)
+      .concat(alsoMin < toMin ? alsoMin : [])
+      .sort((a, b) => a - b)
+      .map((atMin): OilMoment => ({ atMin, oilC: Math.min(oilC(atMin - fromMin), bath.setC) }));
   return ok({
-    lowestC: Math.min(frying.at(Math.min(frying.offMin, dryMin)), wetEndC, endC),
+    lowestC: Math.min(frying.at(answersMin), wetEndC, endC),
     recoveryMin,
     waterG: Math.min(waterAt(load.minutes), mostWaterG),
     moments: [
-      ...along(0, dryMin, frying.at),
+      // A small load is coldest as the thermostat answers.
+      ...along(0, dryMin, frying.at, answersMin),
       ...(dryMin < load.minutes ? along(dryMin, load.minutes, (minute) => bare.at(wetEndC, minute)) : []),
       ...along(load.minutes, load.minutes + recoveryMin, (minute) => bare.at(endC, minute)),
     ],
@@ -134,25 +143,65 @@ export function findLargestLoad(
  * with the heater off.
  */
 export function computeOilRates(bath: OilBath): { heatUpCPerMin: number; coolDownCPerMin: number } {
-  requirePositive("oilKg", bath.oilKg);
-  requirePositive("heaterW", bath.heaterW);
+  checkBath(bath);
   const { setC, roomC } = bath;
   const backC = Math.min(setC - BACK_WITHIN_C, findSteadyC(bath) - BACK_WITHIN_C);
   return {
     heatUpCPerMin: (backC - roomC) / stretch(bath, 0).until(roomC, backC),
-    coolDownCPerMin: (lossWPerK(bath) * (setC - roomC) * 60) / capacityJPerK(bath),
+    coolDownCPerMin: (bath.lossWPerK * (setC - roomC) * 60) / capacityJPerK(bath),
   };
 }
 
-const capacityJPerK = ({ oilKg }: OilBath) => oilKg * OIL_J_PER_KG_K;
-const lossWPerK = ({ oilKg }: OilBath) => oilKg * LOSS_W_PER_KG_K;
-const findSteadyC = (bath: OilBath) => bath.roomC + bath.heaterW / lossWPerK(bath);
+/** Where the two times of a bath are taken: warmed from and to, and cooled to with the heater off, °C. */
+export const TWO_TIMES_C = { from: 100, to: 170, backTo: 160 } as const;
+/** Less than the thinnest oil, more than the heaviest pan around it: outside these a clock or a heater is misread. */
+const [LEAST_J_PER_KG_K, MOST_J_PER_KG_K] = [1500, 6000];
+
+/**
+ * Heat capacity and loss of a bath from two times: from 100 to 170 °C with the heater on, and back to 160 with it off.
+ * Cooling is T − room ∝ e^(−kt), which gives k = U / mc; warming tends to room + P / U at the same k, which gives U.
+ * @param warmMin - From 100 to 170 °C, heater on.
+ * @param coolMin - From 170 to 160 °C, heater off.
+ * @returns Fault where no oil would behave so.
+ * @throws {RangeError} If a quantity is not above 0.
+ */
+export function findBath(
+  { oilKg, heaterW, roomC }: Pick<OilBath, "oilKg" | "heaterW" | "roomC">,
+  warmMin: number,
+  coolMin: number,
+): Result<Pick<OilBath, "oilJPerKgK" | "lossWPerK">, OilFault> {
+  requirePositive("oilKg", oilKg);
+  requirePositive("heaterW", heaterW);
+  requirePositive("warmMin", warmMin);
+  requirePositive("coolMin", coolMin);
+  const { from, to, backTo } = TWO_TIMES_C;
+  const perMin = Math.log((to - roomC) / (backTo - roomC)) / coolMin;
+  const warmed = Math.exp(perMin * warmMin);
+  const endC = (to * warmed - from) / (warmed - 1);
+  const lossWPerK = heaterW / (endC - roomC);
+  const oilJPerKgK = (lossWPerK * 60) / perMin / oilKg;
+  if (oilJPerKgK < LEAST_J_PER_KG_K || oilJPerKgK > MOST_J_PER_KG_K) {
+    const isLow = oilJPerKgK < LEAST_J_PER_KG_K;
+    return fail({
+      kind: "notOil",
+      message:
+        `These two times make ${Math.round(oilJPerKgK)} J/kg K of ${oilKg} kg of oil, ` +
+        `${Math.round(isLow ? LEAST_J_PER_KG_K - oilJPerKgK : oilJPerKgK - MOST_J_PER_KG_K)} ` +
+        `${isLow ? "less" : "more"} than oil in a pan can have. Take both times again, and see that ` +
+        `${heaterW} W is what the heater draws.`,
+    });
+  }
+  return ok({ oilJPerKgK, lossWPerK });
+}
+
+const capacityJPerK = ({ oilKg, oilJPerKgK }: OilBath) => oilKg * oilJPerKgK;
+const findSteadyC = (bath: OilBath) => bath.roomC + bath.heaterW / bath.lossWPerK;
 
 /** The oil with the heater on and so much surface frying in it: where it tends to and how fast. */
 function stretch(bath: OilBath, surfaceMm2: number) {
   const uptakeWPerK = (surfaceMm2 / 1e6) * FRY_W_PER_M2K;
-  const total = lossWPerK(bath) + uptakeWPerK;
-  const endC = (bath.heaterW + lossWPerK(bath) * bath.roomC + uptakeWPerK * BOILING_C) / total;
+  const total = bath.lossWPerK + uptakeWPerK;
+  const endC = (bath.heaterW + bath.lossWPerK * bath.roomC + uptakeWPerK * BOILING_C) / total;
   const timeMin = capacityJPerK(bath) / total / 60;
   return {
     endC,
@@ -201,9 +250,15 @@ function findDryMin(waterAt: (minutes: number) => number, mostWaterG: number, lo
   return low;
 }
 
+function checkBath({ oilKg, oilJPerKgK, lossWPerK, heaterW }: OilBath): void {
+  requirePositive("oilKg", oilKg);
+  requirePositive("oilJPerKgK", oilJPerKgK);
+  requirePositive("lossWPerK", lossWPerK);
+  requirePositive("heaterW", heaterW);
+}
+
 function check(bath: OilBath, load: FryLoad): void {
-  requirePositive("oilKg", bath.oilKg);
-  requirePositive("heaterW", bath.heaterW);
+  checkBath(bath);
   requireThat("setC", bath.setC, bath.setC > BOILING_C, "above 100 °C");
   requireNotNegative("pieces", load.pieces);
   requirePositive("pieceMm2", load.pieceMm2);

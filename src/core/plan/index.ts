@@ -1,4 +1,5 @@
 export { NO_PAST, type PastLog } from "../habits";
+export { groupOrders } from "./piece/findMakings";
 export { planDay } from "./planDay";
 export { checkDay } from "./result/checkDay";
 export { planMakings } from "./planMakings";

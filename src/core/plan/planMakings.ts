@@ -60,7 +60,7 @@ export function planMakings(book: DayBook): DayMakings {
     if (!draft.ok) problems.push(draft.failure);
     else pieceDrafts.push(draft.value);
   }
-  const cutting = planCutting(book, pieceDrafts);
+  const cutting = planCutting(book, pieceDrafts, analyses);
   problems.push(...cutting.problems);
   const works = pieceDrafts.flatMap((draft): PieceWork[] => {
     const cut = cutting.cuts.find(({ pieceIds }) => pieceIds.includes(draft.piece.id));

@@ -9,8 +9,8 @@ import { Select, toOptions } from "../controls/Select";
 import { signNames } from "../piece/words";
 
 /** How a piece is known to be done, and what the plan keeps for "not yet". */
-export function DonenessDials({ piece }: { readonly piece: Piece }) {
-  const { editPiece } = usePieceEdit(piece);
+export function DonenessDials(props: { readonly piece: Piece }) {
+  const { piece, editPiece } = usePieceEdit(props.piece);
   const { doneness } = piece;
   const set = (fields: Partial<Doneness>) => editPiece({ doneness: { ...doneness, ...fields } });
   return (

@@ -19,8 +19,8 @@ const FIRST_HEAT: Record<HeatWay, Heat> = {
 };
 
 /** Oven or oil, in what, how hot, how long, and how it is known to be done. */
-export function HeatDials({ piece }: { readonly piece: Piece }) {
-  const { editPiece } = usePieceEdit(piece);
+export function HeatDials(props: { readonly piece: Piece }) {
+  const { piece, editPiece } = usePieceEdit(props.piece);
   const vessels = useBench((state) => state.book.vessels).filter(({ kind }) => kind !== "tray");
   const heatBy = findHeatWay(piece.way);
   const change = (to: HeatWay) =>

@@ -2,15 +2,25 @@
 
 import type { Piece } from "@/core/plan";
 import { settleWay } from "@/core/way";
-import { useBench } from "./BenchProvider";
+import { useBench, useBenchStore } from "./BenchProvider";
 
-/** Changes some fields of a piece; what it is washed, pricked or glazed with are steps of its way. */
-export function usePieceEdit(piece: Piece) {
-  const edit = useBench((state) => state.edit);
+/**
+ * Changes some fields of a piece; what it is washed, pricked or glazed with are steps of its way.
+ * @param planned - The piece as the plan on the screen has it.
+ * @returns The piece as it is typed by now, which dials show: the plan comes after it, and must not undo it.
+ */
+export function usePieceEdit(planned: Piece) {
+  const store = useBenchStore();
+  const piece = useBench(({ book }) => findNewest(book.pieces, planned));
   return {
+    piece,
     editPiece: (fields: Partial<Piece>) => {
-      const next = { ...piece, ...fields };
+      const { book, edit } = store.getState();
+      const next = { ...findNewest(book.pieces, planned), ...fields };
       edit([{ kind: "piece", id: piece.id, record: { ...next, way: settleWay(next.way, next) } }]);
     },
   };
 }
+
+const findNewest = (pieces: readonly Piece[], planned: Piece): Piece =>
+  pieces.find(({ id }) => id === planned.id) ?? planned;

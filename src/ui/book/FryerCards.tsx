@@ -6,12 +6,15 @@ import { usePicked } from "../bench/BenchProvider";
 import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
 import { TextField } from "../controls/TextField";
+import { FryerClock } from "./FryerClock";
 import { newFryer } from "./newRecords";
 
 /** Figures of a fryer in the order in which they are asked for, with the slider's end. */
 const dials = [
   ["oilKg", 15],
   ["heaterW", 9000],
+  ["oilJPerKgK", 4000],
+  ["lossWPerK", 20],
   ["maxC", 200],
   ["basketWidthMm", 500],
   ["basketDepthMm", 500],
@@ -53,6 +56,7 @@ export function FryerCards() {
               onChange={(value) => save(fryer, { [key]: value })}
             />
           ))}
+          <FryerClock fryer={fryer} onFound={(found) => save(fryer, found)} />
           <div className="flex flex-wrap gap-2">
             <button type="button" className="btn touch" onClick={() => save(fryer, { usedLoads: 0 })}>
               The oil is new

@@ -1,5 +1,6 @@
 import type { Cutter, Dough, Filling, Formula, Fryer, Oven, Piece, Shelf, Vessel } from "@/schemas/model";
 import { createMaking } from "@/core/formula";
+import { findUsualLossWPerK, USUAL_OIL_J_PER_KG_K } from "@/core/heat";
 import { describeOutline, type Outline } from "@/core/shape";
 import { listReadyWays, settleWay } from "@/core/way";
 import { createId } from "../bench/createId";
@@ -150,6 +151,8 @@ export function newFryer(): Fryer {
     id: createId("fryer"),
     name: "Fryer",
     oilKg: 5,
+    oilJPerKgK: USUAL_OIL_J_PER_KG_K,
+    lossWPerK: findUsualLossWPerK(5),
     heaterW: 3000,
     maxC: 195,
     basketWidthMm: 280,

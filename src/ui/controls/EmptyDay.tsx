@@ -2,6 +2,7 @@
 
 import Link from "next/link";
 import { useBench } from "../bench/BenchProvider";
+import { PieceTabs } from "./PieceTabs";
 import { ProblemList } from "./ProblemList";
 import type { Station } from "@/core/plan";
 
@@ -10,7 +11,8 @@ export function EmptyDay({ station }: { readonly station: Station }) {
   const date = useBench((state) => state.date);
   const ordered = useBench((state) => state.plan.tally.ordered);
   return (
-    <div className="mx-auto flex max-w-lg flex-col gap-4 p-6">
+    <div className="mx-auto flex max-w-2xl flex-col gap-4 p-6">
+      <PieceTabs />
       <ProblemList station={station} />
       {ordered > 0 && station === "mix" && (
         <p className="text-xl">Nothing to mix: what is ordered lies in the larder, ready to bake.</p>

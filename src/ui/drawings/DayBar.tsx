@@ -81,7 +81,13 @@ export function DayBar(props: Props) {
           strokeWidth={isSelected ? 3 : isCritical ? 2.5 : 1}
         />
         {slack > 0 && (
-          <rect x={x + width - slack} y={y + 1} width={slack - 1} height={height - 2} fill="url(#not-yet)" />
+          <rect
+            x={x + width - slack}
+            y={y + 1}
+            width={Math.max(slack - 1, 0)}
+            height={height - 2}
+            fill="url(#not-yet)"
+          />
         )}
         <BarText {...props} />
         {isPinned && (

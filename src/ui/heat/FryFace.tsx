@@ -2,7 +2,13 @@
 
 import { findHeatWay, listHeats } from "@/core/way";
 import { useState } from "react";
-import { findLargestLoad, fryLoad, LEAST_FRYING_C } from "@/core/heat";
+import {
+  findLargestLoad,
+  findUsualLossWPerK,
+  fryLoad,
+  LEAST_FRYING_C,
+  USUAL_OIL_J_PER_KG_K,
+} from "@/core/heat";
 import { toFryLoad } from "@/core/plan";
 import { formatDuration, formatMass, formatNumber } from "@/core/units";
 import type { Limit } from "@/schemas/limits";
@@ -20,7 +26,12 @@ const oilLimits = {
   minutes: { label: "Fry", unit: "min", min: 1, max: 20, step: 0.5 },
 } satisfies Record<string, Limit>;
 /** A table fryer, for a kit that has none, and what it fries. */
-const FIRST_BATH = { oilKg: 5.4, heaterW: 3000 };
+const FIRST_BATH = {
+  oilKg: 5.4,
+  oilJPerKgK: USUAL_OIL_J_PER_KG_K,
+  lossWPerK: findUsualLossWPerK(5.4),
+  heaterW: 3000,
+};
 const FIRST_FRY = { setC: 180, pieces: 20, minutes: 5 };
 
 /** One load in oil: what it does to the oil, and how many are too many. */
@@ -28,8 +39,7 @@ export function FryFace({ piece, shaped, baked, book, tabs }: FaceProps) {
   const [fryer] = book.fryers;
   const isFried = findHeatWay(piece.way) === "oil";
   const [bath, setBath] = useState({
-    oilKg: fryer?.oilKg ?? FIRST_BATH.oilKg,
-    heaterW: fryer?.heaterW ?? FIRST_BATH.heaterW,
+    ...(fryer ?? FIRST_BATH),
     setC: (isFried ? listHeats(piece.way)[0]?.ovenC : null) ?? FIRST_FRY.setC,
   });
   const [fry, setFry] = useState({

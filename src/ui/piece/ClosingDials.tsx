@@ -18,8 +18,8 @@ import { Dial } from "../controls/Dial";
 import { glueNames, ventNames } from "./words";
 
 /** How a piece is closed and vented. */
-export function ClosingDials({ piece }: { readonly piece: Piece }) {
-  const { editPiece } = usePieceEdit(piece);
+export function ClosingDials(props: { readonly piece: Piece }) {
+  const { piece, editPiece } = usePieceEdit(props.piece);
   const { shaped } = useBench((state) => state.plan);
   const formulas = useBench((state) => state.book.formulas);
   const filling = formulas.find(({ id }) => id === piece.fillingId);

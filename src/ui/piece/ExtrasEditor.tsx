@@ -21,8 +21,8 @@ const titles: Record<PieceExtra["kind"], string> = {
 };
 
 /** What else a piece holds: layers, a second component, nuts, syrup, or another filling for part of the order. */
-export function ExtrasEditor({ piece }: { readonly piece: Piece }) {
-  const { editPiece } = usePieceEdit(piece);
+export function ExtrasEditor(props: { readonly piece: Piece }) {
+  const { piece, editPiece } = usePieceEdit(props.piece);
   const formulas = useBench((state) => state.book.formulas);
   const fillings = formulas.filter((formula): formula is Filling => formula.kind === "filling");
   const set = (extras: readonly PieceExtra[]) => editPiece({ extras });

@@ -118,9 +118,9 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
   );
 }
 
-function PieceDials({ piece }: { readonly piece: Piece }) {
+function PieceDials(props: { readonly piece: Piece }) {
   const { book, date, edit } = usePicked("book", "date", "edit");
-  const { editPiece } = usePieceEdit(piece);
+  const { piece, editPiece } = usePieceEdit(props.piece);
   const router = useRouter();
   const shaped = useBench((state) => state.plan.shaped[piece.id]);
   const dough =

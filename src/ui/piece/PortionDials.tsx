@@ -13,9 +13,9 @@ import { Dial } from "../controls/Dial";
 import { TextField } from "../controls/TextField";
 
 /** How much goes in each: as full as it is set, or so much by weight or measure. */
-export function PortionDials({ piece }: { readonly piece: Piece }) {
+export function PortionDials(props: { readonly piece: Piece }) {
   const { book, plan } = usePicked("book", "plan");
-  const { editPiece } = usePieceEdit(piece);
+  const { piece, editPiece } = usePieceEdit(props.piece);
   const shaped = plan.shaped[piece.id];
   const { form, portionG } = piece;
   const gPerMl = book.formulas.find(({ id }) => id === piece.fillingId)?.densityGPerMl ?? 1;

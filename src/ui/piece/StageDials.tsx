@@ -24,8 +24,8 @@ function describeSettings(stage: Heat, scale: OvenScale): string {
 }
 
 /** Every heat of the way: how hot, how long, and what is done as it ends. */
-export function StageDials({ piece }: { readonly piece: Piece }) {
-  const { editPiece } = usePieceEdit(piece);
+export function StageDials(props: { readonly piece: Piece }) {
+  const { piece, editPiece } = usePieceEdit(props.piece);
   const date = useBench((state) => state.date);
   const scale = useBench((state) => state.book.kitchen.ovenScale);
   const { way } = piece;

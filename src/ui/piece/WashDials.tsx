@@ -8,8 +8,8 @@ import { Select, toOptions } from "../controls/Select";
 import { sugarNames, washNames } from "./words";
 
 /** What goes on the outside, how often and when. */
-export function WashDials({ piece }: { readonly piece: Piece }) {
-  const { editPiece } = usePieceEdit(piece);
+export function WashDials(props: { readonly piece: Piece }) {
+  const { piece, editPiece } = usePieceEdit(props.piece);
   const { wash } = piece;
   return (
     <>

@@ -118,8 +118,7 @@ function Trays({ line }: { readonly line: PiecePlan }) {
 }
 
 function BakeDials({ line }: { readonly line: PiecePlan }) {
-  const { piece } = line;
-  const { editPiece } = usePieceEdit(piece);
+  const { piece, editPiece } = usePieceEdit(line.piece);
   return (
     <>
       <header>

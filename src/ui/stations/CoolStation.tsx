@@ -95,8 +95,7 @@ function findLastHeat({ tasks }: DayPlan, { pieceId, index, placed }: DayTask): 
 }
 
 function CoolDials({ line }: { readonly line: PiecePlan }) {
-  const { piece } = line;
-  const { editPiece } = usePieceEdit(piece);
+  const { piece, editPiece } = usePieceEdit(line.piece);
   const glazed = piece.way.find(({ kind }) => kind === "glaze");
   return (
     <>
@@ -144,8 +143,8 @@ function CoolDials({ line }: { readonly line: PiecePlan }) {
 }
 
 /** When a piece leaves its mould: set, and before its syrup holds it. */
-function UnmouldDials({ piece }: { readonly piece: Piece }) {
-  const { editPiece } = usePieceEdit(piece);
+function UnmouldDials(props: { readonly piece: Piece }) {
+  const { piece, editPiece } = usePieceEdit(props.piece);
   const unmould = findUnmould(piece.way);
   const first = { fromMin: 10, untilMin: null };
   const edit = (window: UnmouldWindow | null) => editPiece({ way: withUnmould(piece.way, window) });

@@ -7,8 +7,8 @@ import { usePieceEdit } from "../bench/usePieceEdit";
 import { OutlineDials } from "../controls/OutlineDials";
 
 /** The size of the cut, by its outline, and whether the drawer holds such a cutter. */
-export function CutSizeDials({ piece }: { readonly piece: Piece }) {
-  const { editPiece } = usePieceEdit(piece);
+export function CutSizeDials(props: { readonly piece: Piece }) {
+  const { piece, editPiece } = usePieceEdit(props.piece);
   const cutters = useBench((state) => state.book.cutters);
   const hint = describeDrawer(
     piece.cut,

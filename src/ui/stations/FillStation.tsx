@@ -120,9 +120,9 @@ function OtherFill({ fill, name }: { readonly fill: PieceFill; readonly name: st
 const SAME_PLUMPNESS = 0.026;
 
 function FillDials({ line }: { readonly line: PiecePlan }) {
-  const { piece, plumpnessAdvice, works, formed } = line;
+  const { plumpnessAdvice, works, formed } = line;
   const date = useBench((state) => state.date);
-  const { editPiece } = usePieceEdit(piece);
+  const { piece, editPiece } = usePieceEdit(line.piece);
   const isLevel = isFilledLevel(piece.form.kind);
   const isSchooled =
     piece.portionG === null && !isLevel && formed.seamMm > 0 && piece.form.kind !== "largeFold";

@@ -5,7 +5,7 @@ import Link from "next/link";
 import { useRef, useState } from "react";
 import type { CutAim } from "@/core/cutting";
 import { hasGrain } from "@/core/formula";
-import type { CutPrice, PiecePlan } from "@/core/plan";
+import type { CutPrice, Piece, PiecePlan } from "@/core/plan";
 import { describeOutline, type BoxMm } from "@/core/shape";
 import { formatCount, formatDuration, formatMass } from "@/core/units";
 import { useBench, usePicked } from "../bench/BenchProvider";
@@ -13,7 +13,7 @@ import { usePieceEdit } from "../bench/usePieceEdit";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { EmptyDay } from "../controls/EmptyDay";
-import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
+import { PieceTabs, useSelectedPiece } from "../controls/PieceTabs";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
 import { Why } from "../controls/Why";
@@ -28,8 +28,22 @@ import { pieceLimits } from "@/schemas/limits";
 
 /** What rectangle to roll, and where to cut. */
 export function RollStation() {
-  const line = useSelectedLine();
-  if (!line) return <EmptyDay station="roll" />;
+  const selected = useSelectedPiece();
+  if (!selected) return <EmptyDay station="roll" />;
+  const { piece, line } = selected;
+  if (!line)
+    return (
+      <StationLayout
+        label="Roll and cut"
+        surface={<EmptyDay station="roll" />}
+        side={
+          <>
+            <h2 className="text-xl">{piece.name}</h2>
+            <SizeDials piece={piece} />
+          </>
+        }
+      />
+    );
   return (
     <StationLayout
       label="Roll and cut"
@@ -149,8 +163,8 @@ const aimTitles: Record<CutAim, string> = {
 };
 
 function RollDials({ line }: { readonly line: PiecePlan }) {
-  const { piece, cut } = line;
-  const { editPiece } = usePieceEdit(piece);
+  const { cut } = line;
+  const { piece, editPiece } = usePieceEdit(line.piece);
   const { book, edit } = usePicked("book", "edit");
   const sharers = book.pieces.filter(({ id }) => cut.pieceIds.includes(id) && id !== piece.id);
   // Pieces that share sheets share the answer too; a sheet of one's own leaves the others to theirs.
@@ -177,25 +191,7 @@ function RollDials({ line }: { readonly line: PiecePlan }) {
           </p>
         )}
       </header>
-      <Dial
-        limit={pieceLimits.thicknessMm}
-        value={piece.thicknessMm}
-        sliderMax={8}
-        onChange={(thicknessMm) => editPiece({ thicknessMm })}
-      />
-      <CutSizeDials piece={piece} />
-      <Dial
-        limit={pieceLimits.raggedMm}
-        value={piece.raggedMm}
-        sliderMax={30}
-        onChange={(raggedMm) => editPiece({ raggedMm })}
-      />
-      <Dial
-        limit={pieceLimits.webMm}
-        value={piece.webMm}
-        sliderMax={10}
-        onChange={(webMm) => editPiece({ webMm })}
-      />
+      <SizeDials piece={piece} />
       <Choice
         legend="Best for"
         value={piece.cutAim}
@@ -231,9 +227,37 @@ function RollDials({ line }: { readonly line: PiecePlan }) {
   );
 }
 
+/** How thick, how large and how far apart: what also mends a piece that no sheet can be cut for. */
+function SizeDials(props: { readonly piece: Piece }) {
+  const { piece, editPiece } = usePieceEdit(props.piece);
+  return (
+    <>
+      <Dial
+        limit={pieceLimits.thicknessMm}
+        value={piece.thicknessMm}
+        sliderMax={8}
+        onChange={(thicknessMm) => editPiece({ thicknessMm })}
+      />
+      <CutSizeDials piece={piece} />
+      <Dial
+        limit={pieceLimits.raggedMm}
+        value={piece.raggedMm}
+        sliderMax={30}
+        onChange={(raggedMm) => editPiece({ raggedMm })}
+      />
+      <Dial
+        limit={pieceLimits.webMm}
+        value={piece.webMm}
+        sliderMax={10}
+        onChange={(webMm) => editPiece({ webMm })}
+      />
+    </>
+  );
+}
+
 /** The sheet the baker drew: a rectangle, or round and oval as the pin leaves a round piece of dough. */
-function PinnedShape({ line: { piece } }: { readonly line: PiecePlan }) {
-  const { editPiece } = usePieceEdit(piece);
+function PinnedShape({ line }: { readonly line: PiecePlan }) {
+  const { piece, editPiece } = usePieceEdit(line.piece);
   const { pinnedSheet } = piece;
   if (piece.cutAim !== "pinned" || !pinnedSheet) return null;
   return (

@@ -129,8 +129,7 @@ function ClosingFacts({ line }: { readonly line: PiecePlan }) {
 }
 
 function SealDials({ line }: { readonly line: PiecePlan }) {
-  const { piece } = line;
-  const { editPiece } = usePieceEdit(piece);
+  const { piece, editPiece } = usePieceEdit(line.piece);
   const date = useBench((state) => state.date);
   return (
     <>

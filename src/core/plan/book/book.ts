@@ -122,6 +122,10 @@ export interface Fryer {
   readonly id: string;
   readonly name: string;
   readonly oilKg: number;
+  /** Heat that warms the oil with its pan, for each kilogram of oil, J/kg K. */
+  readonly oilJPerKgK: number;
+  /** Off its surface and walls, W for each degree above the room. */
+  readonly lossWPerK: number;
   readonly heaterW: number;
   /** Its thermostat goes no higher. */
   readonly maxC: number;

@@ -10,7 +10,7 @@ import {
   type CutPlan,
   type CutRequest,
 } from "../../cutting";
-import { hasGrain, type Dough } from "../../formula";
+import { findTearShare, hasGrain, type Dough, type FormulaAnalysis } from "../../formula";
 import { describeOutline } from "../../shape";
 import { formatCount, formatLength, formatMass } from "../../units";
 import type { DayBook, Piece } from "../book/book";
@@ -33,7 +33,11 @@ export interface DayCutting {
  * All blanks of the day, those of one dough at one thickness together: they share trim, and small sheets where that
  * saves dough. A piece with a sheet of its own shares with none.
  */
-export function planCutting(book: DayBook, drafts: readonly PieceDraft[]): DayCutting {
+export function planCutting(
+  book: DayBook,
+  drafts: readonly PieceDraft[],
+  analyses: Readonly<Record<string, FormulaAnalysis>>,
+): DayCutting {
   const groups = new Map<string, PieceDraft[]>();
   for (const draft of drafts) {
     const { piece, dough } = draft;
@@ -42,7 +46,7 @@ export function planCutting(book: DayBook, drafts: readonly PieceDraft[]): DayCu
   }
   const problems: Problem[] = [];
   const cuts = [...groups].flatMap(([id, group]) => {
-    const cut = planGroup(book, id, group, problems);
+    const cut = planGroup(book, id, group, problems, analyses);
     return cut ? [cut] : [];
   });
   return { cuts, problems };
@@ -53,10 +57,11 @@ function planGroup(
   id: string,
   group: readonly PieceDraft[],
   problems: Problem[],
+  analyses: Readonly<Record<string, FormulaAnalysis>>,
 ): DayCut | null {
   const [first] = group;
   if (!first) return null;
-  const request = toCutRequest(book, group);
+  const request = toCutRequest(book, group, analyses);
   const { dough, piece } = first;
   const shared = {
     id,
@@ -89,16 +94,22 @@ function planGroup(
       id,
       group.filter((draft) => draft !== culprit),
       problems,
+      analyses,
     );
   }
   const plan = answers.value[piece.cutAim] ?? answers.value.sensible;
   return { ...shared, plan, prices: listPrices(answers.value, dough), why: explainCut(request, group, plan) };
 }
 
-function toCutRequest({ bench, cutters }: DayBook, group: readonly PieceDraft[]): CutRequest {
+function toCutRequest(
+  { bench, cutters }: DayBook,
+  group: readonly PieceDraft[],
+  analyses: Readonly<Record<string, FormulaAnalysis>>,
+): CutRequest {
   const [first] = group;
   if (!first) throw new RangeError("toCutRequest: a group of no pieces");
   const { dough, piece } = first;
+  const composition = analyses[dough.id]?.composition;
   const decoration = cutters.find(({ id }) => id === dough.decorationCutterId)?.outline ?? null;
   return {
     demands: group.flatMap(listDemands),
@@ -108,6 +119,7 @@ function toCutRequest({ bench, cutters }: DayBook, group: readonly PieceDraft[])
     rerollLimit: dough.rerollLimit,
     rerollLossShare: dough.rerollLossShare,
     rerollShrinkShare: dough.rerollShrinkShare,
+    tearSharePer100Mm: composition ? findTearShare(dough, composition) : 0,
     mayTurn: !hasGrain(dough),
     handTimes: craftHandTimes,
     pinnedSheet: piece.cutAim === "pinned" ? piece.pinnedSheet : null,

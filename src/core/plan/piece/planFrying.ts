@@ -73,7 +73,7 @@ export function planFrying(
     mayTurn: true,
   });
   if (!layout.ok) return fail(`not one lies flat in the basket of ${fryer.name}. Make it smaller.`);
-  const bath: OilBath = { oilKg: fryer.oilKg, heaterW: fryer.heaterW, setC: oilC, roomC };
+  const bath: OilBath = { ...fryer, setC: oilC, roomC };
   const one = toFryLoad(shaped, baked, 1, minutes);
   const cold = fryLoad(bath, one);
   if (!cold.ok) return fail(cold.failure.message);

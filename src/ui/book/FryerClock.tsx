@@ -1,0 +1,70 @@
+"use client";
+
+import { useState } from "react";
+import { findBath, TWO_TIMES_C } from "@/core/heat";
+import type { Fryer } from "@/core/plan";
+import { formatNumber } from "@/core/units";
+import { fryerLimits } from "@/schemas/limits";
+import { useBench } from "../bench/BenchProvider";
+import { Dial } from "../controls/Dial";
+
+/** A usual fryer's times, to start from. */
+const FIRST_TIMES = { warmMin: 7, coolMin: 5 };
+
+interface Props {
+  readonly fryer: Fryer;
+  readonly onFound: (found: Pick<Fryer, "oilJPerKgK" | "lossWPerK">) => void;
+}
+
+/** What a fryer holds and loses, found with a clock: two times tell both. */
+export function FryerClock({ fryer, onFound }: Props) {
+  const roomC = useBench((state) => state.book.kitchen.roomC);
+  const [times, setTimes] = useState(FIRST_TIMES);
+  const found = findBath({ ...fryer, roomC }, times.warmMin, times.coolMin);
+  return (
+    <details className="rounded-lg border border-base-300 p-3">
+      <summary className="touch cursor-pointer content-center">Find both with a clock</summary>
+      <div className="flex flex-col gap-3 pt-2">
+        <p className="text-sm">
+          Nothing in the oil, lid off, the room at {formatNumber(roomC, 1)} °C: so long from{" "}
+          {TWO_TIMES_C.from} to {TWO_TIMES_C.to} °C, then the heater off, so long back to {TWO_TIMES_C.backTo}
+          . Stay beside it.
+        </p>
+        {(["warmMin", "coolMin"] as const).map((key) => (
+          <Dial
+            key={key}
+            limit={fryerLimits[key]}
+            value={times[key]}
+            sliderMax={30}
+            onChange={(value) => setTimes({ ...times, [key]: value })}
+          />
+        ))}
+        {found.ok ? (
+          <>
+            <p role="status">
+              It warms with <strong>{formatNumber(found.value.oilJPerKgK)} J/kg K</strong> and loses{" "}
+              <strong>{formatNumber(found.value.lossWPerK, 2)} W/K</strong>.
+            </p>
+            <button
+              type="button"
+              className="btn touch self-start"
+              onClick={() => onFound(round(found.value))}
+            >
+              Use these
+            </button>
+          </>
+        ) : (
+          <p role="alert" className="rounded-lg border-2 border-error p-3">
+            {found.failure.message}
+          </p>
+        )}
+      </div>
+    </details>
+  );
+}
+
+/** As the dials show them. */
+const round = ({ oilJPerKgK, lossWPerK }: Pick<Fryer, "oilJPerKgK" | "lossWPerK">) => ({
+  oilJPerKgK: Math.round(oilJPerKgK),
+  lossWPerK: Number(lossWPerK.toFixed(2)),
+});
