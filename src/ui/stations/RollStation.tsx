@@ -31,24 +31,11 @@ export function RollStation() {
   const selected = useSelectedPiece();
   if (!selected) return <EmptyDay station="roll" />;
   const { piece, line } = selected;
-  if (!line)
-    return (
-      <StationLayout
-        label="Roll and cut"
-        surface={<EmptyDay station="roll" />}
-        side={
-          <>
-            <h2 className="text-xl">{piece.name}</h2>
-            <SizeDials piece={piece} />
-          </>
-        }
-      />
-    );
   return (
     <StationLayout
       label="Roll and cut"
-      surface={<Surface key={line.piece.id} line={line} />}
-      side={<RollDials line={line} />}
+      surface={line ? <Surface key={piece.id} line={line} /> : <EmptyDay station="roll" />}
+      side={<RollDials piece={piece} line={line} />}
     />
   );
 }
@@ -162,11 +149,38 @@ const aimTitles: Record<CutAim, string> = {
   pinned: "my sheet",
 };
 
-function RollDials({ line }: { readonly line: PiecePlan }) {
+/** The size dials keep their place whether the piece can be made or not: what is being typed into them stays. */
+function RollDials({ piece, line }: { readonly piece: Piece; readonly line: PiecePlan | null }) {
+  const { book } = usePicked("book");
+  const sharers = book.pieces.filter(({ id }) => line?.cut.pieceIds.includes(id) && id !== piece.id);
+  return (
+    <>
+      <header>
+        <h2 className="text-xl">{piece.name}</h2>
+        {line && (
+          <p className="quiet text-sm">
+            {line.ordered} ordered · {line.setsCut} cut · {describeSurplus(line)}
+            {line.frozenTaken + line.blanksTaken > 0 &&
+              ` · ${line.frozenTaken + line.blanksTaken} from the larder`}
+          </p>
+        )}
+        {sharers.length > 0 && (
+          <p className="text-sm">
+            Shares dough and sheets with {sharers.map(({ name }) => name).join(" and ")}.
+          </p>
+        )}
+      </header>
+      <SizeDials piece={piece} />
+      {line && <CutDials line={line} sharers={sharers} />}
+    </>
+  );
+}
+
+/** Which answer of the plan is taken, and why it is what it is. */
+function CutDials({ line, sharers }: { readonly line: PiecePlan; readonly sharers: readonly Piece[] }) {
   const { cut } = line;
   const { piece, editPiece } = usePieceEdit(line.piece);
-  const { book, edit } = usePicked("book", "edit");
-  const sharers = book.pieces.filter(({ id }) => cut.pieceIds.includes(id) && id !== piece.id);
+  const edit = useBench((state) => state.edit);
   // Pieces that share sheets share the answer too; a sheet of one's own leaves the others to theirs.
   const choose = (cutAim: CutAim) =>
     edit(
@@ -178,20 +192,6 @@ function RollDials({ line }: { readonly line: PiecePlan }) {
     );
   return (
     <>
-      <header>
-        <h2 className="text-xl">{piece.name}</h2>
-        <p className="quiet text-sm">
-          {line.ordered} ordered · {line.setsCut} cut · {describeSurplus(line)}
-          {line.frozenTaken + line.blanksTaken > 0 &&
-            ` · ${line.frozenTaken + line.blanksTaken} from the larder`}
-        </p>
-        {sharers.length > 0 && (
-          <p className="text-sm">
-            Shares dough and sheets with {sharers.map(({ name }) => name).join(" and ")}.
-          </p>
-        )}
-      </header>
-      <SizeDials piece={piece} />
       <Choice
         legend="Best for"
         value={piece.cutAim}
