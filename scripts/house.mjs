@@ -56,10 +56,13 @@ export function buildApplication() {
 }
 
 /** Bundles the programme of the server's own threads. */
-export function buildJobs() {
+export const buildJobs = () => bundle("src/jobs/jobs.ts", "build/jobs.mjs");
+
+/** Bundles a programme for Node, as it is built for use: nothing kept that only helps to debug. */
+export function bundle(source, outfile) {
   run("npx", [
     "esbuild",
-    "src/jobs/jobs.ts",
+    source,
     "--bundle",
     "--platform=node",
     "--target=node20",
@@ -67,7 +70,7 @@ export function buildJobs() {
     "--packages=external",
     "--tsconfig=tsconfig.json",
     "--log-level=warning",
-    "--outfile=build/jobs.mjs",
+    `--outfile=${outfile}`,
   ]);
 }
 

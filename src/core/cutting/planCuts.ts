@@ -52,7 +52,13 @@ export function planCuts(request: CutRequest): Result<CutAnswers, CutFault> {
   // What was found for one aim may serve another better than its own search.
   const sense = sensible((request.thicknessMm * request.densityGPerMl) / 1000);
   const sketches = [leastDough, fewestRerolls, leastTime, sense].map(search.value);
-  const answer = (aim: Aim) => realizePlan(request, streams, choose(sketches, aim));
+  const realized = new Map<PlanSketch, CutPlan>();
+  const answer = (aim: Aim) => {
+    const sketch = choose(sketches, aim);
+    const plan = realized.get(sketch) ?? realizePlan(request, streams, sketch);
+    realized.set(sketch, plan);
+    return plan;
+  };
   const [portioned, sliced] = [portionBlanks(request), sliceBlanks(request)];
   const answers: CutAnswers = {
     sensible: findSensible(request, answer(sense), portioned),

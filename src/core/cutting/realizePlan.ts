@@ -23,16 +23,19 @@ export function realizePlan(request: CutRequest, streams: readonly CutStream[], 
   const gPerMm2 = (request.thicknessMm * request.densityGPerMl) / MM2_PER_ML_AT_1_MM;
   const uses = streams.map((stream) => openUses(stream));
   const laid = new Map<RunPart, LaidPart>();
-  const toSheet = (run: SheetRun, pass: number): CutSheet => {
+  /** @param last - The copy before this one: what is cut like it for the same uses is the same sheet. */
+  const toSheet = (run: SheetRun, pass: number, last: CutSheet | undefined): CutSheet => {
     const { entry, parts } = run;
+    const takenOf = parts.map(({ stream, count }) => uses[stream]?.take(count) ?? []);
+    if (last && takenOf.every((taken, i) => isSameUse(taken, last.parts[i]?.uses ?? []))) return last;
     const marginMm = Math.max(...parts.map(({ stream }) => streams[stream]?.marginMm ?? 0));
     let blanksMm2 = 0;
-    const cutParts = parts.map((part): CutPart => {
+    const cutParts = parts.map((part, i): CutPart => {
       const stream = streams[part.stream];
       if (!stream) throw new RangeError(`realizePlan: no stream ${part.stream}`);
       const known = laid.get(part) ?? layOutPart(request, stream, entry.sheet, marginMm, part);
       laid.set(part, known);
-      const taken = uses[part.stream]?.take(part.count) ?? [];
+      const taken = takenOf[i] ?? [];
       const cut = taken.reduce((sum, { count }) => sum + count, 0);
       blanksMm2 += cut * stream.blankMm2;
       return {
@@ -53,7 +56,11 @@ export function realizePlan(request: CutRequest, streams: readonly CutStream[], 
     });
   };
   const roll = (runs: readonly SheetRun[], pass: number) =>
-    runs.flatMap((run) => Array.from({ length: run.copies }, () => toSheet(run, pass)));
+    runs.flatMap((run) => {
+      const copies: CutSheet[] = [];
+      for (let i = 0; i < run.copies; i++) copies.push(toSheet(run, pass, copies.at(-1)));
+      return copies;
+    });
 
   const sheets = roll(sketch.firstRolling, 0);
   const rerolls: Reroll[] = [];
@@ -94,6 +101,10 @@ export function realizePlan(request: CutRequest, streams: readonly CutStream[], 
     leastDoughG: sum(request.demands, (demand) => demand.count * blankMm2(demand)) * gPerMm2,
   };
 }
+
+const isSameUse = (one: readonly CutUse[], other: readonly CutUse[]) =>
+  one.length === other.length &&
+  one.every(({ demandId, count }, i) => other[i]?.demandId === demandId && other[i]?.count === count);
 
 const sum = <T>(items: readonly T[], figure: (item: T) => number) =>
   items.reduce((total, item) => total + figure(item), 0);
@@ -206,9 +217,7 @@ function decorate(request: CutRequest, leftMm2: number, pass: number) {
   const sheets = runs.flatMap(({ entry, copies }) => {
     const layout = layOutRows({ ...cut, sheet: entry.sheet });
     if (!layout.ok) throw new RangeError(`decorate: ${layout.failure.message}`);
-    return Array.from({ length: copies }, () =>
-      toDecorationSheet(request, pass, cut, entry.sheet, layout.value),
-    );
+    return Array<CutSheet>(copies).fill(toDecorationSheet(request, pass, cut, entry.sheet, layout.value));
   });
   return { sheets, lossMm2: leftMm2 - usableMm2 };
 }

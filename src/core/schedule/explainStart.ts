@@ -1,4 +1,5 @@
-import { findGapMin, Lane } from "./lane";
+import { findGapMin } from "./lane";
+import { openLane } from "./openLane";
 import {
   canShare,
   edgeMin,
@@ -145,7 +146,7 @@ function findHolder(
   { block, endStays }: Claim,
   exceptId: string,
 ): { readonly taskId: string; readonly freeFromMin: number } | null {
-  const lane = new Lane(resource, null, false);
+  const lane = openLane(resource, null, false);
   const others = listOthers(problem, byId, resource.id, exceptId);
   for (const { block: other } of others) lane.add(other.startMin, other.endMin, other.amount, other.heat);
   const ends = others.map(({ taskId, block: { endMin, heat } }) => {

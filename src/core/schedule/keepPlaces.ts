@@ -1,5 +1,6 @@
 import { framesOf } from "./frame";
-import { Lane } from "./lane";
+import type { Lane } from "./lane";
+import { openLane } from "./openLane";
 import type { Placing } from "./placeTasks";
 import type { PlacedTask, ScheduleProblem } from "./problem";
 
@@ -27,7 +28,7 @@ export function keepPlaces(problem: ScheduleProblem, laid: readonly LaidTask[]):
 /** Whether every resource has room for a placing, holds included, and no task comes too soon after what it waits for. */
 export function canStand(problem: ScheduleProblem, { starts, ends, modes }: Placing): boolean {
   const { real } = framesOf(problem);
-  const lanes = problem.resources.map((resource) => new Lane(resource, problem.openMin, false));
+  const lanes = problem.resources.map((resource) => openLane(resource, problem.openMin, false));
   const take = (lane: Lane, ...block: Parameters<Lane["add"]>) => {
     const hasRoom = Number.isNaN(lane.findNextStart(...block));
     if (hasRoom) lane.add(...block);

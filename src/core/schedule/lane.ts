@@ -6,19 +6,36 @@ export const EVEN = 1e-9;
 /** No two heats of a kitchen lie further apart than this, °C. */
 const WIDEST_C = 400;
 
-/** What is taken of one resource, in the order of starts, and how it may be shared. */
-export class Lane {
+/** What is taken of one resource. */
+export interface Lane {
+  add(startMin: number, endMin: number, amount: number, heat: TaskHeat | null): void;
+  /** Takes out what was added with these very figures: a hold whose end has become known. */
+  take(startMin: number, endMin: number, amount: number): void;
+  /**
+   * Whether something may stand where it is; if not, the first later start that is worth trying.
+   * @returns NaN if it fits, Infinity if it never does.
+   */
+  findNextStart(startMin: number, endMin: number, amount: number, heat: TaskHeat | null): number;
+  /**
+   * The first start from a minute on at which something so long may stand.
+   * @returns Infinity if it never may.
+   */
+  findFreeStart(fromMin: number, durationMin: number, amount: number, heat: TaskHeat | null): number;
+  /** The first end of what lies in a stretch of time, or soon after it; Infinity if nothing does. */
+  findFirstEnd(startMin: number, endMin: number): number;
+}
+
+/** What is taken of a resource that is heated or wants gaps, in the order of starts, and how it may be shared. */
+export class SharedLane implements Lane {
   private readonly starts: number[] = [];
   private readonly ends: number[] = [];
   private readonly amounts: number[] = [];
   private readonly heats: (TaskHeat | null)[] = [];
-  /** What is away, and a heater's cold: few, and longer than any task. They stand before the others. */
-  private readonly standing: number;
+  /** What is away, a heater's cold, and holds whose end is not known yet: few, longer than any task. They stand first. */
+  private standing: number;
   /** Of the blocks that are not standing, so that those that ended long ago need not be looked at. */
   private longestMin = 0;
   private readonly reachMin: number;
-  /** Any two tasks may be in it at once, as far as there is room. */
-  private readonly isPlain: boolean;
   /** Those that overlap what is looked at, the first `overCount` of them: kept, since it is asked for all the time. */
   private readonly over: number[] = [];
   private overCount = 0;
@@ -42,7 +59,6 @@ export class Lane {
     this.reachMin = heater
       ? Math.max(gapMin, WIDEST_C / Math.min(heater.heatUpCPerMin, heater.coolDownCPerMin))
       : gapMin;
-    this.isPlain = heater === null && gapMin === 0;
   }
 
   private push(startMin: number, endMin: number, amount: number, heat: TaskHeat | null): void {
@@ -53,7 +69,8 @@ export class Lane {
   }
 
   add(startMin: number, endMin: number, amount: number, heat: TaskHeat | null): void {
-    const at = this.findFirstAfter(startMin);
+    const isOpen = endMin === Infinity;
+    const at = isOpen ? this.standing : this.findFirstAfter(startMin);
     this.push(startMin, endMin, amount, heat);
     // Mostly it is the last: those behind it make room.
     for (let i = this.starts.length - 1; i > at; i--) this.move(i - 1, i);
@@ -61,7 +78,8 @@ export class Lane {
     this.ends[at] = endMin;
     this.amounts[at] = amount;
     this.heats[at] = heat;
-    if (endMin - startMin > this.longestMin) this.longestMin = endMin - startMin;
+    if (isOpen) this.standing++;
+    else if (endMin - startMin > this.longestMin) this.longestMin = endMin - startMin;
   }
 
   private move(from: number, to: number): void {
@@ -71,16 +89,19 @@ export class Lane {
     this.heats[to] = this.heats[from]!;
   }
 
-  /** Takes out what was added with these very figures: a hold whose end has become known. */
   take(startMin: number, endMin: number, amount: number): void {
-    for (let at = this.standing; at < this.starts.length; at++) {
+    const isOpen = endMin === Infinity;
+    const [from, to] = isOpen ? [0, this.standing] : [this.standing, this.starts.length];
+    for (let at = from; at < to; at++) {
       if (this.starts[at] !== startMin || this.ends[at] !== endMin || this.amounts[at] !== amount) continue;
       this.starts.splice(at, 1);
       this.ends.splice(at, 1);
       this.amounts.splice(at, 1);
       this.heats.splice(at, 1);
+      if (isOpen) this.standing--;
       break;
     }
+    if (isOpen) return;
     this.longestMin = 0;
     for (let i = this.standing; i < this.starts.length; i++)
       this.longestMin = Math.max(this.longestMin, this.ends[i]! - this.starts[i]!);
@@ -98,10 +119,6 @@ export class Lane {
     return low;
   }
 
-  /**
-   * Whether something may stand where it is; if not, the first later start that is worth trying.
-   * @returns NaN if it fits, Infinity if it never does.
-   */
   findNextStart(startMin: number, endMin: number, amount: number, heat: TaskHeat | null): number {
     this.overCount = 0;
     let nextMin = NaN;
@@ -118,6 +135,16 @@ export class Lane {
     return Number.isNaN(nextMin) ? this.findRoom(startMin, endMin, amount) : nextMin;
   }
 
+  findFreeStart(fromMin: number, durationMin: number, amount: number, heat: TaskHeat | null): number {
+    let startMin = fromMin;
+    while (startMin < Infinity) {
+      const nextMin = this.findNextStart(startMin, startMin + durationMin, amount, heat);
+      if (Number.isNaN(nextMin)) return startMin;
+      startMin = nextMin;
+    }
+    return startMin;
+  }
+
   /** The next start after meeting one block; what it shares the resource with is noted. */
   private meet(
     i: number,
@@ -128,12 +155,6 @@ export class Lane {
     nextMin: number,
   ): number {
     const { resource, starts, ends, amounts, heats } = this;
-    if (this.isPlain) {
-      if (startMin >= ends[i]! || endMin <= starts[i]!) return nextMin;
-      if (amounts[i]! + amount > resource.capacity + EVEN) return nextMin > ends[i]! ? nextMin : ends[i]!;
-      this.over[this.overCount++] = i;
-      return nextMin;
-    }
     const other = heats[i]!;
     const shares =
       resource.gapMin === 0 && (resource.heater === null || canShare(resource.heater, other, heat));
@@ -174,7 +195,6 @@ export class Lane {
     return NaN;
   }
 
-  /** The first end of what lies in a stretch of time; Infinity if nothing does. */
   findFirstEnd(startMin: number, endMin: number): number {
     let firstMin = Infinity;
     for (let i = 0; i < this.starts.length; i++)

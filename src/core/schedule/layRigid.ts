@@ -1,6 +1,7 @@
 import { framesOf } from "./frame";
 import { judge, type Judged } from "./judge";
-import { Lane } from "./lane";
+import type { Lane } from "./lane";
+import { openLane } from "./openLane";
 import type { Order } from "./order";
 import { placeTasks, type Placing } from "./placeTasks";
 import { edgeMin, type PlacedTask, type ScheduleProblem, type ScheduleTask, type TaskHeat } from "./problem";
@@ -12,11 +13,12 @@ import { edgeMin, type PlacedTask, type ScheduleProblem, type ScheduleTask, type
  */
 export function layRigid(problem: ScheduleProblem, order: Order): Judged {
   const lanes = new Map(
-    problem.resources.map((resource) => [resource.id, new Lane(resource, problem.openMin, false)]),
+    problem.resources.map((resource) => [resource.id, openLane(resource, problem.openMin, false)]),
   );
   const placed = new Map<string, PlacedTask>();
+  const placeOf = new Map(problem.tasks.map(({ id }, i) => [id, i]));
   for (const chain of sortChains(problem, findChains(problem))) {
-    const template = layAlone(problem, chain, order);
+    const template = layAlone(problem, chain, order, placeOf);
     const blocks = [
       ...chain.flatMap((task) => toBlocks(task, template.get(task.id))),
       ...holdBlocks(problem, template),
@@ -134,47 +136,69 @@ function findChains({ tasks, holds }: ScheduleProblem): ScheduleTask[][] {
   for (const task of tasks)
     for (const { taskId, maxWaitMin } of task.after) if (maxWaitMin !== null) join(task.id, taskId);
   for (const { from, until } of holds) join(from.taskId, until.taskId);
-  // Two chains that wait for each other both ways would never be laid: join them until none do.
-  for (let changed = true; changed;) {
-    changed = false;
-    const before = reachChains(tasks, find);
-    for (const [one, others] of before)
-      for (const other of others)
-        if (one !== other && before.get(other)?.has(one)) {
-          join(one, other);
-          changed = true;
-        }
-  }
+  // Two chains that wait for each other both ways would never be laid: they are one.
+  for (const circle of findCircles(waitsOfChains(tasks, find))) for (const id of circle) join(id, circle[0]!);
   const chains = new Map<string, ScheduleTask[]>();
   for (const task of tasks) {
     const key = find(task.id);
-    chains.set(key, [...(chains.get(key) ?? []), task]);
+    const chain = chains.get(key);
+    if (chain) chain.push(task);
+    else chains.set(key, [task]);
   }
   return [...chains.values()];
 }
 
-/** By chain: every chain that must come before it. */
-function reachChains(tasks: readonly ScheduleTask[], find: (id: string) => string): Map<string, Set<string>> {
-  const direct = new Map<string, Set<string>>();
+/** By chain: the chains it waits for. */
+function waitsOfChains(
+  tasks: readonly ScheduleTask[],
+  find: (id: string) => string,
+): ReadonlyMap<string, ReadonlySet<string>> {
+  const waits = new Map<string, Set<string>>();
   for (const task of tasks) {
-    const own = direct.get(find(task.id)) ?? new Set<string>();
-    for (const { taskId } of task.after) if (find(taskId) !== find(task.id)) own.add(find(taskId));
-    direct.set(find(task.id), own);
+    const chain = find(task.id);
+    const own = waits.get(chain) ?? new Set<string>();
+    for (const { taskId } of task.after) if (find(taskId) !== chain) own.add(find(taskId));
+    waits.set(chain, own);
   }
-  const reached = new Map<string, Set<string>>();
-  const reach = (id: string, seen: Set<string>): void => {
-    for (const before of direct.get(id) ?? [])
-      if (!seen.has(before)) {
-        seen.add(before);
-        reach(before, seen);
+  return waits;
+}
+
+/** Those that wait for each other in circles, each circle once (strong components, after Tarjan 1972). O(chains + waits). */
+function findCircles(waits: ReadonlyMap<string, ReadonlySet<string>>): string[][] {
+  const seenAs = new Map<string, number>();
+  const lowest = new Map<string, number>();
+  const open: string[] = [];
+  const isOpen = new Set<string>();
+  const circles: string[][] = [];
+  for (const root of waits.keys()) {
+    if (seenAs.has(root)) continue;
+    const path: { readonly id: string; readonly left: Iterator<string> }[] = [];
+    const enter = (id: string) => {
+      seenAs.set(id, seenAs.size);
+      lowest.set(id, seenAs.size - 1);
+      open.push(id);
+      isOpen.add(id);
+      path.push({ id, left: (waits.get(id) ?? new Set<string>()).values() });
+    };
+    enter(root);
+    for (let top = path.at(-1); top; top = path.at(-1)) {
+      const { id, left } = top;
+      const next = left.next();
+      if (!next.done) {
+        if (!seenAs.has(next.value)) enter(next.value);
+        else if (isOpen.has(next.value)) lowest.set(id, Math.min(lowest.get(id)!, seenAs.get(next.value)!));
+        continue;
       }
-  };
-  for (const id of direct.keys()) {
-    const seen = new Set<string>();
-    reach(id, seen);
-    reached.set(id, seen);
+      path.pop();
+      const up = path.at(-1);
+      if (up) lowest.set(up.id, Math.min(lowest.get(up.id)!, lowest.get(id)!));
+      if (lowest.get(id) !== seenAs.get(id)) continue;
+      const circle = open.splice(open.indexOf(id));
+      for (const each of circle) isOpen.delete(each);
+      if (circle.length > 1) circles.push(circle);
+    }
   }
-  return reached;
+  return circles;
 }
 
 /** Chains in an order in which each finds what it waits for laid, the earliest promise first. */
@@ -183,18 +207,18 @@ function sortChains(problem: ScheduleProblem, chains: readonly ScheduleTask[][])
   const chainOf = new Map(chains.flatMap((chain) => chain.map(({ id }) => [id, chain] as const)));
   const { followers } = framesOf(problem).real;
   const placeOf = new Map(tasks.map(({ id }, i) => [id, i]));
-  const dueOf = (chain: readonly ScheduleTask[]): number => {
-    const seen = new Set<string>();
-    const look = (task: ScheduleTask): number => {
-      if (seen.has(task.id)) return Infinity;
-      seen.add(task.id);
-      const after = (followers[placeOf.get(task.id) ?? 0] ?? []).map((follower) => look(tasks[follower]!));
-      return Math.min(task.dueMin ?? Infinity, ...after);
-    };
-    return Math.min(...chain.map(look));
+  const dues = new Map<number, number>();
+  /** The earliest promise that waits for a task. */
+  const dueOf = (task: number): number => {
+    const known = dues.get(task);
+    if (known !== undefined) return known;
+    dues.set(task, Infinity);
+    const dueMin = Math.min(tasks[task]!.dueMin ?? Infinity, ...(followers[task] ?? []).map(dueOf));
+    dues.set(task, dueMin);
+    return dueMin;
   };
   const open = [...chains]
-    .map((chain) => ({ chain, dueMin: dueOf(chain) }))
+    .map((chain) => ({ chain, dueMin: Math.min(...chain.map(({ id }) => dueOf(placeOf.get(id) ?? 0))) }))
     .sort((a, b) => a.dueMin - b.dueMin);
   const laid = new Set<ScheduleTask[]>();
   const sorted: ScheduleTask[][] = [];
@@ -223,9 +247,10 @@ function layAlone(
   problem: ScheduleProblem,
   chain: readonly ScheduleTask[],
   order: Order,
+  placeOf: ReadonlyMap<string, number>,
 ): Map<string, PlacedTask> {
   const inside = new Set(chain.map(({ id }) => id));
-  const places = chain.map(({ id }) => problem.tasks.findIndex((task) => task.id === id));
+  const places = chain.map(({ id }) => placeOf.get(id) ?? 0);
   const alone: ScheduleProblem = {
     ...problem,
     openMin: -Infinity,

@@ -1,5 +1,5 @@
 import type { Frame, FrameHold, FrameMode } from "./frame";
-import { Lane } from "./lane";
+import { openLane } from "./openLane";
 
 export interface PlacingRules {
   /** By task: earliest start, over and above its waits. */
@@ -33,7 +33,7 @@ export interface Placing {
  */
 export function placeTasks(frame: Frame, rules: PlacingRules, name: (task: number) => string): Placing {
   const count = frame.modes.length;
-  const lanes = frame.resources.map((each) => new Lane(each, rules.coldUntilMin, frame.isMirrored));
+  const lanes = frame.resources.map((each) => openLane(each, rules.coldUntilMin, frame.isMirrored));
   const starts = new Float64Array(count).fill(NaN);
   const ends = new Float64Array(count).fill(NaN);
   const modes = new Int32Array(count).fill(-1);
@@ -59,27 +59,26 @@ export function placeTasks(frame: Frame, rules: PlacingRules, name: (task: numbe
     earliestMin: number,
     holds: readonly FrameHold[],
   ): number => {
+    // Each in turn says where it is free next, until all agree: no other is asked about a start that one refuses.
     let startMin = earliestMin;
-    for (let moved = true; moved;) {
-      moved = false;
-      for (const { lane, fromMin, toMin, amount } of mode.uses) {
-        const nextMin = lanes[lane]!.findNextStart(startMin + fromMin, startMin + toMin, amount, mode.heat);
-        if (Number.isNaN(nextMin)) continue;
-        if (nextMin === Infinity)
-          throw new RangeError(
-            `placeTasks: ${name(task)} asks for ${amount} of ${frame.resources[lane]!.id}, more than there is`,
-          );
-        startMin = nextMin - fromMin;
-        moved = true;
-      }
-      for (const { lane, amount, from } of holds) {
-        const offsetMin = from.isStart ? 0 : mode.durationMin;
-        const nextMin = lanes[lane]!.findNextStart(startMin + offsetMin, Infinity, amount, null);
-        if (Number.isNaN(nextMin)) continue;
-        if (nextMin === Infinity) return NaN;
-        startMin = nextMin - offsetMin;
-        moved = true;
-      }
+    const asked = mode.uses.length + holds.length;
+    for (let i = 0, agreed = 0; agreed < asked; i = (i + 1) % asked) {
+      const use = mode.uses[i];
+      const hold = use ? null : holds[i - mode.uses.length]!;
+      const { lane, amount } = use ?? hold!;
+      const offsetMin = use ? use.fromMin : hold!.from.isStart ? 0 : mode.durationMin;
+      const lengthMin = use ? use.toMin - use.fromMin : Infinity;
+      const wantedMin = startMin + offsetMin;
+      const freeMin = lanes[lane]!.findFreeStart(wantedMin, lengthMin, amount, use ? mode.heat : null);
+      if (freeMin === Infinity && use)
+        throw new RangeError(
+          `placeTasks: ${name(task)} asks for ${amount} of ${frame.resources[lane]!.id}, more than there is`,
+        );
+      if (freeMin === Infinity) return NaN;
+      agreed++;
+      if (freeMin === wantedMin) continue;
+      agreed = 1;
+      startMin = freeMin - offsetMin;
     }
     return startMin;
   };
