@@ -1,8 +1,5 @@
-import { planDay } from "@/core/plan";
+import { answerAhead } from "@/core/plan";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
-const records = listDemoRecords(); const book = toDayBook(records, "2026-11-28", null)!;
-const withOrders = (count: number) => ({ ...book, orders: Array.from({ length: count }, (_, i) => ({ id: `o${i}`, dayId: book.day.id, pieceId: book.pieces[i % book.pieces.length]?.id ?? "", count: 10, dueMin: 600 + (i % 8) * 60, customer: "" })) });
-let t = 0; const unknown = (b: any) => ({ ...b, bench: { ...b.bench, sheetMaxWidthMm: b.bench.sheetMaxWidthMm - (t++ % 1000) / 1e4 } });
-const n = Number(process.argv[2]); const reps = Number(process.argv[3] ?? 3);
-for (let i = 0; i < reps; i++) { const c = process.cpuUsage(); const s = performance.now(); const p = planDay(unknown(withOrders(n))); const u = process.cpuUsage(c); console.log(n, (performance.now() - s).toFixed(0), ((u.user+u.system)/1000).toFixed(0), p.tasks.length, p.problem!.tasks.length); }
+const market = toDayBook(listDemoRecords(), "2026-12-05", null)!;
+for (let i=0;i<40;i++) { const s=performance.now(); const a = answerAhead(market, null); console.log((performance.now()-s).toFixed(0)); if (i===39) console.log(JSON.stringify(a).length, Object.keys(a)); }

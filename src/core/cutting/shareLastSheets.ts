@@ -56,19 +56,22 @@ function joinSheets(
   if (!first || !second) return null;
   const marginMm = Math.max(first.marginMm, second.marginMm);
   const webMm = Math.max(first.webMm, second.webMm);
+  let leastMm2 = (one.entry.areaMm2 + two.entry.areaMm2) * (1 - LEAST_SAVING_SHARE);
   const list = (stream: CutStream, count: number) =>
     (stream.menus[0] ?? [])
-      .filter(({ count: gives, sheet }) => gives >= count && sheet.shape !== "oval")
+      .filter(
+        ({ count: gives, sheet, areaMm2 }) => gives >= count && sheet.shape !== "oval" && areaMm2 < leastMm2,
+      )
       .flatMap((entry) => {
         const usable = inside(entry.sheet, stream.marginMm);
         // The menu keeps one of two sheets that differ only in which way they lie.
         const maySwap = mayTurn || stream.outline.kind === "disc" || stream.outline.kind === "square";
         return [{ entry, usable }, ...(maySwap ? [{ entry, usable: turnBox(usable) }] : [])];
       });
+  const belows = list(second, two.entry.count);
   let best: SheetRun | null = null;
-  let leastMm2 = (one.entry.areaMm2 + two.entry.areaMm2) * (1 - LEAST_SAVING_SHARE);
   for (const above of list(first, one.entry.count)) {
-    for (const below of list(second, two.entry.count)) {
+    for (const below of belows) {
       for (const isStacked of [true, false]) {
         const [a, b] = [above.usable, below.usable];
         const usable = isStacked
