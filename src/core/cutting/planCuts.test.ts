@@ -402,6 +402,20 @@ test("a bought sheet lies either way round: pieces too wide for it along are cut
   expect(trimLeftG).toBeCloseTo(0, 9);
 });
 
+test("a bought sheet does not grow: cut thicker than it is, it weighs what it weighs, and rolled thinner too", () => {
+  const bought = { widthMm: 400, heightMm: 240, thicknessMm: 3 };
+  const demands = [demandFor(disc(100), 6, { marginMm: 0 })];
+  fc.assert(
+    fc.property(fc.double({ min: 1.5, max: 8, noNaN: true }), (thicknessMm) => {
+      const answers = planCuts({ ...market, thicknessMm, demands, boughtSheet: bought, rerollLimit: 0 });
+      if (!answers.ok) throw new Error(answers.failure.message);
+      const { sheets, doughG } = answers.value.sensible;
+      expect(doughG).toBeCloseTo(sheets.length * 400 * 240 * 3 * market.densityGPerMl * 1e-3, 6);
+    }),
+    { numRuns: 30 },
+  );
+});
+
 test("a large round takes the dough of a round sheet, not of the square around it", () => {
   const rolling = {
     thicknessMm: 4,

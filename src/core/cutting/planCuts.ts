@@ -38,8 +38,11 @@ export type CutAnswers = Readonly<Partial<Record<CutAim, CutPlan>>> & {
  * @returns For each aim a plan within the slack of the best, or why a blank cannot be cut.
  * @throws {RangeError} On a request no form lets through (not finite, out of range).
  */
-export function planCuts(request: CutRequest): Result<CutAnswers, CutFault> {
-  checkRequest(request);
+export function planCuts(asked: CutRequest): Result<CutAnswers, CutFault> {
+  checkRequest(asked);
+  // A bought sheet is rolled thinner or used as it is: it does not grow.
+  const thicknessMm = Math.min(asked.thicknessMm, asked.boughtSheet?.thicknessMm ?? Infinity);
+  const request = { ...asked, thicknessMm };
   const streams = toStreams(request);
   const tooLarge = streams.find(({ menus }) => (menus[0] ?? []).length === 0);
   if (tooLarge) return fail(describeNothingFits(request, tooLarge));

@@ -131,6 +131,43 @@ test("never fewer than rows, never more than the bound, gaps kept, and what cann
   );
 });
 
+/** The most that cuts from edge to edge give, at every whole place: nothing of the search's own. */
+function countStraight(w: number, h: number, wide: number, high: number): number {
+  const known = new Map<number, number>();
+  const solve = (x: number, y: number): number => {
+    if (Math.min(x, y) < Math.min(w, h)) return 0;
+    const key = x * 1000 + y;
+    const seen = known.get(key);
+    if (seen !== undefined) return seen;
+    let best = (x >= w && y >= h) || (x >= h && y >= w) ? 1 : 0;
+    for (let cut = 1; cut <= x / 2; cut++) best = Math.max(best, solve(cut, y) + solve(x - cut, y));
+    for (let cut = 1; cut <= y / 2; cut++) best = Math.max(best, solve(x, cut) + solve(x, y - cut));
+    known.set(key, best);
+    return best;
+  };
+  return solve(wide, high);
+}
+
+test("where cuts from edge to edge give as many, they are what is cut", () => {
+  const length = (min: number, max: number) => fc.integer({ min, max });
+  let pinwheels = 0;
+  fc.assert(
+    fc.property(length(3, 9), length(3, 9), length(12, 40), length(12, 40), (w, h, wide, high) => {
+      const found = layOutWheelCuts({
+        piece: { widthMm: w, heightMm: h },
+        sheet: { widthMm: wide, heightMm: high },
+        webMm: 0,
+        marginMm: 0,
+        mayTurn: true,
+      });
+      expect(found.isGuillotine).toBe(found.count === countStraight(w, h, wide, high));
+      if (!found.isGuillotine) pinwheels++;
+    }),
+    { numRuns: 150, seed: 9 },
+  );
+  expect(pinwheels).toBeGreaterThan(0);
+});
+
 test("a piece larger than the sheet gives none", () => {
   const request = { ...plain, piece: { widthMm: 50, heightMm: 60 }, sheet: { widthMm: 40, heightMm: 300 } };
   expect(layOutWheelCuts(request)).toMatchObject({ count: 0, placements: [], upperBound: 0 });

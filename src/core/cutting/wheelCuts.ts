@@ -69,8 +69,10 @@ export function layOutWheelCuts({ piece, sheet, webMm, marginMm, mayTurn }: Whee
     whole(Math.max(sheet.heightMm - 2 * marginMm + webMm, 0)),
   ];
   const search = new BlockSearch(w, h, wide, high, mayTurn);
-  search.solve(wide, high);
-  const corners = search.place(wide, high, 0, 0);
+  // Cuts from edge to edge, where they give as many: a wheel follows them.
+  const straight = search.solve(wide, high, 0).count;
+  const depth = search.solve(wide, high).count > straight ? DEEPEST_PINWHEEL : 0;
+  const corners = search.place(wide, high, 0, 0, depth);
   const placements = corners
     .map(({ x, y, turned }) => {
       const [widthMm, heightMm] = turned ? [piece.heightMm, piece.widthMm] : [piece.widthMm, piece.heightMm];
@@ -85,7 +87,7 @@ export function layOutWheelCuts({ piece, sheet, webMm, marginMm, mayTurn }: Whee
     placements,
     count: placements.length,
     upperBound: search.bound(wide, high),
-    isGuillotine: search.isGuillotine(wide, high),
+    isGuillotine: search.isGuillotine(wide, high, depth),
   };
 }
 
@@ -186,7 +188,7 @@ class BlockSearch {
     high: number,
     left: number,
     top: number,
-    depth = DEEPEST_PINWHEEL,
+    depth: number,
   ): { x: number; y: number; turned: boolean }[] {
     const [x, y] = [this.trim(this.across, wide), this.trim(this.down, high)];
     const block = this.solve(wide, high, depth);
@@ -206,7 +208,7 @@ class BlockSearch {
     }));
   }
 
-  isGuillotine(wide: number, high: number, depth = DEEPEST_PINWHEEL): boolean {
+  isGuillotine(wide: number, high: number, depth: number): boolean {
     const [x, y] = [this.trim(this.across, wide), this.trim(this.down, high)];
     const { split } = this.solve(wide, high, depth);
     if (!split) return true;

@@ -131,6 +131,6 @@ function describeWideMargin(geometry: FoldGeometry, marginMm: number): FoldFault
   const mostMm = Math.min(depthAt0 / (lossPerMm / Math.min(1, depthAt0 / 4)), geometry.foldMm / 2);
   const message =
     `A margin of ${marginMm} mm leaves nothing to fill: the folded blank is ${geometry.depthMm.toFixed(0)} mm deep, ` +
-    `${(marginMm - mostMm).toFixed(0)} mm too little. Keep the margin below ${mostMm.toFixed(0)} mm or take a larger blank.`;
+    `${Math.max(Math.ceil(marginMm - mostMm), 1)} mm too little. Keep the margin below ${mostMm.toFixed(0)} mm or take a larger blank.`;
   return { kind: "marginTooWide", message };
 }

@@ -23,9 +23,16 @@ export function formCase(request: RequestOf<"case">): Result<FormedPiece, FormFa
   }
   const wallMm = (cut.diameterMm - form.holeMm) / 2;
   if (wallMm < NARROWEST_WALL_MM) {
-    const message =
-      `A ${form.holeMm} mm centre leaves a wall of ${wallMm.toFixed(1)} mm in a ${cut.diameterMm} mm round; below ` +
-      `${NARROWEST_WALL_MM} mm it falls over. Take a centre of at most ${cut.diameterMm - 2 * NARROWEST_WALL_MM} mm.`;
+    const found =
+      wallMm > 0
+        ? `leaves a wall of ${wallMm.toFixed(1)} mm in a ${cut.diameterMm} mm round; below ${NARROWEST_WALL_MM} mm it falls over`
+        : `leaves no wall in a ${cut.diameterMm} mm round`;
+    const widestMm = cut.diameterMm - 2 * NARROWEST_WALL_MM;
+    const remedy =
+      widestMm > 0
+        ? `a centre of at most ${widestMm} mm`
+        : `a round of at least ${form.holeMm + 2 * NARROWEST_WALL_MM} mm`;
+    const message = `A ${form.holeMm} mm centre ${found}. Take ${remedy}.`;
     return fail({ kind: "holeTooWide", message });
   }
   const stays = 1 - springBackShare;

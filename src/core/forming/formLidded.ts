@@ -53,7 +53,7 @@ export function formLidded(request: RequestOf<"lidded">): Result<FormedPiece, Fo
     return formFault(
       "marginTooWide",
       `A margin of ${marginMm} mm leaves nothing to fill on a base that settles to ${shortMm.toFixed(0)} mm, ` +
-        `${(-heapMm).toFixed(0)} mm too little on each side. Keep it below ${(shortMm / 2).toFixed(0)} mm or take a larger base.`,
+        `${Math.max(Math.ceil(-heapMm), 1)} mm too little on each side. Keep it below ${(shortMm / 2).toFixed(0)} mm or take a larger base.`,
     );
   }
   const drawnOut = (longMm / 2 - marginMm) / heapMm;
