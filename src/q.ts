@@ -1,5 +1,9 @@
-import { answerAhead } from "@/core/plan";
-import { listDemoRecords } from "@/demo";
-import { toDayBook } from "@/schemas/toDayBook";
-const market = toDayBook(listDemoRecords(), "2026-12-05", null)!;
-for (let i=0;i<40;i++) { const s=performance.now(); const a = answerAhead(market, null); console.log((performance.now()-s).toFixed(0)); if (i===39) console.log(JSON.stringify(a).length, Object.keys(a)); }
+import fc from "fast-check";
+import { planCuts, craftHandTimes } from "@/core/cutting";
+const mm = (a: number, b: number) => fc.integer({ min: a, max: b });
+const outline = fc.oneof(fc.record({ kind: fc.constant("disc" as const), diameterMm: mm(10, 60) }), fc.record({ kind: fc.constant("heart" as const), widthMm: mm(10, 60), heightMm: mm(10, 60) }), fc.record({ kind: fc.constant("leaf" as const), widthMm: mm(10, 60), heightMm: mm(10, 60) }), fc.record({ kind: fc.constant("rectangle" as const), widthMm: mm(10, 60), heightMm: mm(10, 60) }), fc.record({ kind: fc.constant("triangle" as const), legMm: mm(10, 60) }), fc.record({ kind: fc.constant("ring" as const), diameterMm: mm(20, 60), holeMm: mm(10, 15) }), fc.record({ kind: fc.constant("scalloped" as const), diameterMm: mm(20, 60), lobes: mm(5, 40), depthMm: mm(1, 3) }));
+const req = fc.record({ thicknessMm: fc.constant(3), densityGPerMl: fc.constant(1.2), rerollLimit: mm(0, 5), rerollLossShare: fc.constant(.02), rerollShrinkShare: fc.constant(.01), mayTurn: fc.boolean(), handTimes: fc.constant(craftHandTimes), tearSharePer100Mm: fc.constant(0), pinnedSheet: fc.constantFrom(null, { widthMm: 1900, heightMm: 1900 }), boughtSheet: fc.constant(null), decoration: fc.constantFrom(null, { kind: "leaf" as const, widthMm: 10, heightMm: 10 }), sheetLimit: fc.constantFrom({ widthMm: 2000, heightMm: 2000 }, { widthMm: 5000, heightMm: 2000 }),
+ demands: fc.array(fc.record({ outline: outline as any, count: mm(1, 10000), webMm: mm(0, 3), marginMm: mm(0, 10), isVisible: fc.boolean(), keepsCentre: fc.boolean(), keepsSurplus: fc.boolean() }), { minLength: 1, maxLength: Number(process.argv[2] ?? 2) }).map((l) => l.map((d, i) => ({ ...d, id: `d${i}` }))) });
+const times: [number, string][] = []; const end = performance.now() + 60000;
+for (const r of fc.sample(req as any, { numRuns: 400, seed: 5 }) as any[]) { const s = performance.now(); try { planCuts(r); } catch (e) { console.log("THROW", String(e).slice(0, 200), JSON.stringify(r.demands).slice(0, 300)); } times.push([performance.now() - s, JSON.stringify({ l: r.sheetLimit, d: r.demands.map((d: any) => [d.outline, d.count]), rr: r.rerollLimit, p: r.pinnedSheet, dec: r.decoration })]); if (performance.now() > end) break; }
+times.sort((a, b) => b[0] - a[0]); console.log(times.length, times.slice(0, 6).map(([t, s]) => `${t.toFixed(0)} ${s.slice(0, 260)}`).join("\n"), "median", times[times.length >> 1]![0].toFixed(0));

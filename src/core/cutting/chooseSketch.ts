@@ -73,11 +73,15 @@ export function sensible(gPerMm2: number): Aim {
   return { least: cost, wanted: cost, other: time };
 }
 
+/** A small cutter on a large sheet has tens of thousands of plans: too many to hand over as arguments. */
+const findLowest = (sketches: readonly PlanSketch[], figure: Figure): number =>
+  sketches.reduce((lowest, sketch) => Math.min(lowest, figure(sketch)), Infinity);
+
 /** Of the plans within the slack of the lowest `wanted` figure, the one with the lowest `other`. */
 export function choose(sketches: readonly PlanSketch[], { least, wanted, other }: Aim): PlanSketch {
-  const lowest = least && Math.min(...sketches.map(least));
+  const lowest = least && findLowest(sketches, least);
   const among = least ? sketches.filter((sketch) => least(sketch) === lowest) : sketches;
-  const most = Math.min(...among.map(wanted)) * (1 + AIM_SLACK_SHARE);
+  const most = findLowest(among, wanted) * (1 + AIM_SLACK_SHARE);
   const [first, ...rest] = among.filter((sketch) => wanted(sketch) <= most);
   if (!first) throw new RangeError("choose: a menu that is not empty gave no plan");
   return rest.reduce((best, sketch) => (other(sketch) < other(best) ? sketch : best), first);

@@ -37,7 +37,10 @@ function bestAlongWidth(diameterMm: number, usable: BoxMm, webMm: number): RowPa
   const acrossMm = usable.heightMm - diameterMm;
   const mostPerRow = countPitches(acrossMm, spacingMm) < 0 ? 0 : countPitches(alongMm, spacingMm) + 1;
   let best: DiscFamily | null = null;
+  // Staggered rows come no nearer than half the distance to the next, on average.
+  const mostRows = Math.max(2 * countPitches(acrossMm, spacingMm) + 3, 0);
   for (let perRow = mostPerRow; perRow >= 1; perRow--) {
+    if (best && perRow * mostRows <= countDiscs(best)) break;
     for (const family of listFamilies(perRow, alongMm, acrossMm, spacingMm)) {
       if (!best || countDiscs(family) > countDiscs(best)) best = family;
     }

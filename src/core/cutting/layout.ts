@@ -55,23 +55,11 @@ export interface LayoutFault {
  * @throws {RangeError} If a size is not finite or not above 0, or web or margin is below 0.
  */
 export function layOutRows(request: LayoutRequest): Result<Layout, LayoutFault> {
-  const { sheet, webMm, marginMm, mayTurn } = request;
+  const { sheet, webMm, marginMm } = request;
   const outline = outerOutline(request.outline);
   const box = computeBox(outline);
-  for (const [name, size] of Object.entries({
-    ...box,
-    sheetWidthMm: sheet.widthMm,
-    sheetHeightMm: sheet.heightMm,
-  })) {
-    requirePositive(name, size);
-  }
-  requireNotNegative("webMm", webMm);
-  requireNotNegative("marginMm", marginMm);
-  const usable = { widthMm: sheet.widthMm - 2 * marginMm, heightMm: sheet.heightMm - 2 * marginMm };
-  const pattern =
-    sheet.shape === "oval"
-      ? findBestOvalRows(outline, sheet, webMm, marginMm, mayTurn)
-      : findBestRows(outline, usable, webMm, mayTurn);
+  const usable = insideMargin(request);
+  const pattern = findPattern(request);
   if (pattern.count === 0) {
     const [shortWidthMm, shortHeightMm] = findShortage(box, usable);
     const short = describeShort(shortWidthMm, shortHeightMm);
@@ -89,6 +77,31 @@ export function layOutRows(request: LayoutRequest): Result<Layout, LayoutFault> 
     upperBound: boundCount(outline, sheet, webMm, marginMm),
     usedShare: (pattern.count * computeAreaMm2(outline)) / computeSheetAreaMm2(sheet),
   });
+}
+
+/** How many cuts {@link layOutRows} places, without placing them; 0 where not one fits. */
+export const countRows = (request: LayoutRequest): number => findPattern(request).count;
+
+const insideMargin = ({ sheet, marginMm }: LayoutRequest): BoxMm => ({
+  widthMm: sheet.widthMm - 2 * marginMm,
+  heightMm: sheet.heightMm - 2 * marginMm,
+});
+
+function findPattern(request: LayoutRequest): RowPattern {
+  const { sheet, webMm, marginMm, mayTurn } = request;
+  const outline = outerOutline(request.outline);
+  for (const [name, size] of Object.entries({
+    ...computeBox(outline),
+    sheetWidthMm: sheet.widthMm,
+    sheetHeightMm: sheet.heightMm,
+  })) {
+    requirePositive(name, size);
+  }
+  requireNotNegative("webMm", webMm);
+  requireNotNegative("marginMm", marginMm);
+  return sheet.shape === "oval"
+    ? findBestOvalRows(outline, sheet, webMm, marginMm, mayTurn)
+    : findBestRows(outline, insideMargin(request), webMm, mayTurn);
 }
 
 function findBestRows(outline: Outline, usable: BoxMm, webMm: number, mayTurn: boolean): RowPattern {

@@ -9,7 +9,7 @@ import {
   type SheetShape,
 } from "../shape";
 import { listDiscSheets } from "./discRows";
-import { layOutRows, squareOfTwo } from "./layout";
+import { countRows, squareOfTwo } from "./layout";
 import { listOutlineSheets } from "./outlineRows";
 import { listRectangleSheets } from "./rectangleRows";
 import { turnBox } from "./rowPattern";
@@ -51,10 +51,11 @@ function workOut(request: MenuRequest, limit: BoxMm): readonly MenuSheet[] {
     return { sheet, areaMm2: sheet.widthMm * sheet.heightMm, count };
   });
   // An outline's own rows were counted on these very sheets; rows of discs and blocks of rectangles may be better yet.
-  if (!hasPlainRows(request.outline)) return keepUndominated(sheets);
-  const recounted = keepUndominated(sheets).map((entry) => ({
+  const listed = thinOut(keepUndominated(sheets));
+  if (!hasPlainRows(request.outline)) return listed;
+  const recounted = listed.map((entry) => ({
     ...entry,
-    count: countBest(request, entry.sheet),
+    count: countRows({ ...request, sheet: entry.sheet }),
   }));
   return keepUndominated([...recounted, ...listRoundSheets(request, limit)]);
 }
@@ -66,6 +67,21 @@ function listRoundSheets({ outline, marginMm }: MenuRequest, limit: BoxMm): Menu
   const sheet = roundSheetFor(cut.diameterMm + 2 * marginMm);
   if (sheet.widthMm > Math.min(limit.widthMm, limit.heightMm)) return [];
   return [{ sheet, areaMm2: computeSheetAreaMm2(sheet), count: 1 }];
+}
+
+/** Up to so many cuts every sheet is listed; beyond, only those larger than the last by this share: a hand rolls no finer. */
+const ALL_UP_TO = 200;
+const LEAST_GROWTH_SHARE = 0.005;
+
+/** Of sheets that rise in count and area, those a menu is to list; the largest is one. */
+function thinOut(sheets: readonly MenuSheet[]): MenuSheet[] {
+  let lastMm2 = 0;
+  return sheets.filter(({ count, areaMm2 }, i) => {
+    const isNear = count > ALL_UP_TO && areaMm2 < lastMm2 * (1 + LEAST_GROWTH_SHARE);
+    if (isNear && i < sheets.length - 1) return false;
+    lastMm2 = areaMm2;
+    return true;
+  });
 }
 
 interface UsableSheet {
@@ -116,12 +132,6 @@ function keepUndominated(sheets: readonly MenuSheet[]): MenuSheet[] {
       return true;
     })
     .reverse();
-}
-
-function countBest(request: MenuRequest, sheet: BoxMm): number {
-  const layout = layOutRows({ ...request, sheet });
-  if (!layout.ok) throw new RangeError(`listSheetMenu: ${layout.failure.message}`);
-  return layout.value.count;
 }
 
 /** The last entry of `menu` whose area is at most `areaMm2`, or null. O(log n). */
