@@ -140,26 +140,25 @@ export interface DiscSheet {
  * Every just-large-enough rectangle of square or staggered rows with pitch s inside `limit`, rows along its
  * width. The caller turns it for the other way. O(perRow · rows).
  */
-export function listDiscSheets(diameterMm: number, limit: BoxMm, webMm: number): DiscSheet[] {
+export function* listDiscSheets(diameterMm: number, limit: BoxMm, webMm: number): Generator<DiscSheet> {
   const spacingMm = diameterMm + webMm;
   const [stepMm] = findStaggeredSteps(spacingMm, spacingMm);
-  const sheets: DiscSheet[] = [];
-  const push = (widthMm: number, heightMm: number, count: number) => {
-    if (widthMm <= limit.widthMm + FIT_TOLERANCE_MM && heightMm <= limit.heightMm + FIT_TOLERANCE_MM) {
-      sheets.push({ usable: { widthMm, heightMm }, count });
-    }
-  };
+  const fits = (widthMm: number, heightMm: number) =>
+    widthMm <= limit.widthMm + FIT_TOLERANCE_MM && heightMm <= limit.heightMm + FIT_TOLERANCE_MM;
   const mostPerRow = countPitches(limit.widthMm - diameterMm, spacingMm) + 1;
   const mostRows = countPitches(limit.heightMm - diameterMm, stepMm) + 1;
   for (let perRow = 1; perRow <= mostPerRow; perRow++) {
     const longMm = diameterMm + (perRow - 1) * spacingMm;
     for (let rows = 1; rows <= mostRows; rows++) {
-      push(longMm, diameterMm + (rows - 1) * spacingMm, perRow * rows);
+      const squareMm = diameterMm + (rows - 1) * spacingMm;
+      if (fits(longMm, squareMm))
+        yield { usable: { widthMm: longMm, heightMm: squareMm }, count: perRow * rows };
       if (rows === 1) continue;
       const heightMm = diameterMm + (rows - 1) * stepMm;
-      push(longMm + spacingMm / 2, heightMm, perRow * rows);
-      if (perRow > 1) push(longMm, heightMm, perRow * rows - Math.floor(rows / 2));
+      const fullMm = longMm + spacingMm / 2;
+      if (fits(fullMm, heightMm)) yield { usable: { widthMm: fullMm, heightMm }, count: perRow * rows };
+      if (perRow > 1 && fits(longMm, heightMm))
+        yield { usable: { widthMm: longMm, heightMm }, count: perRow * rows - Math.floor(rows / 2) };
     }
   }
-  return sheets;
 }

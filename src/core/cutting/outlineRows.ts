@@ -286,13 +286,12 @@ function buildRows(
  * Just-large-enough sheets inside `limit` for the plainest and densest of an outline's rows.
  * @returns Usable sizes with the count they are made for, unsorted.
  */
-export function listOutlineSheets(
+export function* listOutlineSheets(
   outline: Outline,
   limit: BoxMm,
   webMm: number,
   mayTurn: boolean,
-): { usable: BoxMm; count: number }[] {
-  const sheets: { usable: BoxMm; count: number }[] = [];
+): Generator<{ usable: BoxMm; count: number }> {
   for (const rowsRunDown of [false, true]) {
     const families =
       rowsRunDown && !mayTurn ? listDownFamilies(outline, webMm) : listFamilies(outline, webMm, mayTurn);
@@ -311,7 +310,7 @@ export function listOutlineSheets(
               const usable = rowsRunDown
                 ? { widthMm: acrossMm, heightMm: alongMm }
                 : { widthMm: alongMm, heightMm: acrossMm };
-              if (count > 0) sheets.push({ usable, count });
+              if (count > 0) yield { usable, count };
             }
             acrossMm += family.stepsMm[step % 2 === 0 ? 0 : 1];
           }
@@ -319,7 +318,6 @@ export function listOutlineSheets(
       }
     }
   }
-  return sheets;
 }
 
 /** Families that make up the menu of sheets: the densest; the others cannot save dough. */

@@ -57,20 +57,18 @@ function bestBlocks(piece: BoxMm, usable: BoxMm, webMm: number, mayTurn: boolean
 }
 
 /** Every just-large-enough grid of upright pieces inside `limit`. The caller turns the piece for the other way. */
-export function listRectangleSheets(
+export function* listRectangleSheets(
   piece: BoxMm,
   limit: BoxMm,
   webMm: number,
-): { usable: BoxMm; count: number }[] {
+): Generator<{ usable: BoxMm; count: number }> {
   const columns = countAlong(limit.widthMm, piece.widthMm, webMm);
   const rows = countAlong(limit.heightMm, piece.heightMm, webMm);
   const spanMm = (n: number, sizeMm: number) => n * sizeMm + (n - 1) * webMm;
-  return Array.from({ length: columns * rows }, (_, i) => {
-    const across = (i % columns) + 1;
-    const down = Math.floor(i / columns) + 1;
-    return {
-      usable: { widthMm: spanMm(across, piece.widthMm), heightMm: spanMm(down, piece.heightMm) },
-      count: across * down,
-    };
-  });
+  for (let down = 1; down <= rows; down++)
+    for (let across = 1; across <= columns; across++)
+      yield {
+        usable: { widthMm: spanMm(across, piece.widthMm), heightMm: spanMm(down, piece.heightMm) },
+        count: across * down,
+      };
 }

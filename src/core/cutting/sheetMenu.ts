@@ -46,12 +46,8 @@ const remember = createMemory<readonly MenuSheet[]>(MOST_MENUS);
 function workOut(request: MenuRequest, limit: BoxMm): readonly MenuSheet[] {
   const { marginMm } = request;
   const usableLimit = { widthMm: limit.widthMm - 2 * marginMm, heightMm: limit.heightMm - 2 * marginMm };
-  const sheets = listUsables(request, usableLimit).map(({ usable, count }) => {
-    const sheet = { widthMm: usable.widthMm + 2 * marginMm, heightMm: usable.heightMm + 2 * marginMm };
-    return { sheet, areaMm2: sheet.widthMm * sheet.heightMm, count };
-  });
   // An outline's own rows were counted on these very sheets; rows of discs and blocks of rectangles may be better yet.
-  const listed = thinOut(keepUndominated(sheets));
+  const listed = keepUndominated(thinOut(listUsables(request, usableLimit), marginMm));
   if (!hasPlainRows(request.outline)) return listed;
   const recounted = listed.map((entry) => ({
     ...entry,
@@ -69,19 +65,29 @@ function listRoundSheets({ outline, marginMm }: MenuRequest, limit: BoxMm): Menu
   return [{ sheet, areaMm2: computeSheetAreaMm2(sheet), count: 1 }];
 }
 
-/** Up to so many cuts every sheet is listed; beyond, only those larger than the last by this share: a hand rolls no finer. */
+/** Up to so many cuts every count is listed; beyond, one in each step of this share: a hand rolls no finer. */
 const ALL_UP_TO = 200;
-const LEAST_GROWTH_SHARE = 0.005;
+const COUNT_STEP = Math.log(1.004);
 
-/** Of sheets that rise in count and area, those a menu is to list; the largest is one. */
-function thinOut(sheets: readonly MenuSheet[]): MenuSheet[] {
-  let lastMm2 = 0;
-  return sheets.filter(({ count, areaMm2 }, i) => {
-    const isNear = count > ALL_UP_TO && areaMm2 < lastMm2 * (1 + LEAST_GROWTH_SHARE);
-    if (isNear && i < sheets.length - 1) return false;
-    lastMm2 = areaMm2;
-    return true;
-  });
+/**
+ * Of each count, or of counts that are as good as the same, the smallest sheet; and the one that gives the most. A small
+ * cutter has millions of sheets on a large bench.
+ */
+function thinOut(usables: Iterable<UsableSheet>, marginMm: number): MenuSheet[] {
+  const smallest = new Map<number, MenuSheet>();
+  let most: MenuSheet | null = null;
+  for (const { usable, count } of usables) {
+    const step = count <= ALL_UP_TO ? count : ALL_UP_TO + Math.ceil(Math.log(count / ALL_UP_TO) / COUNT_STEP);
+    const [widthMm, heightMm] = [usable.widthMm + 2 * marginMm, usable.heightMm + 2 * marginMm];
+    const areaMm2 = widthMm * heightMm;
+    const isSmallest = areaMm2 < (smallest.get(step)?.areaMm2 ?? Infinity);
+    const isMost = !most || count > most.count || (count === most.count && areaMm2 < most.areaMm2);
+    if (!isSmallest && !isMost) continue;
+    const sheet: MenuSheet = { sheet: { widthMm, heightMm }, areaMm2, count };
+    if (isSmallest) smallest.set(step, sheet);
+    if (isMost) most = sheet;
+  }
+  return [...smallest.values(), ...(most ? [most] : [])];
 }
 
 interface UsableSheet {
@@ -89,32 +95,28 @@ interface UsableSheet {
   readonly count: number;
 }
 
-function listUsables({ outline, webMm, mayTurn }: MenuRequest, limit: BoxMm): UsableSheet[] {
+function* listUsables({ outline, webMm, mayTurn }: MenuRequest, limit: BoxMm): Generator<UsableSheet> {
   const cut = outerOutline(outline);
-  const turned = (sheets: readonly UsableSheet[]) =>
-    sheets.map(({ usable, count }) => ({ usable: turnBox(usable), count }));
   switch (cut.kind) {
     case "disc":
-      return [
-        ...listDiscSheets(cut.diameterMm, limit, webMm),
-        ...turned(listDiscSheets(cut.diameterMm, turnBox(limit), webMm)),
-      ];
+      yield* listDiscSheets(cut.diameterMm, limit, webMm);
+      for (const { usable, count } of listDiscSheets(cut.diameterMm, turnBox(limit), webMm))
+        yield { usable: turnBox(usable), count };
+      return;
     case "square":
     case "rectangle": {
       const box = computeBox(cut);
+      yield* listRectangleSheets(box, limit, webMm);
       // A quarter turn of the piece on the sheet; without grain that is a sheet more to choose from.
-      return [
-        ...listRectangleSheets(box, limit, webMm),
-        ...(mayTurn ? listRectangleSheets(turnBox(box), limit, webMm) : []),
-      ];
+      if (mayTurn) yield* listRectangleSheets(turnBox(box), limit, webMm);
+      return;
     }
     case "triangle":
-      return listRectangleSheets(squareOfTwo(cut.legMm, webMm), limit, webMm).map(({ usable, count }) => ({
-        usable,
-        count: 2 * count,
-      }));
+      for (const { usable, count } of listRectangleSheets(squareOfTwo(cut.legMm, webMm), limit, webMm))
+        yield { usable, count: 2 * count };
+      return;
     default:
-      return listOutlineSheets(cut, limit, webMm, mayTurn);
+      yield* listOutlineSheets(cut, limit, webMm, mayTurn);
   }
 }
 

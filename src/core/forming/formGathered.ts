@@ -14,10 +14,6 @@ interface Purse {
   readonly acrossMm: number;
   readonly fillingMm3: number;
   readonly doughMm3: number;
-  /** Dough over the upper half of the filling: the middle of the blank, since the purse is turned over. */
-  readonly topMm3: number;
-  /** Surface of that half, along the middle of the dough. */
-  readonly coverMm2: number;
 }
 
 /**
@@ -36,30 +32,21 @@ function drawUp(
   const doughMm3 = (Math.PI / 4) * diameterMm ** 2 * thicknessMm;
   if (heapMm !== null) {
     const heightMm = Math.max(wayMm - heapMm - (Math.PI * thicknessMm) / 2, 0) * plumpness;
-    const halfWayMm = heapMm / 2 + heightMm / 2 + (Math.PI * thicknessMm) / 4;
     return {
       acrossMm: heightMm > 0 ? heapMm : 0,
       fillingMm3: (Math.PI / 4) * heapMm ** 2 * heightMm,
       doughMm3,
-      topMm3: Math.PI * halfWayMm ** 2 * thicknessMm,
-      coverMm2: (Math.PI / 4) * heapMm ** 2 + (Math.PI * heapMm * heightMm) / 2,
     };
   }
   const radiusMm = Math.max(wayMm / Math.PI - thicknessMm / 2, 0) * Math.cbrt(plumpness);
-  const quarterMm = ((radiusMm + thicknessMm / 2) * Math.PI) / 2;
-  return {
-    acrossMm: 2 * radiusMm,
-    fillingMm3: (4 / 3) * Math.PI * radiusMm ** 3,
-    doughMm3,
-    topMm3: Math.PI * quarterMm ** 2 * thicknessMm,
-    coverMm2: 2 * Math.PI * (radiusMm + thicknessMm / 2) ** 2,
-  };
+  return { acrossMm: 2 * radiusMm, fillingMm3: (4 / 3) * Math.PI * radiusMm ** 3, doughMm3 };
 }
 
 /**
  * A round drawn up around filling, pinched, turned over and rolled flat. Rolling keeps the volume, so the height follows
- * from the width; the skin spreads over the new face, every part of the upper half in the same measure. It is thinnest
- * in the middle of the top, where gathering laid no dough double.
+ * from the width. Between pin and bench a thin layer resists more than a thick one (the friction hill of upsetting), so
+ * the gathered side below gives first: the top keeps its thickness until both are alike, then both thin together. The
+ * less filling, the less skin there is to spread the same dough over, and the thicker it stays.
  */
 export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece, FormFault> {
   const { form, cut, thicknessMm, springBackShare, plumpness, marginMm } = request;
@@ -82,15 +69,14 @@ export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece
         `${(leastMm - cut.diameterMm).toFixed(0)} mm more. Take a larger round.`,
     );
   }
-  const { acrossMm, fillingMm3, doughMm3, topMm3, coverMm2 } = purse;
+  const { acrossMm, fillingMm3, doughMm3 } = purse;
   const across = form.finishedMm;
   const pursed = acrossMm + 2 * settledThicknessMm;
   const faceMm2 = (Math.PI / 4) * across ** 2;
   const heightMm = (doughMm3 + fillingMm3) / faceMm2;
   const halfSkinMm2 = faceMm2 + (Math.PI * across * heightMm) / 2;
-  const topMm = topMm3 / halfSkinMm2;
-  const bottomMm = (doughMm3 - topMm3) / halfSkinMm2;
-  const thinnestMm = (settledThicknessMm * coverMm2) / halfSkinMm2;
+  const topMm = Math.min(settledThicknessMm, doughMm3 / (2 * halfSkinMm2));
+  const bottomMm = doughMm3 / halfSkinMm2 - topMm;
   if (across < pursed) {
     return formFault(
       "topTooSmall",
@@ -98,11 +84,11 @@ export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece
         "less. Roll it wider, or take a smaller round.",
     );
   }
-  if (thinnestMm < LEAST_TOP_MM) {
+  if (topMm < LEAST_TOP_MM) {
     return formFault(
       "topTooThin",
-      `After rolling to ${across} mm the top is ${thinnestMm.toFixed(1)} mm thick: below ${LEAST_TOP_MM} mm it will burst. ` +
-        `Roll it to at most ${findWidestMm(purse, settledThicknessMm).toFixed(0)} mm, or roll the round thicker.`,
+      `After rolling to ${across} mm the top is ${topMm.toFixed(1)} mm thick: below ${LEAST_TOP_MM} mm it will burst. ` +
+        `Roll it to at most ${findWidestMm(purse).toFixed(0)} mm, or roll the round thicker.`,
     );
   }
   const knotMm = computeKnotMm(diameterMm - 2 * marginMm, settledThicknessMm);
@@ -132,8 +118,8 @@ export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece
           figure: `${heightMm.toFixed(1)} mm`,
         },
         {
-          text: "the top is so thick, and thinnest in its middle",
-          figure: `${topMm.toFixed(1)}, ${thinnestMm.toFixed(1)} mm`,
+          text: "the top is so thick",
+          figure: `${topMm.toFixed(1)} mm`,
         },
         { text: "its edge is drawn into a knot, around it", figure: `${knotMm.toFixed(0)} mm` },
         { text: "below, with the pinch", figure: `${bottomMm.toFixed(1)} mm` },
@@ -152,8 +138,8 @@ export function computeKnotMm(ringMm: number, thicknessMm: number): number {
 }
 
 /** How wide a purse may be rolled before its top is too thin: the skin's area is what counts, and that grows with the width. */
-function findWidestMm({ coverMm2, doughMm3, fillingMm3 }: Purse, thicknessMm: number): number {
-  const mostSkinMm2 = (thicknessMm * coverMm2) / LEAST_TOP_MM;
+function findWidestMm({ doughMm3, fillingMm3 }: Purse): number {
+  const mostSkinMm2 = doughMm3 / (2 * LEAST_TOP_MM);
   const volumeMm3 = doughMm3 + fillingMm3;
   // Face and half the side: πF²/4 + 2V/F. Least at the cube root of 4V/π; above it the skin grows.
   const skinMm2 = (across: number) => (Math.PI / 4) * across ** 2 + (2 * volumeMm3) / across;

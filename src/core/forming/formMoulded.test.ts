@@ -179,12 +179,38 @@ test("rolling a purse keeps its volume, thins its top, and is refused where the 
     const piece = formed(purse(acrossMm));
     expect(volumeMl(piece)).toBeCloseTo(doughMl + piece.capacityMl, 6);
   }
-  const fault = refusal(purse(90));
+  const fault = refusal(purse(150));
   expect(fault).toMatchObject({ kind: "topTooThin" });
   const widest = Number(/at most (\d+) mm/.exec(fault?.message ?? "")?.[1]);
   expect(refusal(purse(widest - 1))).toBeNull();
   expect(refusal(purse(widest + 1))).toMatchObject({ kind: "topTooThin" });
   expect(refusal(purse(30))).toMatchObject({ kind: "topTooSmall" });
+});
+
+test("the less goes into a purse the thicker its top stays, and top and bottom are all of its dough", () => {
+  const skins = (piece: FormedPiece) => {
+    const figure = (words: RegExp) =>
+      parseFloat(piece.steps.find(({ text }) => words.test(text))?.figure ?? "NaN");
+    return { topMm: figure(/^the top is/), bottomMm: figure(/^below, with the pinch/) };
+  };
+  fc.assert(
+    fc.property(fc.integer({ min: 46, max: 120 }), share(0.05), share(0.05), (acrossMm, one, other) => {
+      const [less, more] = [Math.min(one, other), Math.max(one, other)].map((plumpness) =>
+        formPiece(purse(acrossMm, { plumpness })),
+      );
+      if (!less?.ok || !more?.ok) return;
+      expect(skins(less.value).topMm).toBeGreaterThanOrEqual(skins(more.value).topMm);
+      for (const { value } of [less, more]) {
+        const { topMm, bottomMm } = skins(value);
+        expect(bottomMm).toBeGreaterThanOrEqual(topMm);
+        // Rolled wide the skin is nearly twice the face; each figure is said to a tenth.
+        const skinMm2 = (Math.PI / 4) * acrossMm ** 2 + (Math.PI / 2) * acrossMm * value.finished.heightMm;
+        const doughMm3 = (Math.PI / 4) * 120 ** 2 * 4;
+        expect(Math.abs((topMm + bottomMm) * skinMm2 - doughMm3)).toBeLessThan(0.11 * skinMm2);
+      }
+    }),
+    { numRuns: 100 },
+  );
 });
 
 test("the round found for a finished width and height rolls out to them", () => {
