@@ -51,23 +51,27 @@ export interface HoldRisk {
 
 /**
  * Log-odds that a piece leaks whose margin is what its pinched crimp needs, half plump, moist, glued with water, vented
- * and chilled hard: about one in thirty. This and the weights below are the craft's first guess; what is logged
- * moves them all together.
+ * and chilled hard. This and the weights below are not measured: they are the craft's rules of thumb put into figures,
+ * each with its rule beside it, and what is logged moves them all together. Here: of a tray of thirty one leaks.
  */
 const BASE_LOG_ODDS = -3.4;
-/** For a margin so much wider than needed, as a share of the need; narrower is worse by the same. */
+/** For a margin so much wider than needed, as a share of the need; narrower is worse by the same. A third more halves the leaks. */
 const MARGIN_WEIGHT = 1.6;
 /** Beyond this a wider margin helps no more. */
 const MARGIN_REACH = 0.6;
+/** A crimp made on this share of the margin it needs is no stronger than a pinch: there is nothing to fold. */
+const NO_CRIMP_SHARE = 0.5;
+/** From half full to brim the leaks go up four and a half times. */
 const PLUMP_WEIGHT = 3;
+/** What boils leaks two and a half times as often as what only softens; what is dry, half as often. */
 const WETNESS_WEIGHT: Readonly<Record<Wetness, number>> = { dry: -0.6, moist: 0, wet: 0.9 };
-/** A top without any vent, against one that has all it wants. */
+/** A top without any vent, against one that has all it wants: two and a half times. */
 const VENT_WEIGHT = 0.9;
-/** A piece that goes into the heat without a chill, fat soft. */
+/** A piece that goes into the heat without a chill, fat soft: as bad as no vent. */
 const SOFT_WEIGHT = 0.9;
 /** Minutes after which two thirds of that are gone. */
 const CHILL_TIME_MIN = 15;
-/** Each degree that the dough is above its window while it is closed. */
+/** Each degree that the dough is above its window while it is closed: nine degrees double the leaks. */
 const WARM_WEIGHT_PER_C = 0.08;
 /** Causes that move the odds by less than this are not worth a line. */
 const LEAST_LOG_ODDS = 0.04;
@@ -109,6 +113,7 @@ function listCauses(facts: HoldFacts): { text: string; logOdds: number }[] {
   const glue = glues.find(({ id }) => id === facts.glue);
   const slack = (marginMm - crimp.needsMarginMm) / crimp.needsMarginMm;
   const ventShare = computeVentShare(vents, topMm2, wetness);
+  const made = Math.min(Math.max((1 + slack - NO_CRIMP_SHARE) / (1 - NO_CRIMP_SHARE), 0), 1);
   return [
     {
       text: `a margin of ${marginMm} mm where ${crimp.name.toLowerCase()} needs ${crimp.needsMarginMm}`,
@@ -116,7 +121,7 @@ function listCauses(facts: HoldFacts): { text: string; logOdds: number }[] {
     },
     // Half the seam has half the places to open at.
     { text: `${Math.round(seamShare * 100)} % of the edge is left to open`, logOdds: Math.log(seamShare) },
-    { text: `${crimp.name.toLowerCase()}, against pinched`, logOdds: -crimp.strength },
+    { text: `${crimp.name.toLowerCase()}, against pinched`, logOdds: -crimp.strength * made },
     {
       text: `filled to ${Math.round(plumpness * 100)} % of round`,
       logOdds: PLUMP_WEIGHT * (plumpness - 0.5),

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import {
+  findCrimp,
   adviseVents,
   computeSeal,
   computeVentShare,
@@ -79,6 +80,24 @@ const anyFacts: fc.Arbitrary<HoldFacts> = fc.record({
   smearsC: fc.integer({ min: 10, max: 24 }),
   seamShare: fc.double({ min: 0.1, max: 1, noNaN: true }),
   crimpsOnOffer: fc.subarray([...crimpIds]),
+});
+
+test("less margin is never better, and a crimp on less than half of its own is no better than a proper pinch", () => {
+  fc.assert(
+    fc.property(anyFacts, fc.double({ min: 0, max: 1, noNaN: true }), (each, share) => {
+      const leaks = (over: Partial<HoldFacts>) => scoreHold({ ...each, ...over }, 1).leakShare;
+      expect(leaks({ marginMm: each.marginMm * share })).toBeGreaterThanOrEqual(leaks({}) - 1e-12);
+      const { needsMarginMm } = findCrimp(each.crimp);
+      const pinched = leaks({ crimp: "pinched", marginMm: findCrimp("pinched").needsMarginMm });
+      expect(leaks({ marginMm: (needsMarginMm * share) / 2 })).toBeGreaterThanOrEqual(pinched - 1e-12);
+    }),
+  );
+  // With all the margin it asks for, the stronger the crimp the fewer leak.
+  const proper = crimpIds
+    .map((crimp) => findCrimp(crimp))
+    .sort((a, b) => a.strength - b.strength)
+    .map(({ id, needsMarginMm }) => risk({ crimp: id, marginMm: needsMarginMm }));
+  expect(proper).toEqual(proper.toSorted((a, b) => b - a));
 });
 
 test("the mends named lower the risk by themselves, the best first, and the odds follow the log", () => {
