@@ -123,7 +123,7 @@ export function searchTight(request: PartsRequest): Generator<TightProgress, Tig
   const [first] = request.outlines;
   if (!first) throw new RangeError("searchTight: no outline");
   const outline = outerOutline(first.outline);
-  return outline.kind === "disc" && request.sheet.shape !== "oval"
+  return outline.kind === "disc"
     ? searchTightDiscs({ ...request, diameterMm: outline.diameterMm })
     : searchTightOutlines({ ...request, outline });
 }

@@ -1,4 +1,5 @@
 import type { BoxMm } from "../shape";
+import type { Room } from "./room";
 
 /** Pairs of past steps that shape the next one. */
 const MEMORY = 12;
@@ -22,7 +23,7 @@ const ARMIJO = 1e-4;
  */
 export function* minimiseOverlap(
   centres: Float64Array,
-  room: BoxMm,
+  room: Room,
   spacingMm: number,
   toleranceMm: number,
 ): Generator<undefined, number> {
@@ -164,23 +165,18 @@ class Neighbours {
   }
 }
 
+/** Of the point that is looked at: kept, since it is asked for all the time. */
+const beyond = new Float64Array(2);
+
 /** Sum of squared overlaps, with the walls too; writes its gradient. */
-function computeOverlap(
-  centres: Float64Array,
-  room: BoxMm,
-  near: Neighbours,
-  gradient: Float64Array,
-): number {
+function computeOverlap(centres: Float64Array, room: Room, near: Neighbours, gradient: Float64Array): number {
   gradient.fill(0);
   const { spacingMm } = near;
   const squared = spacingMm * spacingMm;
-  const { widthMm, heightMm } = room;
   let energy = 0;
   for (let i = 0; i < centres.length; i += 2) {
-    const x = centres[i]!;
-    const y = centres[i + 1]!;
-    const beyondX = x < 0 ? x : x > widthMm ? x - widthMm : 0;
-    const beyondY = y < 0 ? y : y > heightMm ? y - heightMm : 0;
+    room.beyond(centres[i]!, centres[i + 1]!, beyond);
+    const [beyondX, beyondY] = [beyond[0]!, beyond[1]!];
     energy += beyondX * beyondX + beyondY * beyondY;
     gradient[i] = 2 * beyondX;
     gradient[i + 1] = 2 * beyondY;
@@ -209,16 +205,12 @@ function computeOverlap(
   return energy;
 }
 
-function findLargestOverlapMm(centres: Float64Array, { widthMm, heightMm }: BoxMm, near: Neighbours): number {
+function findLargestOverlapMm(centres: Float64Array, room: Room, near: Neighbours): number {
   let worst = 0;
-  for (let i = 0; i < centres.length; i += 2)
-    worst = Math.max(
-      worst,
-      -centres[i]!,
-      centres[i]! - widthMm,
-      -centres[i + 1]!,
-      centres[i + 1]! - heightMm,
-    );
+  for (let i = 0; i < centres.length; i += 2) {
+    room.beyond(centres[i]!, centres[i + 1]!, beyond);
+    worst = Math.max(worst, Math.abs(beyond[0]!), Math.abs(beyond[1]!));
+  }
   near.sort(centres);
   near.forEachPair((one, other) => {
     const [i, j] = [2 * one, 2 * other];

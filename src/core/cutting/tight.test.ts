@@ -5,6 +5,7 @@ import {
   findThicknessFor,
   planCuts,
   planYield,
+  checkSheet,
   searchTightDiscs,
   craftHandTimes,
   type TightProgress,
@@ -56,6 +57,75 @@ function check({ placements }: TightProgress, request: Parameters<typeof searchT
     }
   });
 }
+
+/**
+ * Least radius of a circle around n circles of radius 1, best known (n ≤ 13 and 19 are proven).
+ * @see Graham, Lubachevsky, Nurmela & Östergård, Dense packings of congruent circles in a circle, Discrete Mathematics
+ * 181 (1998), table 1.
+ */
+const aroundCircles: readonly (readonly [number, number])[] = [
+  [2, 2],
+  [3, 2.1547],
+  [4, 2.4142],
+  [5, 2.7013],
+  [6, 3],
+  [7, 3],
+  [8, 3.3048],
+  [9, 3.6131],
+  [10, 3.813],
+  [11, 3.9238],
+  [12, 4.0296],
+  [13, 4.2361],
+  [14, 4.3284],
+  [15, 4.5214],
+  [16, 4.6154],
+  [17, 4.792],
+  [18, 4.8637],
+  [19, 4.8637],
+  [20, 5.1223],
+];
+
+const roundSheet = (acrossMm: number) => ({ shape: "oval", widthMm: acrossMm, heightMm: acrossMm }) as const;
+
+test("the best known counts of equal circles in a circle are reached, and none that is proven not to be", () => {
+  const plain = { diameterMm: 60, webMm: 0, marginMm: 0, seed: 2 };
+  for (const [count, radii] of aroundCircles) {
+    // The table's last figure, and the tangents that stand for the edge.
+    const request = { ...plain, sheet: roundSheet(60 * radii * (1 + 2.5e-4)) };
+    const found = search(request, 400, count);
+    expect(found.placements.length).toBeGreaterThanOrEqual(count);
+    expect(
+      checkSheet(request.sheet, 0, 0, [{ outline: { kind: "disc", diameterMm: 60 }, ...found }]),
+    ).toEqual([]);
+    if (count > 10 || count === 6) continue;
+    const tighter = search({ ...plain, sheet: roundSheet(60 * radii * 0.998) }, 60, count);
+    expect(tighter.placements.length).toBeLessThan(count);
+  }
+});
+
+test("on oval sheets too: inside the edge, apart, never fewer than rows or more than the bound", () => {
+  const mm = (min: number, max: number) => fc.integer({ min, max });
+  fc.assert(
+    fc.property(
+      mm(180, 420),
+      mm(180, 420),
+      mm(45, 110),
+      mm(0, 4),
+      mm(0, 12),
+      (wide, high, diameterMm, webMm, marginMm) => {
+        const sheet = { shape: "oval", widthMm: wide, heightMm: high } as const;
+        const found = search({ sheet, diameterMm, webMm, marginMm, seed: 5 }, 5);
+        const { placements, rowsCount, upperBound } = found;
+        expect(
+          checkSheet(sheet, marginMm, webMm, [{ outline: { kind: "disc", diameterMm }, placements }]),
+        ).toEqual([]);
+        expect(placements.length).toBeGreaterThanOrEqual(rowsCount);
+        expect(placements.length).toBeLessThanOrEqual(upperBound);
+      },
+    ),
+    { numRuns: 15, seed: 8 },
+  );
+});
 
 test("the best known counts of equal circles in a square are reached", () => {
   for (const [count, distance] of bestKnown) {

@@ -1,15 +1,17 @@
 import { requireNotNegative, requirePositive } from "../require";
-import type { BoxMm } from "../shape";
+import { drawIn, toHalfPlanes, type SheetShape } from "../shape";
 import { findBestDiscRows } from "./discRows";
 import { minimiseOverlap } from "./minimiseOverlap";
 import { placePattern, type Placement } from "./rowPattern";
 import { createRandom } from "../seededRandom";
 import { boundCount } from "./layout";
+import { findBestOvalRows } from "./ovalRows";
+import { convexRoom, rectangularRoom, type Room } from "./room";
 import { FIT_TOLERANCE_MM } from "./tolerance";
 
 export interface TightRequest {
   readonly diameterMm: number;
-  readonly sheet: BoxMm;
+  readonly sheet: SheetShape;
   /** Least dough between two cuts, ≥ 0. */
   readonly webMm: number;
   /** Ragged edge lost all round, ≥ 0. */
@@ -56,13 +58,22 @@ export function* searchTightDiscs(request: TightRequest): Generator<TightProgres
   requireNotNegative("webMm", webMm);
   requireNotNegative("marginMm", marginMm);
   const usable = { widthMm: sheet.widthMm - 2 * marginMm, heightMm: sheet.heightMm - 2 * marginMm };
-  const rows = findBestDiscRows(diameterMm, usable, webMm);
-  const upperBound = boundCount({ kind: "disc", diameterMm }, sheet, webMm, marginMm);
+  const outline = { kind: "disc", diameterMm } as const;
+  const isOval = sheet.shape === "oval";
+  const rows = isOval
+    ? findBestOvalRows(outline, sheet, webMm, marginMm, true)
+    : findBestDiscRows(diameterMm, usable, webMm);
+  const upperBound = boundCount(outline, sheet, webMm, marginMm);
   const random = createRandom(seed);
   const spacingMm = diameterMm + webMm;
-  // Centres live in a smaller rectangle, from its own corner.
-  const room = { widthMm: usable.widthMm - diameterMm, heightMm: usable.heightMm - diameterMm };
-  const offsetMm = marginMm + diameterMm / 2;
+  // Centres live in a smaller rectangle, from its own corner, or inside an oval drawn in.
+  const room = isOval
+    ? convexRoom(
+        sheet,
+        drawIn(toHalfPlanes(sheet), marginMm + diameterMm / 2, () => 0),
+      )
+    : rectangularRoom({ widthMm: usable.widthMm - diameterMm, heightMm: usable.heightMm - diameterMm });
+  const offsetMm = isOval ? 0 : marginMm + diameterMm / 2;
   let best: Placement[] = placePattern(rows, marginMm);
   const report = (attempts: number): TightProgress => ({
     attempts,
@@ -96,7 +107,7 @@ export function* searchTightDiscs(request: TightRequest): Generator<TightProgres
   return report(attempts);
 }
 
-function throwCentres(count: number, room: BoxMm, random: () => number): Float64Array {
+function throwCentres(count: number, room: Room, random: () => number): Float64Array {
   return Float64Array.from(
     { length: 2 * count },
     (_, i) => random() * (i % 2 === 0 ? room.widthMm : room.heightMm),
@@ -104,7 +115,7 @@ function throwCentres(count: number, room: BoxMm, random: () => number): Float64
 }
 
 /** A jam moved on: one centre thrown elsewhere, or all of them shaken. */
-function hop(from: Float64Array, room: BoxMm, spacingMm: number, random: () => number): Float64Array {
+function hop(from: Float64Array, room: Room, spacingMm: number, random: () => number): Float64Array {
   const centres = from.slice();
   if (random() < THROW_SHARE) {
     const i = 2 * Math.floor((random() * centres.length) / 2);

@@ -47,12 +47,15 @@ export function toHalfPlanes({ widthMm, heightMm, shape }: SheetShape): HalfPlan
       { nx: 0, ny: 1, reachMm: heightMm },
     ];
   }
+  // A regular polygon drawn out with the circle: its corners lie on the oval, nearer together where that bends more.
   const drawnIn = Math.cos(Math.PI / OVAL_TANGENTS);
+  const [a, b] = [widthMm / 2, heightMm / 2];
   return Array.from({ length: OVAL_TANGENTS }, (_, i) => {
     const angle = (2 * Math.PI * i) / OVAL_TANGENTS;
-    const [nx, ny] = [Math.cos(angle), Math.sin(angle)];
-    const supportMm = Math.hypot((widthMm / 2) * nx, (heightMm / 2) * ny) * drawnIn;
-    return { nx, ny, reachMm: supportMm + (widthMm / 2) * nx + (heightMm / 2) * ny };
+    const [x, y] = [b * Math.cos(angle), a * Math.sin(angle)];
+    const length = Math.hypot(x, y);
+    const [nx, ny] = [x / length, y / length];
+    return { nx, ny, reachMm: ((a * b) / length) * drawnIn + a * nx + b * ny };
   });
 }
 
