@@ -3,8 +3,9 @@ import { turnBox, turnPattern, type Row, type RowPattern, type RowStyle } from "
 import { countPitches, FIT_TOLERANCE_MM } from "./tolerance";
 
 /**
- * A family of disc rows with one pitch: `perRow` discs in a long row; the next row lies either square
- * under it or staggered by half a pitch. `shortRows` says that a staggered row holds one disc fewer.
+ * A family of disc rows: `perRow` discs in a long row. The first rows are as close as they may be and pushed to either
+ * end by turns (square under each other where there is no room to push them); the next lie staggered by half a pitch.
+ * `shortRows` says that a staggered row holds one disc fewer.
  */
 interface DiscFamily {
   readonly style: RowStyle;
@@ -12,12 +13,14 @@ interface DiscFamily {
   readonly pitchMm: number;
   readonly shortRows: boolean;
   readonly staggeredSteps: number;
-  readonly squareSteps: number;
+  readonly pushedSteps: number;
+  /** By how much a pushed row is moved along, 0 to half the spacing. */
+  readonly pushMm: number;
 }
 
 /**
- * The most discs in rows of one pitch (square, staggered, stretched, or square and staggered mixed), rows
- * running along the width or down the height. Of equal counts the plainer style wins.
+ * The most discs in rows (square, pushed to either end by turns, staggered, stretched, or these mixed), rows running
+ * along the width or down the height. Of equal counts the plainer style wins.
  *
  * A row stretched to a pitch p lets the next one come as near as √(s² − p²/4), but rows two apart, which
  * stand over each other, keep the distance s.
@@ -58,19 +61,27 @@ function listFamilies(perRow: number, alongMm: number, acrossMm: number, spacing
     pitchMm: spacingMm,
     shortRows: false,
     staggeredSteps: 0,
-    squareSteps: countPitches(acrossMm, spacingMm),
+    pushedSteps: countPitches(acrossMm, spacingMm),
+    pushMm: 0,
   };
-  const families = [square];
+  const pushMm = Math.min(Math.max(alongMm - (perRow - 1) * spacingMm, 0), spacingMm / 2);
+  const pushed = { ...square, style: "pushed" as const, pushMm };
+  const families: DiscFamily[] = [
+    square,
+    { ...pushed, pushedSteps: countPitches(acrossMm, findPushedStepMm(pushed, spacingMm)) },
+  ];
   const stagger = (pitchMm: number, shortRows: boolean) => {
     if (pitchMm < spacingMm - FIT_TOLERANCE_MM) return;
     const stretched = pitchMm > spacingMm + FIT_TOLERANCE_MM;
-    // Square steps pay only where a staggered row is a short one.
-    const mostSquare = shortRows ? countPitches(acrossMm, spacingMm) : 0;
-    for (let squareSteps = 0; squareSteps <= mostSquare; squareSteps++) {
-      const staggeredSteps = countStaggeredSteps(acrossMm - squareSteps * spacingMm, pitchMm, spacingMm);
+    // Pushed steps pay only where a staggered row is a short one.
+    const mostPushed = shortRows ? countPitches(acrossMm, findPushedStepMm(pushed, spacingMm)) : 0;
+    for (let pushedSteps = 0; pushedSteps <= mostPushed; pushedSteps++) {
+      const own = { perRow, pitchMm, shortRows, pushedSteps, pushMm };
+      const leftMm = acrossMm - findPushedMm(own, spacingMm);
+      const staggeredSteps = countStaggeredSteps(leftMm, pitchMm, spacingMm);
       if (staggeredSteps < 1) continue;
-      const style = squareSteps > 0 ? "mixed" : stretched ? "stretched" : "staggered";
-      families.push({ style, perRow, pitchMm, shortRows, staggeredSteps, squareSteps });
+      const style = pushedSteps > 0 ? "mixed" : stretched ? "stretched" : "staggered";
+      families.push({ ...own, style, staggeredSteps });
     }
   };
   const fullRowPitchMm = alongMm / (perRow - 0.5);
@@ -79,6 +90,23 @@ function listFamilies(perRow: number, alongMm: number, acrossMm: number, spacing
   stagger(fullRowPitchMm, false);
   if (perRow > 1) stagger(alongMm / (perRow - 1), true);
   return families;
+}
+
+/** From a pushed row to the next, whose discs lie so far along between its own. */
+const findPushedStepMm = ({ pushMm }: Pick<DiscFamily, "pushMm">, spacingMm: number): number =>
+  Math.sqrt(spacingMm ** 2 - pushMm ** 2);
+
+/** From pushed rows into stretched ones it is a whole spacing: somewhere a disc lies under a disc. */
+const isStretched = ({ pitchMm }: Pick<DiscFamily, "pitchMm">, spacingMm: number) =>
+  pitchMm > spacingMm + FIT_TOLERANCE_MM;
+
+/** All of a family's pushed steps. */
+function findPushedMm(
+  family: Pick<DiscFamily, "pushedSteps" | "pushMm" | "pitchMm">,
+  spacingMm: number,
+): number {
+  const whole = family.pushedSteps > 0 && isStretched(family, spacingMm) ? 1 : 0;
+  return (family.pushedSteps - whole) * findPushedStepMm(family, spacingMm) + whole * spacingMm;
 }
 
 /**
@@ -97,35 +125,41 @@ function countStaggeredSteps(acrossMm: number, pitchMm: number, spacingMm: numbe
   return 2 * pairs + (restMm + FIT_TOLERANCE_MM >= oddMm ? 1 : 0);
 }
 
-function countDiscs({ perRow, shortRows, staggeredSteps, squareSteps }: DiscFamily): number {
-  const rows = 1 + staggeredSteps + squareSteps;
+function countDiscs({ perRow, shortRows, staggeredSteps, pushedSteps }: DiscFamily): number {
+  const rows = 1 + staggeredSteps + pushedSteps;
   return perRow * rows - (shortRows ? Math.ceil(staggeredSteps / 2) : 0);
 }
 
 function buildDiscRows(family: DiscFamily, diameterMm: number, spacingMm: number): RowPattern {
   const stepsMm = findStaggeredSteps(family.pitchMm, spacingMm);
   const rows: Row[] = [];
+  const { pushedSteps, pushMm, pitchMm } = family;
   let acrossMm = diameterMm / 2;
-  let offset = false;
-  const push = () =>
+  const push = (alongMm: number, rowPitchMm: number, count: number) =>
     rows.push({
-      startMm: diameterMm / 2 + (offset ? family.pitchMm / 2 : 0),
+      startMm: diameterMm / 2 + alongMm,
       acrossMm,
-      pitchMm: family.pitchMm,
-      count: offset && family.shortRows ? family.perRow - 1 : family.perRow,
+      pitchMm: rowPitchMm,
+      count,
       angleDeg: 0,
       between: null,
     });
-  push();
-  // Square steps first, while the row is a long one: a short row repeated would lose a disc again.
-  for (let i = 0; i < family.squareSteps; i++) {
-    acrossMm += spacingMm;
-    push();
+  // Pushed rows first, while the row is a long one: a short row repeated would lose a disc again.
+  for (let i = 0; i < pushedSteps; i++) {
+    const isLast = i === pushedSteps - 1;
+    const isMoved = (pushedSteps - i) % 2 === 1;
+    push(isMoved ? pushMm : 0, spacingMm, family.perRow);
+    acrossMm += isLast && isStretched(family, spacingMm) ? spacingMm : findPushedStepMm(family, spacingMm);
   }
+  push(0, pitchMm, family.perRow);
   for (let i = 0; i < family.staggeredSteps; i++) {
     acrossMm += stepsMm[i % 2 === 0 ? 0 : 1];
-    offset = !offset;
-    push();
+    const isOffset = i % 2 === 0;
+    push(
+      isOffset ? pitchMm / 2 : 0,
+      pitchMm,
+      isOffset && family.shortRows ? family.perRow - 1 : family.perRow,
+    );
   }
   return { style: family.style, rowsRunDown: false, rows, count: countDiscs(family) };
 }

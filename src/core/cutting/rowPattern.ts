@@ -1,11 +1,11 @@
 import type { BoxMm } from "../shape";
 
 /**
- * How the rows stand to each other. `blocks` is rows of upright rectangles, then rows of turned ones; `halved` is
+ * How the rows stand to each other. `pushed` is rows as close as they may be, moved to either end by turns; `blocks` is rows of upright rectangles, then rows of turned ones; `halved` is
  * squares in a grid, each cut corner to corner; `fitted` is an outline's own rows, every cut against the next.
  */
 export type RowStyle =
-  "square" | "staggered" | "stretched" | "mixed" | "grid" | "blocks" | "halved" | "fitted";
+  "square" | "pushed" | "staggered" | "stretched" | "mixed" | "grid" | "blocks" | "halved" | "fitted";
 
 /** One row of cuts. Centres are measured inside the usable part of the sheet, from its top left corner. */
 export interface Row {

@@ -1,6 +1,11 @@
 import type { RowPattern } from "@/core/cutting";
 import { formatCount, formatNumber } from "@/core/units";
 
+/** Less is not seen on dough. */
+const LEAST_SHIFT_MM = 0.5;
+/** Shifts of rows that are told: pushed to an end, and staggered. */
+const MOST_SHIFTS = 2;
+
 /** The rows in the figures a ruler needs. */
 export function describeRows(pattern: RowPattern): string[] {
   const [first, second] = pattern.rows;
@@ -11,7 +16,7 @@ export function describeRows(pattern: RowPattern): string[] {
   );
   const texts = [
     `${formatCount(pattern.rows.length, "row")} of ${counts}, ${along}`,
-    `cuts ${formatNumber(first.pitchMm)} mm apart`,
+    `cuts ${[...new Set(pattern.rows.map(({ pitchMm }) => formatNumber(pitchMm)))].join(" and ")} mm apart`,
   ];
   if (!second) return texts;
   const steps = [
@@ -20,10 +25,15 @@ export function describeRows(pattern: RowPattern): string[] {
     ),
   ];
   texts.push(`rows ${steps.join(" and ")} mm apart`);
-  const shifted = pattern.rows.find(
-    ({ startMm, angleDeg }) => startMm > first.startMm + 0.5 && angleDeg % 180 === first.angleDeg % 180,
-  );
-  if (shifted) texts.push(`shifted rows in by ${formatNumber(shifted.startMm - first.startMm)} mm`);
+  // On a round sheet rows begin whole pitches apart: what is over those is the shift.
+  const leastMm = Math.min(...pattern.rows.map(({ startMm }) => startMm));
+  const shiftsMm = pattern.rows
+    .filter(({ angleDeg }) => angleDeg % 180 === first.angleDeg % 180)
+    .map(({ startMm, pitchMm }) => ({ shiftMm: (startMm - leastMm) % pitchMm, pitchMm }))
+    .filter(({ shiftMm, pitchMm }) => shiftMm > LEAST_SHIFT_MM && shiftMm < pitchMm - LEAST_SHIFT_MM);
+  const shifts = new Set(shiftsMm.map(({ shiftMm }) => formatNumber(shiftMm)));
+  if (shifts.size > 0 && shifts.size <= MOST_SHIFTS)
+    texts.push(`shifted rows in by ${[...shifts].join(" and ")} mm`);
   if (pattern.style === "blocks") texts.push("then rows of turned pieces");
   if (pattern.style === "halved") texts.push("each square cut corner to corner");
   if (first.between) texts.push(`every second one upside down, ${formatNumber(first.between.afterMm)} mm on`);
