@@ -119,7 +119,7 @@ test("variants stand side by side, one that cannot be made says why, and one is 
   const base = page.getByRole("region", { name: "As it is" });
   await expect(base.getByText("crust to filling")).toBeVisible({ timeout: 20_000 });
   const rolled = variant.getByLabel("Rolled to", { exact: true });
-  await rolled.fill("2");
+  await rolled.fill("1.2");
   await rolled.press("Enter");
   await expect(variant.getByText(/below 1.5 mm it will burst/)).toBeVisible();
   await expect(variant.getByRole("button", { name: "Make it so" })).toBeDisabled();

@@ -26,7 +26,7 @@ const seed = (file: string) =>
     );
   });
 
-async function start(file: string): Promise<void> {
+async function start(file: string, more: Record<string, string> = {}): Promise<void> {
   server = spawn(
     process.execPath,
     ["node_modules/next/dist/bin/next", "start", "--hostname", "127.0.0.1", "--port", String(PORT)],
@@ -37,6 +37,7 @@ async function start(file: string): Promise<void> {
         TEZGAH_DATA: file,
         TEZGAH_NOW: "2026-11-24T10:00:00",
         NEXT_TELEMETRY_DISABLED: "1",
+        ...more,
       },
     },
   );
@@ -150,7 +151,7 @@ test("everything is saved, changed, and laid back from the screen, and what it r
 test("while four searches run to their end and beyond, pages are answered", async ({ request }) => {
   const file = path.join(folder, "searches.db");
   await seed(file);
-  await start(file);
+  await start(file, { TEZGAH_END_MS: "1500" });
   const load = async () => {
     const from = performance.now();
     expect((await request.get(`${BASE}/day/2026-12-05/orders`)).status()).toBe(200);
@@ -170,17 +171,15 @@ test("while four searches run to their end and beyond, pages are answered", asyn
     sheet: { shape: "rectangle", widthMm: 2000, heightMm: 2000 },
     budgetMs: 3000,
   };
-  // Hundreds of rings with leaves between them: a plan that goes on past its hard end.
+  // Six kinds of leaves by the ten thousand on four square metres: a plan that goes on past a hard end of 1.5 s.
   const stubborn = {
-    demands: [
-      {
-        id: "r",
-        outline: { kind: "ring", diameterMm: 16, holeMm: 10 },
-        count: 600,
-        webMm: 0,
-        marginMm: 0,
-      },
-    ],
+    demands: Array.from({ length: 6 }, (_, i) => ({
+      id: `leaf-${i}`,
+      outline: { kind: "leaf", widthMm: 12 + i, heightMm: 11 },
+      count: 10_000,
+      webMm: 0,
+      marginMm: 0,
+    })),
     thicknessMm: 1,
     densityGPerMl: 1.2,
     sheetLimit: { widthMm: 2000, heightMm: 2000 },

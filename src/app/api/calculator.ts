@@ -26,8 +26,8 @@ export const calculator =
 
 /** A hard end past what a search was given, ms: it may be in the middle of a step. */
 const GRACE_MS = 5000;
-/** For what has no budget of its own, ms. */
-const USUAL_END_MS = 20_000;
+/** For what has no budget of its own, ms, unless TEZGAH_END_MS says another: a small machine may want less. */
+const USUAL_END_MS = Number(process.env.TEZGAH_END_MS) || 20_000;
 
 /**
  * Answers with what a job gives, worked out in a thread of its own; 503 with Retry-After if there is no room, or if it
