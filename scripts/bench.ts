@@ -308,7 +308,12 @@ const market = toDayBook(records, "2026-12-05", null);
 if (!market) throw new Error("The demo world has no great market.");
 report("day plan, market of all twelve: ovens, fryer, moulds", () => planDay(market), 10);
 report("two days together, every offer of the market's eve", () => answerAhead(market, null), 3);
-report("what-ifs of the market, each planned whole", () => answerDay(market), 3);
+const askedIfs = answerDay(market).ifs.length;
+report(
+  `what-ifs of the market, ${askedIfs} each planned whole, with the day itself`,
+  () => answerDay(market),
+  5,
+);
 const { problem, schedule } = planDay(market);
 if (problem && schedule) {
   const endMs = performance.now() + 10_000;

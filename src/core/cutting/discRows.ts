@@ -43,18 +43,31 @@ function bestAlongWidth(diameterMm: number, usable: BoxMm, webMm: number): RowPa
   // Staggered rows come no nearer than half the distance to the next, on average.
   const mostRows = Math.max(2 * countPitches(acrossMm, spacingMm) + 3, 0);
   for (let perRow = mostPerRow; perRow >= 1; perRow--) {
-    if (best && perRow * mostRows <= countDiscs(best)) break;
-    for (const family of listFamilies(perRow, alongMm, acrossMm, spacingMm)) {
-      if (!best || countDiscs(family) > countDiscs(best)) best = family;
-    }
+    const most: number = best ? countDiscs(best) : 0;
+    if (perRow * mostRows <= most) break;
+    best = listBetterFamilies(perRow, alongMm, acrossMm, spacingMm, most).at(-1) ?? best;
   }
   return best
     ? buildDiscRows(best, diameterMm, spacingMm)
     : { style: "square", rowsRunDown: false, rows: [], count: 0 };
 }
 
-/** The families worth trying for `perRow`, plainest first. */
-function listFamilies(perRow: number, alongMm: number, acrossMm: number, spacingMm: number): DiscFamily[] {
+/**
+ * The families of `perRow` that hold more than `most`, plainest first, each more than the one before: the last is the
+ * best. Only these are made: a small cutter has tens of thousands that are not.
+ */
+function listBetterFamilies(
+  perRow: number,
+  alongMm: number,
+  acrossMm: number,
+  spacingMm: number,
+  most: number,
+): DiscFamily[] {
+  const families: DiscFamily[] = [];
+  const offer = (family: DiscFamily) => {
+    const last = families.at(-1);
+    if (countDiscs(family) > (last ? countDiscs(last) : most)) families.push(family);
+  };
   const square: DiscFamily = {
     style: "square",
     perRow,
@@ -64,24 +77,25 @@ function listFamilies(perRow: number, alongMm: number, acrossMm: number, spacing
     pushedSteps: countPitches(acrossMm, spacingMm),
     pushMm: 0,
   };
+  offer(square);
   const pushMm = Math.min(Math.max(alongMm - (perRow - 1) * spacingMm, 0), spacingMm / 2);
-  const pushed = { ...square, style: "pushed" as const, pushMm };
-  const families: DiscFamily[] = [
-    square,
-    { ...pushed, pushedSteps: countPitches(acrossMm, findPushedStepMm(pushed, spacingMm)) },
-  ];
+  const pushedStepMm = findPushedStepMm({ pushMm }, spacingMm);
+  const mostPushed = countPitches(acrossMm, pushedStepMm);
+  offer({ ...square, style: "pushed", pushMm, pushedSteps: mostPushed });
   const stagger = (pitchMm: number, shortRows: boolean) => {
     if (pitchMm < spacingMm - FIT_TOLERANCE_MM) return;
-    const stretched = pitchMm > spacingMm + FIT_TOLERANCE_MM;
+    const stretched = isStretched({ pitchMm }, spacingMm);
+    const stepsMm = findStaggeredSteps(pitchMm, spacingMm);
     // Pushed steps pay only where a staggered row is a short one.
-    const mostPushed = shortRows ? countPitches(acrossMm, findPushedStepMm(pushed, spacingMm)) : 0;
-    for (let pushedSteps = 0; pushedSteps <= mostPushed; pushedSteps++) {
-      const own = { perRow, pitchMm, shortRows, pushedSteps, pushMm };
-      const leftMm = acrossMm - findPushedMm(own, spacingMm);
-      const staggeredSteps = countStaggeredSteps(leftMm, pitchMm, spacingMm);
-      if (staggeredSteps < 1) continue;
+    for (let pushedSteps = 0; pushedSteps <= (shortRows ? mostPushed : 0); pushedSteps++) {
+      const whole = pushedSteps > 0 && stretched ? 1 : 0;
+      const leftMm = acrossMm - (pushedSteps - whole) * pushedStepMm - whole * spacingMm;
+      const staggeredSteps = countStaggeredSteps(leftMm, stepsMm);
+      const last = families.at(-1);
+      const count = countDiscs({ perRow, shortRows, staggeredSteps, pushedSteps });
+      if (staggeredSteps < 1 || count <= (last ? countDiscs(last) : most)) continue;
       const style = pushedSteps > 0 ? "mixed" : stretched ? "stretched" : "staggered";
-      families.push({ ...own, style, staggeredSteps });
+      families.push({ style, perRow, pitchMm, shortRows, staggeredSteps, pushedSteps, pushMm });
     }
   };
   const fullRowPitchMm = alongMm / (perRow - 0.5);
@@ -100,15 +114,6 @@ const findPushedStepMm = ({ pushMm }: Pick<DiscFamily, "pushMm">, spacingMm: num
 const isStretched = ({ pitchMm }: Pick<DiscFamily, "pitchMm">, spacingMm: number) =>
   pitchMm > spacingMm + FIT_TOLERANCE_MM;
 
-/** All of a family's pushed steps. */
-function findPushedMm(
-  family: Pick<DiscFamily, "pushedSteps" | "pushMm" | "pitchMm">,
-  spacingMm: number,
-): number {
-  const whole = family.pushedSteps > 0 && isStretched(family, spacingMm) ? 1 : 0;
-  return (family.pushedSteps - whole) * findPushedStepMm(family, spacingMm) + whole * spacingMm;
-}
-
 /**
  * The steps from one staggered row to the next, by turns, mm. Where the rows nest deeper than s/2, the row
  * after next would come too near: every second step then only completes the distance s.
@@ -118,14 +123,18 @@ function findStaggeredSteps(pitchMm: number, spacingMm: number): readonly [numbe
   return [stepMm, Math.max(stepMm, spacingMm - stepMm)];
 }
 
-function countStaggeredSteps(acrossMm: number, pitchMm: number, spacingMm: number): number {
-  const [oddMm, evenMm] = findStaggeredSteps(pitchMm, spacingMm);
+function countStaggeredSteps(acrossMm: number, [oddMm, evenMm]: readonly [number, number]): number {
   const pairs = countPitches(acrossMm, oddMm + evenMm);
   const restMm = acrossMm - pairs * (oddMm + evenMm);
   return 2 * pairs + (restMm + FIT_TOLERANCE_MM >= oddMm ? 1 : 0);
 }
 
-function countDiscs({ perRow, shortRows, staggeredSteps, pushedSteps }: DiscFamily): number {
+function countDiscs({
+  perRow,
+  shortRows,
+  staggeredSteps,
+  pushedSteps,
+}: Pick<DiscFamily, "perRow" | "shortRows" | "staggeredSteps" | "pushedSteps">): number {
   const rows = 1 + staggeredSteps + pushedSteps;
   return perRow * rows - (shortRows ? Math.ceil(staggeredSteps / 2) : 0);
 }

@@ -70,8 +70,9 @@ export function layOutWheelCuts({ piece, sheet, webMm, marginMm, mayTurn }: Whee
   ];
   const search = new BlockSearch(w, h, wide, high, mayTurn);
   // Cuts from edge to edge, where they give as many: a wheel follows them.
-  const straight = search.solve(wide, high, 0).count;
-  const depth = search.solve(wide, high).count > straight ? DEEPEST_PINWHEEL : 0;
+  const { count } = search.solve(wide, high);
+  const isStraight = search.isGuillotine(wide, high, DEEPEST_PINWHEEL);
+  const depth = !isStraight && search.solve(wide, high, 0).count === count ? 0 : DEEPEST_PINWHEEL;
   const corners = search.place(wide, high, 0, 0, depth);
   const placements = corners
     .map(({ x, y, turned }) => {
@@ -87,7 +88,7 @@ export function layOutWheelCuts({ piece, sheet, webMm, marginMm, mayTurn }: Whee
     placements,
     count: placements.length,
     upperBound: search.bound(wide, high),
-    isGuillotine: search.isGuillotine(wide, high, depth),
+    isGuillotine: isStraight || depth === 0,
   };
 }
 
