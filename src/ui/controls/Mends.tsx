@@ -29,7 +29,12 @@ function MendButtons({
   return (
     <div className="flex flex-wrap gap-2" role="group" aria-label={`What would make ${piece.name}`}>
       {mends.map(({ title, change }) => (
-        <button key={title} type="button" className="btn touch" onClick={() => editPiece(change)}>
+        <button
+          key={title}
+          type="button"
+          className="btn touch h-auto max-w-full py-2 text-left whitespace-normal"
+          onClick={() => editPiece(change)}
+        >
           {title}
         </button>
       ))}

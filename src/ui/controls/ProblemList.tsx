@@ -15,7 +15,7 @@ export function ProblemList({ station }: { readonly station: Station }) {
       {here.map(({ message, remedy, stops, pieceId }) => (
         <li key={message} className="flex gap-2 rounded-lg border-2 border-error bg-base-100 p-3">
           <TriangleAlert size={22} className="shrink-0 text-error" aria-hidden />
-          <div className="flex flex-col gap-2">
+          <div className="flex min-w-0 flex-col gap-2">
             <span>
               {message} <strong>{remedy}</strong>
             </span>
