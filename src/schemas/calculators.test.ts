@@ -1,5 +1,7 @@
 import { starterFormulas } from "@/demo";
 import { validateChill, validateParse, validateScale } from "./calculators";
+import { validateFry } from "./heatCalculators";
+import { validateBlanks } from "./pieceCalculators";
 import {
   validateCutPlan,
   validateLayout,
@@ -219,4 +221,28 @@ test("a formula's range must rise, and so must its working window", () => {
   expect(faultsOf(change({ window: { lowC: 16, highC: 12 } }))).toMatchObject([
     { message: expect.stringContaining("smear at a higher temperature") },
   ]);
+});
+
+test("no layers are layers too, and a bath of oil loses what is usual unless it says otherwise", () => {
+  const form = {
+    form: { kind: "halfMoon" },
+    cut: { kind: "disc", diameterMm: 120 },
+    thicknessMm: 3,
+    marginMm: 10,
+    plumpness: 0.5,
+    densityGPerMl: 1.2,
+  };
+  expect(validateBlanks({ ...form, layersMm: [] })).toEqual(validateBlanks(form));
+  expect(validateBlanks(form)).toMatchObject({ ok: true, value: { layersMm: [] } });
+  const fry = (bath: object) =>
+    validateFry({
+      bath: { oilKg: 5, heaterW: 3000, setC: 180, roomC: 20, ...bath },
+      load: { pieces: 8, pieceMm2: 11_000, minutes: 5, pieceG: 34, waterShare: 0.4 },
+    });
+  expect(fry({})).toMatchObject({ ok: true, value: { bath: { oilJPerKgK: 2300, lossWPerK: 3 } } });
+  expect(fry({ lossWPerK: 7.5 })).toMatchObject({ ok: true, value: { bath: { lossWPerK: 7.5 } } });
+  expect(fry({ oilJPerKgK: 900 })).toMatchObject({
+    ok: false,
+    failure: [{ path: "bath.oilJPerKgK", message: expect.stringContaining("600 J/kg K too little") }],
+  });
 });

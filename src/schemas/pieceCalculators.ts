@@ -34,7 +34,8 @@ export interface BlanksDocument extends FormRequest {
 
 const blanksSchema = Joi.object({
   ...piece,
-  layersMm: Joi.array().items(quantity(extraLimits.heightMm)).max(6).default([]),
+  // A required item would ask for one.
+  layersMm: Joi.array().items(quantity(extraLimits.heightMm).optional()).max(6).default([]),
   densityGPerMl: quantity(formulaLimits.densityGPerMl),
 }).required();
 
