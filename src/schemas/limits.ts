@@ -163,7 +163,7 @@ export const shelfLimits = {
 export const fryerLimits = {
   oilKg: limit("Oil in it", "kg", 0.5, 60, 0.1),
   oilJPerKgK: limit("Warms with", "J/kg K", 1500, 6000, 10),
-  lossWPerK: limit("Loses", "W/K", 0.05, 100, 0.01),
+  lossWPerK: limit("Loses", "W/K", 0.01, 1000, 0.01),
   heaterW: limit("Heater", "W", 300, 30_000, 100),
   maxC: limit("Hottest", "°C", 120, 200, 5),
   basketWidthMm: limit("Basket, long side", "mm", 80, 900, 5),

@@ -10,6 +10,7 @@ import {
   fryLoad,
   ovenKinds,
   scaleBake,
+  timeBath,
   type FryLoad,
   type KnownBake,
   type OilBath,
@@ -206,6 +207,20 @@ test("two times find what a bath holds and loses: those of a stepped balance giv
     ),
     { numRuns: 25 },
   );
+  // A bath's own times give back its own figures, and one whose heater is too weak has none.
+  const { warmMin, coolMin } = timeBath(bath)!;
+  expect(findBath(bath, warmMin, coolMin)).toEqual({
+    ok: true,
+    value: { oilJPerKgK: expect.closeTo(2300, 6), lossWPerK: expect.closeTo(bath.lossWPerK, 6) },
+  });
+  expect(timeBath({ ...bath, heaterW: 300 })).toBeNull();
+  expect(findBath({ ...bath, oilKg: 2, heaterW: 100 }, 40, 4000)).toMatchObject({
+    ok: false,
+    failure: {
+      kind: "notOil",
+      message: expect.stringMatching(/lose 0\.0\d W\/K.* less than a pan can\. Take both/),
+    },
+  });
   expect(findBath(bath, 0.5, 60)).toMatchObject({
     ok: false,
     failure: { kind: "notOil", message: expect.stringMatching(/\d+ less than oil in a pan/) },

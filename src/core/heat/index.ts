@@ -30,6 +30,7 @@ export {
   findUsualLossWPerK,
   fryLoad,
   LEAST_FRYING_C,
+  timeBath,
   TWO_TIMES_C,
   USUAL_OIL_J_PER_KG_K,
   type FryLoad,

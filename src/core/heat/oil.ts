@@ -156,6 +156,19 @@ export function computeOilRates(bath: OilBath): { heatUpCPerMin: number; coolDow
 export const TWO_TIMES_C = { from: 100, to: 170, backTo: 160 } as const;
 /** Less than the thinnest oil, more than the heaviest pan around it: outside these a clock or a heater is misread. */
 const [LEAST_J_PER_KG_K, MOST_J_PER_KG_K] = [1500, 6000];
+/** A lidded, insulated pan, and a wide shallow one in a draught, W/K for each kilogram of oil. */
+const [LEAST_W_PER_KG_K, MOST_W_PER_KG_K] = [0.05, 10];
+
+/** The two times that {@link findBath} finds a bath from; null where its heater never brings it so far. */
+export function timeBath(bath: OilBath): { readonly warmMin: number; readonly coolMin: number } | null {
+  checkBath(bath);
+  const { from, to, backTo } = TWO_TIMES_C;
+  if (findSteadyC(bath) <= to) return null;
+  return {
+    warmMin: stretch(bath, 0).until(from, to),
+    coolMin: stretch({ ...bath, heaterW: 0 }, 0).until(to, backTo),
+  };
+}
 
 /**
  * Heat capacity and loss of a bath from two times: from 100 to 170 °C with the heater on, and back to 160 with it off.
@@ -180,16 +193,19 @@ export function findBath(
   const endC = (to * warmed - from) / (warmed - 1);
   const lossWPerK = heaterW / (endC - roomC);
   const oilJPerKgK = (lossWPerK * 60) / perMin / oilKg;
+  const again = `Take both times again, and see that ${heaterW} W is what the heater draws.`;
+  const stray = (value: number, least: number, most: number, digits: number) =>
+    value < least ? `${(least - value).toFixed(digits)} less` : `${(value - most).toFixed(digits)} more`;
   if (oilJPerKgK < LEAST_J_PER_KG_K || oilJPerKgK > MOST_J_PER_KG_K) {
-    const isLow = oilJPerKgK < LEAST_J_PER_KG_K;
-    return fail({
-      kind: "notOil",
-      message:
-        `These two times make ${Math.round(oilJPerKgK)} J/kg K of ${oilKg} kg of oil, ` +
-        `${Math.round(isLow ? LEAST_J_PER_KG_K - oilJPerKgK : oilJPerKgK - MOST_J_PER_KG_K)} ` +
-        `${isLow ? "less" : "more"} than oil in a pan can have. Take both times again, and see that ` +
-        `${heaterW} W is what the heater draws.`,
-    });
+    const by = stray(oilJPerKgK, LEAST_J_PER_KG_K, MOST_J_PER_KG_K, 0);
+    const found = `These two times make ${Math.round(oilJPerKgK)} J/kg K of ${oilKg} kg of oil`;
+    return fail({ kind: "notOil", message: `${found}, ${by} than oil in a pan can have. ${again}` });
+  }
+  const perKg = lossWPerK / oilKg;
+  if (perKg < LEAST_W_PER_KG_K || perKg > MOST_W_PER_KG_K) {
+    const by = stray(perKg, LEAST_W_PER_KG_K, MOST_W_PER_KG_K, 2);
+    const found = `These two times make it lose ${perKg.toFixed(2)} W/K for each kilogram of oil`;
+    return fail({ kind: "notOil", message: `${found}, ${by} than a pan can. ${again}` });
   }
   return ok({ oilJPerKgK, lossWPerK });
 }

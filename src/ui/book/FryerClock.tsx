@@ -1,15 +1,17 @@
 "use client";
 
 import { useState } from "react";
-import { findBath, TWO_TIMES_C } from "@/core/heat";
+import { findBath, timeBath, TWO_TIMES_C } from "@/core/heat";
 import type { Fryer } from "@/core/plan";
 import { formatNumber } from "@/core/units";
 import { fryerLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { Dial } from "../controls/Dial";
 
-/** A usual fryer's times, to start from. */
+/** Times to start from where the heater, as it is entered, never gets the oil so far. */
 const FIRST_TIMES = { warmMin: 7, coolMin: 5 };
+/** A clock's, min. */
+const toClock = (minutes: number) => Number(minutes.toFixed(1));
 
 interface Props {
   readonly fryer: Fryer;
@@ -19,7 +21,11 @@ interface Props {
 /** What a fryer holds and loses, found with a clock: two times tell both. */
 export function FryerClock({ fryer, onFound }: Props) {
   const roomC = useBench((state) => state.book.kitchen.roomC);
-  const [times, setTimes] = useState(FIRST_TIMES);
+  // Those that the fryer's own figures come to: what is found is what is entered, until a time is another.
+  const [times, setTimes] = useState(() => {
+    const own = timeBath({ ...fryer, setC: fryer.maxC, roomC });
+    return own ? { warmMin: toClock(own.warmMin), coolMin: toClock(own.coolMin) } : FIRST_TIMES;
+  });
   const found = findBath({ ...fryer, roomC }, times.warmMin, times.coolMin);
   return (
     <details className="rounded-lg border border-base-300 p-3">
