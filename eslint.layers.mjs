@@ -22,6 +22,7 @@ const coreTiers = [
   ["forming", "filling", "sealing", "loading", "schedule"],
   ["way"],
   ["plan", "habits", "remedy", "cautions"],
+  ["run"],
 ];
 
 export const houseZones = Object.entries(houseLayers).flatMap(([layer, allowed]) =>

@@ -1,0 +1,62 @@
+/** What may go wrong with pieces. */
+export const mishaps = [
+  "leaked",
+  "burst",
+  "torn",
+  "shrunk",
+  "burnt",
+  "pale",
+  "stuck",
+  "dropped",
+  "other",
+] as const;
+export type Mishap = (typeof mishaps)[number];
+
+/** What may be measured beside a job, each in the unit of its name. */
+export const measures = ["massG", "coreC", "ovenC", "oilC", "roomC", "thicknessMm", "cutCount"] as const;
+export type Measure = (typeof measures)[number];
+
+/** Who and when: of every event. */
+interface Happened {
+  /** Its own for ever: sent twice, it counts once. */
+  readonly id: string;
+  /** Minutes of the day by the kitchen's clock, with a fraction. */
+  readonly atMin: number;
+  /** 0 the baker, 1 the helper. */
+  readonly person: number;
+  /** The tablet or the device it came from. */
+  readonly deviceId: string;
+}
+
+/** What happened on the day. Nothing that happened is ever changed or taken back but by another event. */
+export type RunEvent = Happened &
+  (
+    | { readonly kind: "begun" | "done"; readonly taskId: string }
+    | { readonly kind: "more"; readonly taskId: string; readonly minutes: number }
+    | {
+        readonly kind: "wrong";
+        readonly taskId: string;
+        readonly mishap: Mishap;
+        readonly count: number;
+        readonly word: string;
+      }
+    | {
+        readonly kind: "measured";
+        readonly taskId: string | null;
+        readonly measure: Measure;
+        readonly value: number;
+      }
+    /** Liquid put in, g: what a dough took. */
+    | { readonly kind: "poured"; readonly taskId: string; readonly massG: number }
+    /** Handed to whoever `person` is. */
+    | { readonly kind: "moved"; readonly taskId: string }
+    | { readonly kind: "note"; readonly taskId: string | null; readonly word: string }
+    /** Takes back another event, an undoing too. */
+    | { readonly kind: "undone"; readonly eventId: string }
+  );
+
+export type RunEventKind = RunEvent["kind"];
+
+/** The order in which events count, whatever the order in which they arrive. */
+export const compareEvents = (one: RunEvent, other: RunEvent): number =>
+  one.atMin - other.atMin || (one.id < other.id ? -1 : one.id > other.id ? 1 : 0);

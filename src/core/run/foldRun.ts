@@ -1,0 +1,120 @@
+import { compareEvents, type Measure, type Mishap, type RunEvent } from "./event";
+
+/** What became of one task so far. */
+export interface TaskRun {
+  readonly begunMin: number | null;
+  readonly doneMin: number | null;
+  /** Minutes that it was said to need beyond the plan. */
+  readonly moreMin: number;
+  /** Who has it; null while it is whose the plan says. */
+  readonly person: number | null;
+  /** Liquid put in, g. */
+  readonly pouredG: number;
+  readonly mishaps: readonly { readonly mishap: Mishap; readonly count: number; readonly word: string }[];
+  readonly measured: readonly { readonly measure: Measure; readonly value: number; readonly atMin: number }[];
+  readonly notes: readonly string[];
+}
+
+/** Where the day stands. */
+export interface RunState {
+  /** By task id, those of which anything is known. */
+  readonly tasks: Readonly<Record<string, TaskRun>>;
+  /** Readings and words that belong to no task. */
+  readonly measured: TaskRun["measured"];
+  readonly notes: TaskRun["notes"];
+  /** What counts, in its order: without repeats and without what was taken back. */
+  readonly counted: readonly RunEvent[];
+  /** What the next "undo" takes back; null if nothing is left. */
+  readonly lastId: string | null;
+}
+
+/** A task of which nothing is known yet. */
+export const UNTOUCHED: TaskRun = {
+  begunMin: null,
+  doneMin: null,
+  moreMin: 0,
+  person: null,
+  pouredG: 0,
+  mishaps: [],
+  measured: [],
+  notes: [],
+};
+
+/**
+ * The state of a run from everything that happened: the same whatever the order of arrival and however often a thing is
+ * told. An event that was taken back is as if it had never been; taking that back brings it again. O(n log n).
+ */
+export function foldRun(events: readonly RunEvent[]): RunState {
+  const standing = listStanding(events);
+  const tasks: Record<string, TaskRun> = {};
+  const measured: TaskRun["measured"][number][] = [];
+  const notes: string[] = [];
+  for (const event of standing) {
+    if (event.kind === "undone") continue;
+    if (event.kind === "measured" && event.taskId === null) measured.push(toReading(event));
+    else if (event.kind === "note" && event.taskId === null) notes.push(event.word);
+    else if (event.taskId !== null) tasks[event.taskId] = applyTo(tasks[event.taskId] ?? UNTOUCHED, event);
+  }
+  const counted = standing.filter(({ kind }) => kind !== "undone");
+  return { tasks, measured, notes, counted, lastId: counted.at(-1)?.id ?? null };
+}
+
+type Occurrence = Exclude<RunEvent, { kind: "undone" }>;
+
+const toReading = ({ measure, value, atMin }: Extract<RunEvent, { kind: "measured" }>) => ({
+  measure,
+  value,
+  atMin,
+});
+
+/** What happened to a task, after what happened before. */
+function applyTo(run: TaskRun, event: Occurrence): TaskRun {
+  switch (event.kind) {
+    case "begun":
+      // Begun twice, by two tablets: the first counts.
+      return { ...run, begunMin: run.begunMin ?? event.atMin, person: run.person ?? event.person };
+    case "done":
+      return {
+        ...run,
+        begunMin: run.begunMin ?? event.atMin,
+        doneMin: run.doneMin ?? event.atMin,
+        person: run.person ?? event.person,
+      };
+    case "more":
+      return { ...run, moreMin: run.moreMin + event.minutes };
+    case "wrong":
+      return {
+        ...run,
+        mishaps: [...run.mishaps, { mishap: event.mishap, count: event.count, word: event.word }],
+      };
+    case "measured":
+      return { ...run, measured: [...run.measured, toReading(event)] };
+    case "poured":
+      return { ...run, pouredG: run.pouredG + event.massG };
+    case "moved":
+      return { ...run, person: event.person };
+    case "note":
+      return { ...run, notes: [...run.notes, event.word] };
+  }
+}
+
+/** Each once, in order, less what was taken back by something that was not taken back itself. */
+function listStanding(events: readonly RunEvent[]): RunEvent[] {
+  const once = new Map(events.map((event) => [event.id, event]));
+  const sorted = [...once.values()].sort(compareEvents);
+  const undoings = new Map<string, string[]>();
+  for (const event of sorted)
+    if (event.kind === "undone")
+      undoings.set(event.eventId, [...(undoings.get(event.eventId) ?? []), event.id]);
+  const known = new Map<string, boolean>();
+  const stands = (id: string): boolean => {
+    const found = known.get(id);
+    if (found !== undefined) return found;
+    // Two that take back each other, which nobody can do, both stand from the earlier one's view.
+    known.set(id, true);
+    const isStanding = !(undoings.get(id) ?? []).some(stands);
+    known.set(id, isStanding);
+    return isStanding;
+  };
+  return sorted.filter(({ id }) => stands(id));
+}

@@ -1,0 +1,59 @@
+import { shiftSchedule, type Schedule, type ScheduleProblem } from "../schedule";
+import { UNTOUCHED, type RunState } from "./foldRun";
+import { toRunProblem, type RunPlan } from "./runProblem";
+
+/** The rest of the day as it will now go, and what that changes. */
+export interface Retimed {
+  /** What was timed. */
+  readonly problem: ScheduleProblem;
+  readonly schedule: Schedule;
+  /** Where each task is laid, for the next time. */
+  readonly laid: RunPlan["placed"];
+  /** Not begun, and at another minute than before: negative is sooner. */
+  readonly moved: readonly { readonly taskId: string; readonly byMin: number }[];
+  /** Promises that are late now, and by how much more than before. */
+  readonly endangered: readonly {
+    readonly taskId: string;
+    readonly lateMin: number;
+    readonly moreMin: number;
+  }[];
+}
+
+/**
+ * Times the rest of the day anew after something happened, what is done fixed and what runs pinned, with the least change.
+ * @param before - The day as it was timed last: the frozen plan, or the last of these.
+ */
+export function retimeRun(plan: RunPlan, before: Retimed | null, state: RunState, nowMin: number): Retimed {
+  const hasBegun = (taskId: string) => (state.tasks[taskId] ?? UNTOUCHED).begunMin !== null;
+  const laid = before?.laid ?? plan.placed;
+  const problem = toRunProblem({ ...plan, placed: laid }, state, nowMin);
+  const byId = new Map(laid.map((each) => [each.taskId, each]));
+  // What has begun has one way left, its own.
+  const toPlaces = (places: RunPlan["placed"]) => {
+    const placeOf = new Map(places.map((each) => [each.taskId, each]));
+    return problem.tasks.flatMap(({ id, pinnedMin }) => {
+      const was = placeOf.get(id);
+      if (pinnedMin !== null && hasBegun(id)) return [{ taskId: id, startMin: pinnedMin, mode: 0 }];
+      return was ? [was] : [];
+    });
+  };
+  const schedule = shiftSchedule(problem, toPlaces(plan.placed), toPlaces(laid));
+  const lateBefore = new Map((before?.schedule.late ?? []).map(({ taskId, lateMin }) => [taskId, lateMin]));
+  return {
+    problem,
+    schedule,
+    laid: schedule.placed.map(({ taskId, startMin, mode }) => ({
+      taskId,
+      startMin,
+      mode: hasBegun(taskId) ? (byId.get(taskId)?.mode ?? mode) : mode,
+    })),
+    moved: schedule.placed.flatMap(({ taskId, startMin }) => {
+      const byMin = startMin - (byId.get(taskId)?.startMin ?? startMin);
+      return byMin !== 0 && !hasBegun(taskId) ? [{ taskId, byMin }] : [];
+    }),
+    endangered: schedule.late.flatMap(({ taskId, lateMin }) => {
+      const moreMin = lateMin - (lateBefore.get(taskId) ?? 0);
+      return moreMin > 0 ? [{ taskId, lateMin, moreMin }] : [];
+    }),
+  };
+}

@@ -1,0 +1,142 @@
+import type { ScheduleProblem, ScheduleTask } from "../schedule";
+import { UNTOUCHED, type RunState } from "./foldRun";
+import type { Retimed } from "./retimeRun";
+import type { RunPlan } from "./runProblem";
+
+/** A job as the face of a running day shows it. */
+export interface RunJob {
+  readonly taskId: string;
+  readonly startMin: number;
+  readonly endMin: number;
+  readonly hasBegun: boolean;
+}
+
+/** What goes on without hands. */
+export interface SelfRunning extends RunJob {
+  /** Minutes until hands are wanted again; below 0 they are overdue. */
+  readonly leftMin: number;
+}
+
+/** An oven or a fryer on its way to a heat. */
+export interface Heating {
+  readonly resourceId: string;
+  readonly toC: number;
+  readonly hotMin: number;
+  /** For which task. */
+  readonly taskId: string;
+}
+
+/** What a person at the bench is shown. */
+export interface RunView {
+  /** The job in hand or the one whose turn it is; null when all is done. */
+  readonly now: RunJob | null;
+  /** The soonest to want hands first. */
+  readonly byItself: readonly SelfRunning[];
+  readonly heating: readonly Heating[];
+  /** After the job now, in their order. */
+  readonly next: readonly RunJob[];
+  readonly doneCount: number;
+  readonly taskCount: number;
+  /** Minutes that the last thing promised is ahead of the frozen plan; below 0 behind it. */
+  readonly aheadMin: number;
+  /** The end of the last thing promised, and by when it was. */
+  readonly lastPromise: { readonly endMin: number; readonly dueMin: number } | null;
+}
+
+/**
+ * The face of a run at a moment.
+ * @param isOurs - Whether a task is for whoever looks: mine, the helper's, or all.
+ */
+export function viewRun(
+  plan: RunPlan,
+  retimed: Retimed,
+  state: RunState,
+  nowMin: number,
+  isOurs: (taskId: string) => boolean,
+): RunView {
+  const { problem } = retimed;
+  const taskOf = new Map(problem.tasks.map((task) => [task.id, task]));
+  const hands = new Set(problem.resources.flatMap(({ id, isHands }) => (isHands ? [id] : [])));
+  const jobs = retimed.schedule.placed
+    .filter(({ taskId }) => (state.tasks[taskId] ?? UNTOUCHED).doneMin === null)
+    .map(({ taskId, startMin, endMin }): RunJob => ({
+      taskId,
+      startMin,
+      endMin,
+      hasBegun: (state.tasks[taskId] ?? UNTOUCHED).begunMin !== null,
+    }))
+    .sort(
+      (a, b) => Number(b.hasBegun) - Number(a.hasBegun) || a.startMin - b.startMin || a.endMin - b.endMin,
+    );
+  const byItself = jobs
+    .flatMap((job): SelfRunning[] => {
+      const leftMin = job.hasBegun ? findLeftMin(taskOf.get(job.taskId)!, job, hands, nowMin) : null;
+      return leftMin === null ? [] : [{ ...job, leftMin }];
+    })
+    .sort((a, b) => a.leftMin - b.leftMin);
+  const isAlone = new Set(byItself.flatMap(({ taskId, leftMin }) => (leftMin > 0 ? [taskId] : [])));
+  const [now, ...next] = jobs.filter(({ taskId }) => isOurs(taskId) && !isAlone.has(taskId));
+  const last = findLastPromise(plan.problem, retimed.schedule.placed);
+  const planned = findLastPromise(plan.problem, toEnds(plan));
+  return {
+    now: now ?? null,
+    byItself: byItself.filter(({ taskId }) => taskId !== now?.taskId),
+    heating: listHeating(retimed, state, nowMin),
+    next,
+    doneCount: problem.tasks.length - jobs.length,
+    taskCount: problem.tasks.length,
+    aheadMin: last && planned ? planned.endMin - last.endMin : 0,
+    lastPromise: last,
+  };
+}
+
+/**
+ * Minutes until something that runs wants hands again: to take it out, where that is said, else at its end. Null while
+ * hands are on it.
+ */
+function findLeftMin(
+  { modes }: ScheduleTask,
+  { startMin, endMin }: RunJob,
+  hands: ReadonlySet<string>,
+  nowMin: number,
+): number | null {
+  const uses = (modes[0]?.uses ?? []).filter(({ resourceId }) => hands.has(resourceId));
+  if (uses.some(({ fromMin, toMin }) => startMin + fromMin <= nowMin && nowMin < startMin + toMin))
+    return null;
+  const coming = uses.map(({ fromMin }) => startMin + fromMin).filter((fromMin) => fromMin > nowMin);
+  return Math.min(...coming, endMin) - nowMin;
+}
+
+const toEnds = ({ problem, placed }: RunPlan) => {
+  const taskOf = new Map(problem.tasks.map((task) => [task.id, task]));
+  return placed.map(({ taskId, startMin, mode }) => ({
+    taskId,
+    endMin: startMin + (taskOf.get(taskId)?.modes[mode]?.durationMin ?? 0),
+  }));
+};
+
+function findLastPromise(
+  { tasks }: ScheduleProblem,
+  ends: readonly { readonly taskId: string; readonly endMin: number }[],
+): RunView["lastPromise"] {
+  const endOf = new Map(ends.map(({ taskId, endMin }) => [taskId, endMin]));
+  return tasks.reduce<RunView["lastPromise"]>((last, { id, dueMin }) => {
+    const endMin = endOf.get(id);
+    if (dueMin === null || endMin === undefined || (last && last.endMin >= endMin)) return last;
+    return { endMin, dueMin };
+  }, null);
+}
+
+/** Heaters that are lit for a first load still to come. */
+function listHeating({ problem: { tasks }, schedule }: Retimed, state: RunState, nowMin: number): Heating[] {
+  const placedOf = new Map(schedule.placed.map((each) => [each.taskId, each]));
+  return schedule.heaterStarts.flatMap(({ resourceId, lightMin, firstUseMin, heatC }): Heating[] => {
+    if (lightMin > nowMin || firstUseMin <= nowMin) return [];
+    const load = tasks.find(({ id, modes }) => {
+      const placed = placedOf.get(id);
+      const isFirst = placed?.startMin === firstUseMin && (state.tasks[id] ?? UNTOUCHED).begunMin === null;
+      return isFirst && modes[placed.mode]?.uses.some((use) => use.resourceId === resourceId);
+    });
+    return load ? [{ resourceId, toC: heatC, hotMin: firstUseMin, taskId: load.id }] : [];
+  });
+}
