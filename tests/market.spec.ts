@@ -153,3 +153,24 @@ test("last Saturday again: a day is made from this one, opened, and left again",
   await page.goBack();
   await expect(tally(page)).toContainText("ready 106");
 });
+
+test("what is typed before the finder is there is sought once it is", async ({ page }) => {
+  // Nothing is fetched ahead, and what is fetched comes late.
+  await page.addInitScript(() => {
+    window.requestIdleCallback = () => 0;
+  });
+  await page.goto(`${DEMO_DAY}/orders`);
+  await expect(page.getByRole("main")).toHaveAttribute("aria-busy", "false");
+  await page.route("**/*.js", async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    await route.continue();
+  });
+  await page.keyboard.press("/");
+  await page.getByRole("textbox", { name: "Find" }).waitFor();
+  await page.keyboard.type("pressed leek");
+  const finder = page.getByRole("dialog").getByRole("combobox");
+  await expect(finder).toHaveValue("pressed leek");
+  await expect(finder).toBeFocused();
+  await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(/\/piece\/leek-press$/);
+});

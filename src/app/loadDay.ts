@@ -4,6 +4,7 @@ import { getStore } from "@/data/getStore";
 import { PLAN_END_MS, runJob, type JobFault } from "@/jobs/pool";
 import { fromLists } from "@/schemas/recordTable";
 import { toDayBook } from "@/schemas/toDayBook";
+import { startSteadyClock } from "@/time/steadyClock";
 import { findComputersZone, findEndIso, findNowMin, findPhase } from "@/time/wallClock";
 import type { DaySnapshot } from "@/ui/bench/benchState";
 import { readKitchenClock } from "./kitchenClock";
@@ -19,7 +20,7 @@ export function loadSnapshot(date: string): DaySnapshot | null {
     ...day,
     formulasThen: isOver ? getStore().listFormulasAsOf(findEndIso(date, timeZone)) : [],
     computersZone: findComputersZone(),
-    nowIso: now.toISOString(),
+    clock: startSteadyClock(now, timeZone),
   };
 }
 

@@ -1,3 +1,4 @@
+import type { SteadyClock } from "@/time/steadyClock";
 import type { DayBook, DayPlan, PastLog } from "@/core/plan";
 import type { GroupAnswer } from "@/schemas/change";
 import type { Formula } from "@/schemas/model";
@@ -18,8 +19,8 @@ export interface DaySnapshot {
   readonly formulasThen: readonly Formula[];
   /** The server's own zone: the kitchen's where it has named none. */
   readonly computersZone: string;
-  /** The server's now, UTC, ISO 8601. */
-  readonly nowIso: string;
+  /** The server's now, as the kitchen's wall clock shows it. */
+  readonly clock: SteadyClock;
 }
 
 /** What the server says to a message. */

@@ -1,3 +1,4 @@
+import { startSteadyClock } from "@/time/steadyClock";
 import { listDemoRecords } from "@/demo";
 import type { Piece } from "@/schemas/model";
 import { findRecord, pickRecords } from "@/schemas/recordTable";
@@ -310,11 +311,18 @@ test("now moves: a day in hand is planned from now on, and a day that ends asks 
   const server = createTestServer("2026-11-28");
   const { state, wait } = open({
     server,
-    snapshot: { ...server.snapshot(), nowIso: "2026-11-28T05:00:00.000Z" },
+    snapshot: { ...server.snapshot(), clock: startSteadyClock(new Date("2026-11-28T05:00:00.000Z"), "UTC") },
   });
   expect(state().book.nowMin).toBe(300);
+  const remembered = {
+    ...server.snapshot(),
+    clock: startSteadyClock(new Date("2026-11-28T05:00:00.000Z"), "UTC"),
+  };
   wait(4 * 60 * 60_000);
   state().tick();
+  expect(state().book.nowMin).toBe(540);
+  // Back to a page that the router remembered from five: it is nine all the same.
+  state().adopt(remembered);
   expect(state().book.nowMin).toBe(540);
   wait(15.2 * 60 * 60_000);
   state().tick();
@@ -328,4 +336,21 @@ test("a day that is over is planned with the formulas of then, while the book sh
   const { book, records } = state();
   expect(book.formulas.find(({ id }) => id === then.id)!.densityGPerMl).toBe(1.11);
   expect(findRecord(records, "formula", then.id)!.densityGPerMl).not.toBe(1.11);
+});
+
+test("a page loaded again while its former self still saved shows what that saved, though its own snapshot is older", async () => {
+  const server = createTestServer();
+  const before = open({ server });
+  // The new page is written while the edit is on its way; then the answer comes and the outbox is emptied.
+  const older = server.snapshot();
+  before.set({ marginMm: 21 });
+  await before.state().flush();
+  const mine = { ...before.kept(), date: "2026-11-28", pageId: "page", savedAtMs: 1 };
+  expect(mine.queue).toEqual([]);
+  const after = open({ server, snapshot: older, found: { mine, left: [] } });
+  expect(after.piece().marginMm).toBe(13);
+  await after.state().start();
+  await jest.advanceTimersByTimeAsync(0);
+  expect(after.piece().marginMm).toBe(21);
+  expect(after.planned.at(-1)!.table.get("piece")!.get(MOON)).toBe(after.piece());
 });

@@ -3,7 +3,8 @@ import type { DayPlan } from "@/core/plan";
 import { joinChanges, toChange, type Change, type ChangeGroup } from "@/schemas/change";
 import { findRecord, fromLists, pickRecords, type Edit, type RecordTable } from "@/schemas/recordTable";
 import { toDayBook, type DayGround } from "@/schemas/toDayBook";
-import { findNowMin, findPhase, readWallClock } from "@/time/wallClock";
+import { readSteadyClock } from "@/time/steadyClock";
+import { findNowMin, findPhase } from "@/time/wallClock";
 import type { BenchState, DaySnapshot, SaveReply, SaveState } from "./benchState";
 import { findUse } from "./findUse";
 import {
@@ -54,7 +55,7 @@ const FIRST_PLAN_WITHIN_MS = 1500;
 export function createBenchStore(input: BenchInput) {
   let snapshot = input.snapshot;
   // The server's clock is the kitchen's: tablets may be minutes off.
-  let clockOffsetMs = Date.parse(snapshot.nowIso) - input.clock().getTime();
+  let clockOffsetMs = Date.parse(snapshot.clock.atIso) - input.clock().getTime();
   let saver: SaverState = { base: fromLists(snapshot.lists), queue: [], refused: [], conflicts: [] };
   let history: History = NO_HISTORY;
   let revision = snapshot.revision;
@@ -66,7 +67,11 @@ export function createBenchStore(input: BenchInput) {
   const readZone = (table: RecordTable) =>
     pickRecords(table, "kitchen")[0]?.timeZone ?? snapshot.computersZone;
   const readNow = () =>
-    readWallClock(new Date(input.clock().getTime() + clockOffsetMs), readZone(readLocal(saver)));
+    readSteadyClock(
+      snapshot.clock,
+      new Date(input.clock().getTime() + clockOffsetMs),
+      readZone(readLocal(saver)),
+    );
   const toGround = ({ formulasThen, past }: DaySnapshot): DayGround => ({ formulasThen, past });
   const firstNow = readNow();
   const firstGround = toGround(snapshot);
@@ -244,7 +249,8 @@ export function createBenchStore(input: BenchInput) {
           next.revision > revision ||
           next.formulasThen.length !== snapshot.formulasThen.length;
         snapshot = next;
-        clockOffsetMs = Date.parse(next.nowIso) - input.clock().getTime();
+        // What the router remembered is of an earlier now: the clock does not go back by it.
+        clockOffsetMs = Math.max(clockOffsetMs, Date.parse(next.clock.atIso) - input.clock().getTime());
         if (!isNews) return get().tick();
         revision = next.revision;
         const rebased = rebaseOn(saver, fromLists(next.lists));
@@ -278,6 +284,8 @@ export function createBenchStore(input: BenchInput) {
           settle({ save: saver.queue.length > 0 ? showSave() : get().save });
           void first.then(replan);
           if (saver.queue.length > 0) await get().flush();
+          // The page before this one lived until this one came: what it saved meanwhile is not in the snapshot.
+          if (mine) await get().refresh();
         })();
         return started;
       },

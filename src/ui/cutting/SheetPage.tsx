@@ -48,7 +48,7 @@ export function SheetPage() {
   const search = useTightSearch();
   const find = (id: string): Outline => cutters.find((cutter) => cutter.id === id)?.outline ?? own;
   const first = find(firstId);
-  const takesSecond = mode === "rows" || mode === "nested";
+  const takesSecond = mode !== "wheel";
   const outlines = [
     { outline: first, ratio: 1 },
     ...(takesSecond && secondId !== NONE ? [{ outline: find(secondId), ratio: 1 }] : []),
@@ -58,14 +58,8 @@ export function SheetPage() {
   const laid = answer?.output;
   const laidParts = laid?.ok ? laid.value : null;
   // A search answers the sheet it was started for, and no other.
-  const tight =
-    mode === "tight" &&
-    searched === JSON.stringify(request) &&
-    search.progress &&
-    search.progress.placements.length >= (laidParts?.count ?? 0)
-      ? search.progress
-      : null;
-  const shown = tight ? toLaidParts(request, tight.placements) : laidParts;
+  const tight = mode === "tight" && searched === JSON.stringify(request) ? search.progress : null;
+  const shown = tight ? toLaidParts(request, tight) : laidParts;
   const startSearch = () => {
     setSearched(JSON.stringify(request));
     search.start(request);
@@ -77,6 +71,8 @@ export function SheetPage() {
   }));
   const shownSheet = laidParts?.sheet ?? sheet;
   const count = shown?.count ?? 0;
+  const sets = shown?.sets ?? null;
+  const sought = sets === null ? count + 1 : `${sets + 1} of each`;
   const limit = { widthMm: bench.sheetMaxWidthMm, heightMm: bench.sheetMaxDepthMm };
   const resize = (box: BoxMm) => setSheet({ ...sheet, ...box });
   return (
@@ -123,12 +119,13 @@ export function SheetPage() {
                     className="btn btn-primary touch"
                     onClick={() => (search.isRunning ? search.stop() : startSearch())}
                   >
-                    {search.isRunning ? `Stop looking for ${count + 1}` : "Look for a tighter layout"}
+                    {search.isRunning ? `Stop looking for ${sought}` : "Look for a tighter layout"}
                   </button>
                 )}
                 {mode === "tight" && tight && (
                   <p className="quiet text-sm" aria-live="polite">
-                    {formatNumber(tight.attempts)} tries, {tight.rowsCount} in rows
+                    {formatNumber(tight.attempts)} tries, {tight.rowsSets}
+                    {outlines.length > 1 && " of each"} in rows
                   </p>
                 )}
                 {search.fault && (

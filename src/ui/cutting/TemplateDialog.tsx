@@ -37,8 +37,8 @@ export function TemplateDialog(props: Props) {
   const [busy, setBusy] = useState(false);
   const count = parts.reduce((sum, { placements }) => sum + placements.length, 0);
   const [only, ...more] = parts;
-  const tight = search.progress && search.progress.placements.length > count ? search.progress : null;
-  const shown: readonly DrawnPart[] = tight && only ? [{ ...only, placements: tight.placements }] : parts;
+  const [found] = search.progress && search.progress.sets > count ? search.progress.parts : [];
+  const shown: readonly DrawnPart[] = found && only ? [{ ...only, placements: found }] : parts;
   const shownCount = shown.reduce((sum, { placements }) => sum + placements.length, 0);
   // Straight cuts side by side leave nothing to tighten; several shapes are searched one by one, on a sheet of their own.
   const canTighten =
@@ -80,7 +80,7 @@ export function TemplateDialog(props: Props) {
           />
         </div>
         <p aria-live="polite">
-          <span className="figure text-3xl">{shownCount}</span> cuts {tight ? "laid tight" : "in rows"}
+          <span className="figure text-3xl">{shownCount}</span> cuts {found ? "laid tight" : "in rows"}
           {search.progress && (
             <span className="quiet">
               {" "}

@@ -31,3 +31,15 @@ test("a ruler is told every pitch, every step and every shift of rows", () => {
 test("on a round sheet rows begin whole pitches apart; only the shift over those is told", () => {
   expect(rowsOn(60, { shape: "oval", widthMm: 400, heightMm: 400 })).toContain("shifted rows in by 30 mm");
 });
+
+test("rings are told by their centres, how they are turned and what stands in the middle", () => {
+  // Twelve and six about one: two rings that reach into each other (radius 4.8637 of a round's).
+  const across = 60 * 4.8637 * (1 + 2.5e-4);
+  expect(rowsOn(60, { shape: "oval", widthMm: across, heightMm: across })).toEqual([
+    "2 rings of 12 and 6 and one in the middle",
+    "their centres 116 and 60 mm from the sheet’s",
+    "each turned by 15° against the one outside it",
+  ]);
+  // Six touch in a ring; a seventh fits in the middle, as rows have it too: those are plainer.
+  expect(rowsOn(100, { shape: "oval", widthMm: 300.2, heightMm: 300.2 })[0]).toMatch(/rows of/);
+});

@@ -1,4 +1,4 @@
-import type { RowPattern } from "@/core/cutting";
+import type { Ring, RowPattern } from "@/core/cutting";
 import { formatCount, formatNumber } from "@/core/units";
 
 /** Less is not seen on dough. */
@@ -8,6 +8,7 @@ const MOST_SHIFTS = 2;
 
 /** The rows in the figures a ruler needs. */
 export function describeRows(pattern: RowPattern): string[] {
+  if (pattern.rings) return describeRings(pattern.rings);
   const [first, second] = pattern.rows;
   if (!first) return [];
   const along = pattern.rowsRunDown ? "down the sheet" : "along the sheet";
@@ -41,5 +42,23 @@ export function describeRows(pattern: RowPattern): string[] {
     texts.push(`turned by ${formatNumber(first.angleDeg % 180)}°`);
   if (pattern.rows.some(({ angleDeg }) => Math.abs(angleDeg - first.angleDeg) === 180))
     texts.push("every second row upside down");
+  return texts;
+}
+
+/** Rings in the figures that compasses need. */
+function describeRings(rings: readonly Ring[]): string[] {
+  const round = rings.filter(({ radiusMm }) => radiusMm > 0);
+  const isFilled = round.length < rings.length;
+  const inMiddle = round.length === 0 ? "one in the middle" : " and one in the middle";
+  const counts = round.map(({ count }) => count).join(" and ");
+  const texts = [
+    `${round.length > 0 ? `${formatCount(round.length, "ring")} of ${counts}` : ""}${isFilled ? inMiddle : ""}`,
+  ];
+  if (round.length === 0) return texts;
+  const radii = round.map(({ radiusMm }) => formatNumber(radiusMm)).join(" and ");
+  texts.push(`their centres ${radii} mm from the sheet’s`);
+  const turns = round.slice(1).map(({ startDeg }, i) => formatNumber(startDeg - (round[i]?.startDeg ?? 0)));
+  if (turns.length > 0)
+    texts.push(`each turned by ${[...new Set(turns)].join(" and ")}° against the one outside it`);
   return texts;
 }

@@ -5,20 +5,15 @@ import { Suspense, useState, type ReactNode } from "react";
 import { stations, type Station } from "@/core/plan";
 import { useBenchShell } from "../bench/BenchProvider";
 import { BenchStrip } from "./BenchStrip";
-import { BookDrawer } from "./BookDrawer";
-import { CommandList } from "./CommandList";
-import { ConflictDialog } from "./ConflictDialog";
 import { Header } from "./Header";
-import { KeysDialog } from "./KeysDialog";
+import { LaterPanels, type PanelName } from "./LaterPanels";
 import { Notices } from "./Notices";
 import { Tally } from "./Tally";
 import { useBenchKeys } from "./useBenchKeys";
 
-type Panel = "find" | "keys" | "book" | null;
-
 /** The bench: strip and ribbon above, the station's surface, the tally below. */
 export function BenchShell({ children }: { readonly children: ReactNode }) {
-  const [panel, setPanel] = useState<Panel>(null);
+  const [panel, setPanel] = useState<PanelName | null>(null);
   const router = useRouter();
   const date = useBenchShell((state) => state.date);
   const undo = useBenchShell((state) => state.undo);
@@ -69,10 +64,7 @@ export function BenchShell({ children }: { readonly children: ReactNode }) {
           <Tally />
         </div>
       )}
-      {isPlanned && <CommandList open={panel === "find"} onClose={close} />}
-      <KeysDialog open={panel === "keys"} onClose={close} />
-      <BookDrawer open={panel === "book"} onClose={close} />
-      <ConflictDialog />
+      <LaterPanels open={panel === "find" && !isPlanned ? null : panel} onClose={close} />
     </div>
   );
 }

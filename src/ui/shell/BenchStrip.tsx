@@ -9,6 +9,9 @@ import { useBench } from "../bench/BenchProvider";
 import { Ribbon } from "./Ribbon";
 import { listStationFacts } from "./stationFacts";
 
+/** Narrower than this the strip scrolls; its grid's class says the same. */
+const STRIP_MIN_PX = 1060;
+
 /** The spine of a day: seven stations with their live figures. It is the navigation. */
 export function BenchStrip() {
   const plan = useBench((state) => state.plan);
@@ -18,8 +21,12 @@ export function BenchStrip() {
   const current = useRef<HTMLAnchorElement>(null);
 
   useEffect(() => {
-    // In braces: newer browsers give a promise back, which is no clean-up.
-    void current.current?.scrollIntoView({ block: "nearest", inline: "nearest" });
+    // On a wide screen all seven are there: to find that out by scrolling, the page would be laid out first.
+    if (window.matchMedia(`(min-width: ${STRIP_MIN_PX}px)`).matches) return;
+    const frame = requestAnimationFrame(
+      () => void current.current?.scrollIntoView({ block: "nearest", inline: "nearest" }),
+    );
+    return () => cancelAnimationFrame(frame);
   }, [pathname]);
 
   return (

@@ -2,6 +2,7 @@
 
 import { Command } from "cmdk";
 import { useRouter } from "next/navigation";
+import { useState } from "react";
 import { pickRecords } from "@/schemas/recordTable";
 import { usePicked } from "../bench/BenchProvider";
 import { useLeave } from "../bench/LeaveLink";
@@ -9,8 +10,22 @@ import { listBookPages, showsStored } from "./bookPages";
 import { Dialog } from "./Dialog";
 import { listStationFacts } from "./stationFacts";
 
+interface Props {
+  readonly open: boolean;
+  readonly onClose: () => void;
+  /** What was typed before this was there. */
+  readonly begunWith?: string;
+}
+
 /** Find anything, go anywhere: `/` or Ctrl K. */
-export function CommandList({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+export function CommandList({ open, onClose, begunWith = "" }: Props) {
+  const [sought, setSought] = useState(begunWith);
+  // Each time it opens it asks anew.
+  const [wasOpen, setWasOpen] = useState(open);
+  if (open !== wasOpen) {
+    setWasOpen(open);
+    setSought("");
+  }
   const router = useRouter();
   const { date, records, plan, undo, redo } = usePicked("date", "records", "plan", "undo", "redo");
   const leave = useLeave();
@@ -24,6 +39,8 @@ export function CommandList({ open, onClose }: { readonly open: boolean; readonl
       <Command label="Find" loop>
         <Command.Input
           data-first
+          value={sought}
+          onValueChange={setSought}
           placeholder="A piece, a formula, a station, a command"
           className="input w-full"
         />

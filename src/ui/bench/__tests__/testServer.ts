@@ -1,3 +1,4 @@
+import { startSteadyClock } from "@/time/steadyClock";
 import { NO_PAST } from "@/core/plan";
 import { listDemoRecords } from "@/demo";
 import { applyToRecord, findConflict, type ChangeGroup, type GroupAnswer } from "@/schemas/change";
@@ -49,7 +50,7 @@ export function createTestServer(date = "2026-11-28") {
       past: NO_PAST,
       formulasThen: [],
       computersZone: "UTC",
-      nowIso: NOW_ISO,
+      clock: startSteadyClock(new Date(NOW_ISO), "UTC"),
     }),
     take(groups: readonly ChangeGroup[]): SaveReply {
       received.push(groups);
