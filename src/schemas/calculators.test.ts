@@ -72,14 +72,18 @@ test("a text to parse must be one, and not a book", () => {
 const sheet = { widthMm: 400, heightMm: 300 };
 const disc = { kind: "disc", diameterMm: 90 };
 
-test("a wheel cuts straight edges, several outlines go in rows or nested, and a budget has an end", () => {
+test("a wheel cuts straight edges, several outlines go in any way but by the wheel, and a budget has an end", () => {
   const one = (outline: unknown) => [{ outline }];
   expect(faultsOf(validateLayout({ mode: "wheel", outlines: one(disc), sheet }))).toMatchObject([
     { message: expect.stringContaining("straight edges") },
   ]);
+  const bar = { kind: "rectangle", widthMm: 90, heightMm: 40 };
   expect(
-    faultsOf(validateLayout({ mode: "tight", outlines: [...one(disc), ...one(disc)], sheet })),
-  ).toMatchObject([{ message: expect.stringContaining("one at a time") }]);
+    faultsOf(validateLayout({ mode: "wheel", outlines: [...one(bar), ...one(bar)], sheet })),
+  ).toMatchObject([{ message: expect.stringContaining("one outline at a time") }]);
+  expect(validateLayout({ mode: "tight", outlines: [...one(disc), ...one(bar)], sheet })).toMatchObject({
+    ok: true,
+  });
   expect(
     faultsOf(validateLayout({ mode: "tight", outlines: one(disc), sheet, budgetMs: 60_000 })),
   ).toMatchObject([{ path: "budgetMs" }]);

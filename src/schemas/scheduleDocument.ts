@@ -60,6 +60,7 @@ const taskSchema = Joi.object({
     .default([]),
   releaseMin: minute.allow(null).default(null),
   dueMin: minute.allow(null).default(null),
+  promiseId: Joi.string().min(1).max(120),
   weight: Joi.number().greater(0).max(1000).default(1),
   pinnedMin: minute.allow(null).default(null),
 });

@@ -160,14 +160,20 @@ export function validateDayBook(value: unknown): Result<DayBook, Fault[]> {
   return strays.length > 0 ? fail(strays) : book;
 }
 
-export interface LayoutDocument extends PartsRequest {
-  /** Tight only: how long to search, ms. */
-  readonly budgetMs: number;
-}
-
 /** Longest search one request may ask for, ms. */
 export const MAX_BUDGET_MS = 10_000;
 const DEFAULT_BUDGET_MS = 1000;
+/** A cut plan or a yield is mostly ready in a tenth of this. */
+const DEFAULT_PLAN_BUDGET_MS = 5000;
+const budgetMs = Joi.number().integer().min(1).max(MAX_BUDGET_MS);
+
+interface Budgeted {
+  /** How long to search, ms. */
+  readonly budgetMs: number;
+}
+
+/** Its budget is for tight only. */
+export type LayoutDocument = PartsRequest & Budgeted;
 /** Most outlines on one sheet. */
 const MAX_OUTLINES = 6;
 
@@ -185,7 +191,7 @@ const layoutSchema = Joi.object({
   marginMm,
   mayTurn: Joi.boolean().default(true),
   sheet: sheetSchema.required(),
-  budgetMs: Joi.number().integer().min(1).max(MAX_BUDGET_MS).default(DEFAULT_BUDGET_MS),
+  budgetMs: budgetMs.default(DEFAULT_BUDGET_MS),
   seed: Joi.number()
     .integer()
     .min(0)
@@ -200,9 +206,9 @@ const layoutSchema = Joi.object({
       return helpers.message({
         custom: "A wheel cuts straight edges from a rectangle. Ask for rows or tight.",
       });
-    if ((document.mode === "wheel" || document.mode === "tight") && document.outlines.length > 1)
+    if (document.mode === "wheel" && document.outlines.length > 1)
       return helpers.message({
-        custom: "Only rows and nested take several outlines. Ask for one at a time.",
+        custom: "A wheel cuts one outline at a time. Ask for rows or tight, or for each by itself.",
       });
     return document;
   });
@@ -280,7 +286,7 @@ const rolling = {
   mayTurn: Joi.boolean().default(true),
 };
 
-export type CutPlanDocument = Omit<CutRequest, "handTimes">;
+export type CutPlanDocument = Omit<CutRequest, "handTimes"> & Budgeted;
 const demandSchema = Joi.object({
   id: Joi.string().min(1).max(MAX_ID_CHARACTERS).required(),
   ...onSheet,
@@ -291,6 +297,7 @@ const demandSchema = Joi.object({
 });
 const cutPlanSchema = Joi.object({
   ...rolling,
+  budgetMs: budgetMs.default(DEFAULT_PLAN_BUDGET_MS),
   demands: Joi.array().items(demandSchema).min(1).max(MAX_OUTLINES).unique("id").required(),
   tearSharePer100Mm: quantity(cutLimits.tearSharePer100Mm).default(0).optional(),
   pinnedSheet: sheetSchema.allow(null).default(null),
@@ -309,9 +316,10 @@ export function validateCutPlan(value: unknown): Result<CutPlanDocument, Fault[]
   return validate(cutPlanSchema, value);
 }
 
-export type YieldDocument = Omit<YieldRequest, "handTimes">;
+export type YieldDocument = Omit<YieldRequest, "handTimes"> & Budgeted;
 const yieldSchema = Joi.object({
   ...rolling,
+  budgetMs: budgetMs.default(DEFAULT_PLAN_BUDGET_MS),
   ...onSheet,
   doughG: quantity(weighingLimits.mixG),
 }).required();

@@ -19,6 +19,7 @@ export interface ScheduleFinding {
     | "tooSoon"
     | "waitUnsaid"
     | "lateUnsaid"
+    | "lateMiscounted"
     | "overfull"
     | "twoHeats"
     | "noChangeover"
@@ -70,10 +71,24 @@ export function checkSchedule(problem: ScheduleProblem, schedule: Schedule): Sch
         say("waitUnsaid", `${task.id} ${waited} min after ${taskId}, most ${maxWaitMin}`);
     }
   }
+  const latenessMin = sumLateness(problem, at);
+  if (Math.abs(latenessMin - schedule.cost.latenessMin) > SLACK)
+    say("lateMiscounted", `late by ${latenessMin} in all, ${schedule.cost.latenessMin} said`);
   return [
     ...findings,
     ...problem.resources.flatMap((resource) => checkResource(problem, schedule, resource, at)),
   ];
+}
+
+/** Each promise by the latest of its last tasks. */
+function sumLateness({ tasks }: ScheduleProblem, at: Placements): number {
+  const worst = new Map<string, number>();
+  for (const { id, dueMin, weight, promiseId } of tasks) {
+    const promise = promiseId === undefined ? `alone ${id}` : `shared ${promiseId}`;
+    const lateMin = dueMin === null ? 0 : Math.max(at.get(id)!.endMin - dueMin, 0) * weight;
+    worst.set(promise, Math.max(worst.get(promise) ?? 0, lateMin));
+  }
+  return [...worst.values()].reduce((sum, each) => sum + each, 0);
 }
 
 interface Taken {

@@ -30,7 +30,13 @@ const MOST_REMOVED = 12;
 const FEW_POWER = 3;
 /** What is put back goes no further from its place than this share of the day's tasks, half of the time. */
 const NEAR_SHARE = 0.2;
-const SEARCH_EFFORT: Omit<Effort, "mostLateMin"> = { mendingRounds: 4, pressings: 1, mayBeRigid: false };
+/** Of the tries without lateness, so many are laid from the opening too: it takes as long again. */
+const FORWARDS_SHARE = 0.3;
+const SEARCH_EFFORT: Omit<Effort, "mostLateMin" | "forwardsToo"> = {
+  mendingRounds: 4,
+  pressings: 1,
+  mayBeRigid: false,
+};
 /** A try worse than the best by no more than this share, or these minutes, is gone on from: it leads out of dead ends. */
 const WORSE_SHARE = 0.03;
 const WORSE_MIN = 5;
@@ -83,6 +89,7 @@ export function* searchSchedule(
     const next = ruin(problem, current, late, random);
     const laid = laySchedule(problem, toOrder(next), {
       ...SEARCH_EFFORT,
+      forwardsToo: random() < FORWARDS_SHARE,
       mostLateMin: Math.max(currentCost.latenessMin, allow(best.cost.latenessMin)),
     });
     const isTaken = isNear(laid.cost, best.cost) || compareCosts(laid.cost, currentCost) <= 0;

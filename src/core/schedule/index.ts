@@ -33,4 +33,5 @@ export {
   type TaskUse,
   type TaskWait,
 } from "./problem";
+export { shiftSchedule } from "./shiftSchedule";
 export { explainStart, findCriticalChain, type StartHold, type StartReason } from "./explainStart";

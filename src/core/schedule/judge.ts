@@ -3,6 +3,7 @@ import {
   compareCosts,
   computeChangeoverMin,
   edgeMin,
+  listPromises,
   type HeaterStart,
   type Overfull,
   type PlacedTask,
@@ -29,7 +30,10 @@ export interface Judged {
 /** What judging reads of a problem, read once: a search judges one problem thousands of times. */
 interface Figures {
   readonly dueMin: Float64Array;
+  /** 0 for the last tasks of a promise that has several. */
   readonly weight: Float64Array;
+  /** The last tasks of each promise that has several. */
+  readonly promises: readonly { readonly tasks: readonly number[]; readonly weights: readonly number[] }[];
   readonly earliestMin: Float64Array;
   readonly pinnedMin: Float64Array;
   readonly longest: readonly {
@@ -74,9 +78,12 @@ function readFigures({ tasks, resources, openMin }: ScheduleProblem): Figures {
         return minutes.length > 0 ? pick(minutes) : NaN;
       }),
     );
+  const shared = listPromises(tasks).filter(({ length }) => length > 1);
+  const sharing = new Set(shared.flat());
   return {
     dueMin: Float64Array.from(tasks, ({ dueMin }) => dueMin ?? Infinity),
-    weight: Float64Array.from(tasks, ({ weight }) => weight),
+    weight: Float64Array.from(tasks, (task, i) => (sharing.has(i) ? 0 : task.weight)),
+    promises: shared.map((of) => ({ tasks: of, weights: of.map((task) => tasks[task]!.weight) })),
     earliestMin: Float64Array.from(tasks, ({ releaseMin }) => Math.max(releaseMin ?? openMin, openMin)),
     pinnedMin: Float64Array.from(tasks, ({ pinnedMin }) => pinnedMin ?? NaN),
     longest: tasks.flatMap(({ after }, task) =>
@@ -118,6 +125,14 @@ export function judge(problem: ScheduleProblem, placing: Placing): Judged {
     const [from, to] = [handsFrom[task]![mode]!, handsTo[task]![mode]!];
     if (start + from < firstMin) firstMin = start + from;
     if (start + to > lastMin) lastMin = start + to;
+  }
+  for (const { tasks, weights } of figures.promises) {
+    let worst = 0;
+    for (let i = 0; i < tasks.length; i++) {
+      const late = (ends[tasks[i]!]! - dueMin[tasks[i]!]!) * weights[i]!;
+      if (late > worst) worst = late;
+    }
+    latenessMin += worst;
   }
   const broken: BrokenPair[] = [];
   for (const { task, before, fromStart, maxWaitMin } of figures.longest) {

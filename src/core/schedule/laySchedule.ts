@@ -13,6 +13,8 @@ export interface Effort {
   readonly pressings: number;
   /** Lay rigid chains where a wait stays too long. */
   readonly mayBeRigid: boolean;
+  /** Lay the order from the opening too where nothing is late: it keeps who comes first where a promise leaves that open. */
+  readonly forwardsToo: boolean;
   /** What comes out later than this, weighted, is not pulled together: it will not be taken. */
   readonly mostLateMin: number;
 }
@@ -25,6 +27,7 @@ export const FULL_EFFORT: Effort = {
   mendingRounds: 12,
   pressings: 8,
   mayBeRigid: true,
+  forwardsToo: false,
   mostLateMin: Infinity,
 };
 
@@ -48,6 +51,10 @@ export function laySchedule(
     if (forwards.cost.brokenMin === 0 && forwards.cost.latenessMin > effort.mostLateMin) return best;
     // What is late stays so late and no later; the rest is pushed to the right, the last first.
     best = pickBetter(pressRight(problem, forwards, effort, false), best);
+  } else if (effort.forwardsToo) {
+    const rank = order.rank ?? backwards.placing.starts;
+    const forwards = layForwards(problem, { ...order, rank }, effort, null);
+    best = pickBetter(backwards, pressRight(problem, forwards, effort, true));
   }
   if (effort.pressings > 0) best = pushLater(problem, best);
   // Nobody gets up sooner for a shorter day: it is pressed between its first minute and its last.
@@ -108,8 +115,8 @@ function zerosFor(problem: ScheduleProblem): Float64Array {
   return found;
 }
 
-/** @param fromMin - Nothing before this minute; null for the opening. */
-function layForwards(
+/** In an order, everything as early as it can be. @param fromMin - Nothing before this minute; null for the opening. */
+export function layForwards(
   problem: ScheduleProblem,
   { rank, modes }: Order,
   effort: Effort,

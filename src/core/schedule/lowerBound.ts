@@ -1,4 +1,4 @@
-import { computeChangeoverMin, type ScheduleProblem, type ScheduleTask } from "./problem";
+import { computeChangeoverMin, listPromises, type ScheduleProblem, type ScheduleTask } from "./problem";
 
 /** What no schedule can be better than. */
 export interface ScheduleBound {
@@ -13,10 +13,11 @@ export interface ScheduleBound {
  */
 export function boundSchedule(problem: ScheduleProblem): ScheduleBound {
   const heads = computeHeads(problem);
-  const alone = problem.tasks.reduce((sum, { id, dueMin, weight }) => {
-    const ends = heads.get(id)?.endMin ?? 0;
-    return sum + (dueMin === null ? 0 : Math.max(ends - dueMin, 0) * weight);
-  }, 0);
+  const lateMin = (place: number) => {
+    const { id, dueMin, weight } = problem.tasks[place]!;
+    return dueMin === null ? 0 : Math.max((heads.get(id)?.endMin ?? 0) - dueMin, 0) * weight;
+  };
+  const alone = listPromises(problem.tasks).reduce((sum, tasks) => sum + Math.max(...tasks.map(lateMin)), 0);
   return {
     latenessMin: Math.max(alone, boundByHands(problem)),
     dayMin: Math.max(...boundDays(problem), 0),

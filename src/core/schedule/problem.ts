@@ -35,10 +35,29 @@ export interface ScheduleTask {
   readonly releaseMin: number | null;
   /** Latest end that was promised; null if nothing was. */
   readonly dueMin: number | null;
+  /**
+   * The promise that the task is a last one of, where a promise has several: it is as late as the latest of them, and
+   * its lateness counts once. Left out, the task is a promise by itself.
+   */
+  readonly promiseId?: string | undefined;
   /** How much a minute of lateness counts, above 0. */
   readonly weight: number;
   /** Starts at this minute and no other; null if it is free. */
   readonly pinnedMin: number | null;
+}
+
+/** The tasks that were promised, by promise, as places in the list. */
+export function listPromises(tasks: readonly ScheduleTask[]): number[][] {
+  const promises = new Map<string, number[]>();
+  const alone: number[][] = [];
+  tasks.forEach(({ dueMin, promiseId }, i) => {
+    if (dueMin === null) return;
+    if (promiseId === undefined) return void alone.push([i]);
+    const known = promises.get(promiseId);
+    if (known) known.push(i);
+    else promises.set(promiseId, [i]);
+  });
+  return [...alone, ...promises.values()];
 }
 
 /** A heater's temperature as a task begins and as it ends: a bake may start hot and be lowered. */

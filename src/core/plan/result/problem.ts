@@ -18,6 +18,7 @@ export type ProblemCode =
   | "narrowMargin"
   | "thinSheet"
   | "spareLoad"
+  | "cutUnfinished"
   // What there is does not do.
   | "shortage"
   | "smallParts"
