@@ -1,13 +1,15 @@
 /**
  * Remembers the last `most` answers of a pure function by key, the oldest forgotten first. What a plan asks again and
- * again while a dial moves (menus of sheets, rows of an outline) is then worked out once.
+ * again while a dial moves (menus of sheets, rows of an outline) is then worked out once. What was ended before it was
+ * whole (asked after the work) is not remembered.
  */
-export function createMemory<V>(most: number): (key: string, work: () => V) => V {
+export function createMemory<V>(most: number): (key: string, work: () => V, isWhole?: () => boolean) => V {
   const known = new Map<string, V>();
-  return (key, work) => {
+  return (key, work, isWhole) => {
     const found = known.get(key);
     if (found !== undefined) return found;
     const value = work();
+    if (isWhole?.() === false) return value;
     const oldest = known.keys().next();
     if (known.size >= most && !oldest.done) known.delete(oldest.value);
     known.set(key, value);

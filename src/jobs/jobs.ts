@@ -12,6 +12,7 @@ import {
   toLaidParts,
   type LaidParts,
 } from "@/core/cutting";
+import { Budget } from "@/core/budget";
 import { computeReadiness, coolPiece, findLargestLoad, fryLoad, scaleBake } from "@/core/heat";
 import { planDay, type DayBook } from "@/core/plan";
 import { ok, type Result } from "@/core/result";
@@ -28,17 +29,20 @@ import type { CutPlanDocument, LayoutDocument, YieldDocument } from "@/schemas/v
 /** What the server works out in threads of its own, so that pages are answered meanwhile. Plain data in and out. */
 const jobs = {
   layOut,
-  planCuts: (document: CutPlanDocument) => planCuts({ ...document, handTimes: craftHandTimes }),
-  computeYield(document: YieldDocument) {
+  planCuts({ budgetMs, ...document }: CutPlanDocument) {
+    const budget = startBudget(budgetMs);
+    const answers = planCuts({ ...document, handTimes: craftHandTimes }, budget);
+    return answers.ok ? ok({ ...answers.value, isFinished: !budget.cutShort }) : answers;
+  },
+  computeYield({ budgetMs, ...document }: YieldDocument) {
+    const budget = startBudget(budgetMs);
     const request = { ...document, handTimes: craftHandTimes };
-    return { ...computeYield(request), plan: planYield(request) };
+    const made = computeYield(request, budget);
+    return { ...made, plan: planYield(request, budget), isFinished: !budget.cutShort };
   },
   improveSchedule({ budgetMs, seed, ...problem }: ScheduleDocument) {
-    const endsAt = performance.now() + budgetMs;
-    return improveSchedule(problem, {
-      random: createRandom(seed),
-      isOver: () => performance.now() >= endsAt,
-    });
+    const budget = startBudget(budgetMs);
+    return improveSchedule(problem, { random: createRandom(seed), isOver: () => budget.isOver() });
   },
   computeReadiness,
   coolPiece,
@@ -62,17 +66,22 @@ const jobs = {
   unpackCopy: ({ from, to }: { from: string; to: string }) => unpackCopy(from, to),
 } as const;
 
+function startBudget(budgetMs: number): Budget {
+  const endsAtMs = performance.now() + budgetMs;
+  return new Budget(() => performance.now() >= endsAtMs);
+}
+
 /** Lays out a sheet, or searches tight within the document's budget. @returns A sentence if not one fits. */
 function layOut(document: LayoutDocument): Result<LaidParts, string> {
-  const rows = layOutParts({ ...document, mode: document.mode === "tight" ? "rows" : document.mode });
+  const rows = layOutParts(document);
   if (!rows.ok || document.mode !== "tight") return rows;
-  const deadline = performance.now() + document.budgetMs;
-  let best: TightProgress["placements"] = [];
-  for (const { placements } of searchTight(document)) {
-    best = placements;
-    if (performance.now() >= deadline) break;
+  const budget = startBudget(document.budgetMs);
+  let best: TightProgress | null = null;
+  for (const progress of searchTight(document)) {
+    best = progress;
+    if (budget.isOver()) break;
   }
-  return ok(best.length > rows.value.count ? toLaidParts(document, best) : rows.value);
+  return ok(best && best.sets > best.rowsSets ? toLaidParts(document, best) : rows.value);
 }
 
 /** A plan is packed once and sent many times, mostly within the house. */

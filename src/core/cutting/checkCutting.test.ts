@@ -7,6 +7,7 @@ import {
   layOutParts,
   planCuts,
   searchTight,
+  toLaidParts,
   type CutRequest,
   type PartsRequest,
 } from ".";
@@ -50,9 +51,10 @@ test("whatever is laid out on whatever sheet in whatever way, nothing overlaps, 
         const search = searchTight(request);
         let { value, done } = search.next();
         while (!done && value.attempts < 1) ({ value, done } = search.next());
-        const [first] = request.outlines;
-        expect(checkSheet(sheet, marginMm, webMm, [{ ...first!, placements: value.placements }])).toEqual([]);
-        expect(value.placements.length).toBeLessThanOrEqual(Math.max(value.upperBound, 0));
+        expect(checkSheet(sheet, marginMm, webMm, toLaidParts(request, value).parts)).toEqual([]);
+        expect(value.sets).toBeGreaterThanOrEqual(value.rowsSets);
+        expect(value.sets).toBeLessThanOrEqual(value.upperBound);
+        for (const { length } of value.parts) expect(length).toBeGreaterThanOrEqual(value.sets);
         return;
       }
       const answer = layOutParts(request);
@@ -95,10 +97,10 @@ test("without a web nested cuts lie in the gaps and not over each other, tight t
   });
   let { value, done } = search.next();
   while (!done && value.attempts < 1) ({ value, done } = search.next());
-  expect(value.placements.length).toBeLessThanOrEqual(value.upperBound);
+  expect(value.sets).toBeLessThanOrEqual(value.upperBound);
   expect(
     checkSheet(triangles.sheet, 0, 0, [
-      { outline: { kind: "triangle", legMm: 80 }, placements: value.placements },
+      { outline: { kind: "triangle", legMm: 80 }, placements: value.parts[0]! },
     ]),
   ).toEqual([]);
 });

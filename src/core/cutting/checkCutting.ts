@@ -45,15 +45,28 @@ export function checkSheet(
   parts: readonly CheckedPart[],
 ): CuttingFinding[] {
   const cuts = parts.flatMap(({ outline, placements }, part) => {
-    const contour = toContour(outerOutline(outline));
+    const outer = outerOutline(outline);
+    const contour = toContour(outer);
     return placements.map(({ xMm, yMm, angleDeg }, i) => {
       const polygon = placePolygon(contour, xMm, yMm, angleDeg);
-      return { polygon, name: `cut ${i + 1} of outline ${part + 1}`, ...boundsOfPolygon(polygon) };
+      const radiusMm = outer.kind === "disc" ? outer.diameterMm / 2 : null;
+      return {
+        polygon,
+        xMm,
+        yMm,
+        radiusMm,
+        name: `cut ${i + 1} of outline ${part + 1}`,
+        ...boundsOfPolygon(polygon),
+      };
     });
   });
   const findings: CuttingFinding[] = [];
-  for (const { name, polygon } of cuts) {
-    const overMm = findOutsideMm(sheet, marginMm, polygon);
+  for (const { name, polygon, radiusMm, xMm, yMm } of cuts) {
+    // A round keeps its radius more from the edge with its middle.
+    const overMm =
+      radiusMm === null
+        ? findOutsideMm(sheet, marginMm, polygon)
+        : findOutsideMm(sheet, marginMm + radiusMm, [[xMm, yMm]]);
     if (!(overMm <= SLACK_MM))
       findings.push({ code: "outside", message: `${name} is ${overMm} mm beyond the ragged edge` });
   }
@@ -62,11 +75,16 @@ export function checkSheet(
     for (const other of sorted.slice(i + 1)) {
       if (other.leftMm >= one.rightMm + webMm) break;
       if (other.topMm >= one.bottomMm + webMm || one.topMm >= other.bottomMm + webMm) continue;
-      const sharedMm = findMostSharedMm(one.polygon, other.polygon);
+      // Of two rounds the middles tell all.
+      const betweenMm =
+        one.radiusMm !== null && other.radiusMm !== null
+          ? Math.hypot(one.xMm - other.xMm, one.yMm - other.yMm) - one.radiusMm - other.radiusMm
+          : null;
+      const sharedMm = betweenMm === null ? findMostSharedMm(one.polygon, other.polygon) : -betweenMm;
       if (sharedMm > SLACK_MM)
         findings.push({ code: "overlap", message: `${one.name} and ${other.name} share ${sharedMm} mm` });
       else if (webMm > 0) {
-        const apartMm = gapMm(one.polygon, other.polygon, webMm);
+        const apartMm = betweenMm ?? gapMm(one.polygon, other.polygon, webMm);
         if (apartMm < webMm - SLACK_MM)
           findings.push({
             code: "tooNear",
@@ -109,7 +127,10 @@ function findOutsideMm({ widthMm, heightMm, shape }: SheetShape, marginMm: numbe
 export function checkCutPlan(request: CutRequest, plan: CutPlan): CuttingFinding[] {
   const findings: CuttingFinding[] = [];
   const webMm = Math.min(...request.demands.map((demand) => demand.webMm), Infinity);
-  plan.sheets.forEach(({ sheet, rolledTo, marginMm, parts, isDecoration, pass }, i) => {
+  plan.sheets.forEach((each, i) => {
+    // A sheet that is cut once more is the same record.
+    if (plan.sheets[i - 1] === each) return;
+    const { sheet, rolledTo, marginMm, parts, isDecoration, pass } = each;
     for (const finding of checkSheet(sheet, marginMm, isDecoration ? 0 : webMm, parts))
       findings.push({ ...finding, message: `sheet ${i + 1}: ${finding.message}` });
     const limit = request.boughtSheet ? null : request.sheetLimit;

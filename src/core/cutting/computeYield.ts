@@ -1,3 +1,4 @@
+import { Budget } from "../budget";
 import { requireNotNegative, requirePositive } from "../require";
 import type { Outline } from "../shape";
 import type { BlankDemand, CutPlan, CutRequest, RollingRequest } from "./cutPlan";
@@ -54,20 +55,23 @@ export const RAGGED_SPREAD_MM = 3;
  * How many this dough makes: the most over every size of sheet the baker may roll, the rest of the dough in smaller
  * ones, what is left rolled again with the trim. The range comes from rolling thicker with more ragged edge, and
  * thinner with less.
+ * @param budget - Over, the most found so far counts.
  * @throws {RangeError} If a size is not above 0, or web or margin below 0.
  */
-export function computeYield(request: YieldRequest): Yield {
+export function computeYield(request: YieldRequest, budget = new Budget()): Yield {
   requireNotNegative("doughG", request.doughG);
-  const sketch = findMost(request, request.thicknessMm, request.marginMm);
+  const sketch = findMost(request, request.thicknessMm, request.marginMm, budget);
   const low = findMost(
     request,
     request.thicknessMm + THICKNESS_SPREAD_MM,
     request.marginMm + RAGGED_SPREAD_MM,
+    budget,
   );
   const high = findMost(
     request,
     Math.max(request.thicknessMm - THICKNESS_SPREAD_MM, request.thicknessMm / 2),
     Math.max(request.marginMm - RAGGED_SPREAD_MM, 0),
+    budget,
   );
   const first = sketch?.firstRolling.reduce((sum, { entry, copies }) => sum + entry.count * copies, 0) ?? 0;
   const count = countOf(sketch);
@@ -80,17 +84,18 @@ export function computeYield(request: YieldRequest): Yield {
 }
 
 /** The sheets behind {@link computeYield}, with placed cuts; null if not one fits. */
-export function planYield(request: YieldRequest): CutPlan | null {
-  const sketch = findMost(request, request.thicknessMm, request.marginMm);
+export function planYield(request: YieldRequest, budget = new Budget()): CutPlan | null {
+  const sketch = findMost(request, request.thicknessMm, request.marginMm, budget);
   const count = countOf(sketch);
   if (!sketch || count === 0) return null;
-  return realizePlan(toCutRequest(request, count), [findStream(request, request.marginMm)], sketch);
+  const streams = [findStream(request, request.marginMm, budget)];
+  return realizePlan(toCutRequest(request, count), streams, sketch, budget);
 }
 
 const countOf = (sketch: PlanSketch | null) => sketch?.counts[0] ?? 0;
 
-function findStream(request: YieldRequest, marginMm: number): CutStream {
-  const [stream] = toStreams(toCutRequest({ ...request, marginMm }, 1));
+function findStream(request: YieldRequest, marginMm: number, budget: Budget): CutStream {
+  const [stream] = toStreams(toCutRequest({ ...request, marginMm }, 1), budget);
   if (!stream) throw new RangeError("findStream: one demand gave no stream");
   // The dough decides how many there are.
   return { ...stream, count: Infinity };
@@ -103,15 +108,20 @@ export function computeDoughAreaMm2(doughG: number, densityGPerMl: number, thick
   return (doughG / (thicknessMm * densityGPerMl)) * MM2_PER_ML_AT_1_MM;
 }
 
-function findMost(request: YieldRequest, thicknessMm: number, marginMm: number): PlanSketch | null {
+function findMost(
+  request: YieldRequest,
+  thicknessMm: number,
+  marginMm: number,
+  budget: Budget,
+): PlanSketch | null {
   requirePositive("thicknessMm", thicknessMm);
   requirePositive("densityGPerMl", request.densityGPerMl);
-  const stream = findStream(request, marginMm);
+  const stream = findStream(request, marginMm, budget);
   const menu = stream.menus[0] ?? [];
   const areaMm2 = computeDoughAreaMm2(request.doughG, request.densityGPerMl, thicknessMm);
   let best: PlanSketch | null = null;
   for (const entry of menu) {
-    if (entry.areaMm2 > areaMm2) break;
+    if (entry.areaMm2 > areaMm2 || (best && budget.isOver())) break;
     const copies = Math.floor(areaMm2 / entry.areaMm2);
     const restMm2 = areaMm2 - copies * entry.areaMm2;
     const runs: SheetRun[] = [soleRun(0, entry, copies), ...rollOut(0, menu, restMm2, Infinity)];
@@ -156,7 +166,7 @@ export function findThicknessFor(
   const steps = Math.round((within.toMm - within.fromMm) / THICKNESS_STEP_MM);
   const at = (i: number) => Number((within.fromMm + i * THICKNESS_STEP_MM).toFixed(2));
   for (let i = 0; i <= steps; i++) {
-    const isExact = countOf(findMost(request, at(i), request.marginMm)) === count;
+    const isExact = countOf(findMost(request, at(i), request.marginMm, new Budget())) === count;
     if (isExact) open ??= at(i);
     else close(at(i - 1));
   }

@@ -1,3 +1,4 @@
+import type { Budget } from "../budget";
 import { computeAreaMm2, outerOutline, type Outline } from "../shape";
 import type { BlankDemand, CutRequest } from "./cutPlan";
 import { listSheetMenu, type MenuSheet } from "./sheetMenu";
@@ -22,7 +23,7 @@ export interface CutStream {
  * The demands by cutter: a base and a ring of the same size are one stream. Streams whose blanks are seen come first,
  * among equals the larger: small blanks can still be cut from a little trim.
  */
-export function toStreams(request: CutRequest): CutStream[] {
+export function toStreams(request: CutRequest, budget: Budget): CutStream[] {
   const groups = new Map<string, BlankDemand[]>();
   for (const demand of request.demands) {
     // A ring that gives its centre back takes less dough than the disc it is cut as, and keeps to itself.
@@ -31,19 +32,19 @@ export function toStreams(request: CutRequest): CutStream[] {
     groups.set(key, [...(groups.get(key) ?? []), demand]);
   }
   return [...groups.values()]
-    .map((demands) => toStream(request, demands))
+    .map((demands) => toStream(request, demands, budget))
     .sort((a, b) => Number(isSeen(b)) - Number(isSeen(a)) || b.blankMm2 - a.blankMm2);
 }
 
 const isSeen = ({ demands }: CutStream) => demands.some(({ isVisible }) => isVisible);
 
-function toStream(request: CutRequest, demands: readonly BlankDemand[]): CutStream {
+function toStream(request: CutRequest, demands: readonly BlankDemand[], budget: Budget): CutStream {
   const [first] = demands;
   if (!first) throw new RangeError("toStream: a group of no demands");
   const outline = outerOutline(first.outline);
   const marginMm = Math.max(...demands.map((demand) => demand.marginMm));
   const { sheetLimit, rerollShrinkShare, rerollLimit, mayTurn } = request;
-  const menu = listSheetMenu({ outline, webMm: first.webMm, marginMm, mayTurn }, sheetLimit);
+  const menu = listSheetMenu({ outline, webMm: first.webMm, marginMm, mayTurn }, sheetLimit, budget);
   const menus = Array.from({ length: rerollLimit + 1 }, (_, pass) => {
     const stays = 1 - pass * rerollShrinkShare;
     return pass === 0

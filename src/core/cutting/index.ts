@@ -19,8 +19,10 @@ export { cutAims } from "./cutPlan";
 export { rollsRound } from "./portionBlanks";
 export { layOutTogether, type SharedOutline, type SharedPart, type SharedSheet } from "./layOutTogether";
 export { craftHandTimes, estimateHandMin, type CuttingHandTimes } from "./handTimes";
-export { boundCount, layOutRows, type Layout, type LayoutFault, type LayoutRequest } from "./layout";
-export type { Placement, Row, RowPattern, RowStyle } from "./rowPattern";
+export { boundCount, boundSets } from "./bound";
+export { countNeeds, countSets } from "./sets";
+export { layOutRows, type Layout, type LayoutFault, type LayoutRequest } from "./layout";
+export type { Placement, Ring, Row, RowPattern, RowStyle } from "./rowPattern";
 export {
   computeDoughAreaMm2,
   computeYield,
@@ -32,7 +34,8 @@ export {
   type Yield,
   type YieldRequest,
 } from "./computeYield";
-export { searchTightDiscs, type TightProgress, type TightRequest } from "./tightDiscs";
+export { searchTightDiscs, type TightRequest } from "./tightDiscs";
+export type { TightProgress } from "./tightSearch";
 export { tabulateYield, type YieldRow, type YieldTable, type YieldTableRequest } from "./tabulateYield";
 export { layOutWheelCuts, type WheelLayout, type WheelRequest } from "./wheelCuts";
 export { searchTightOutlines, type TightOutlineRequest } from "./tightOutlines";

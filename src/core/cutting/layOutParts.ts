@@ -11,11 +11,14 @@ import {
 } from "../shape";
 import { fillGaps } from "./fillGaps";
 import { craftHandTimes, estimateHandMin } from "./handTimes";
-import { boundCount, layOutRows, placeCuts } from "./layout";
-import { layOutTogether } from "./layOutTogether";
+import { boundCount } from "./bound";
+import { layOutRows, placeCuts, type Layout } from "./layout";
+import { layOutTogether, placeShared } from "./layOutTogether";
+import { improveRows } from "./mirrorRows";
 import type { Placement, RowPattern } from "./rowPattern";
-import { searchTightDiscs, type TightProgress } from "./tightDiscs";
+import { searchTightDiscs } from "./tightDiscs";
 import { searchTightOutlines } from "./tightOutlines";
+import type { TightProgress } from "./tightSearch";
 import { layOutWheelCuts } from "./wheelCuts";
 
 export const layoutModes = ["rows", "tight", "wheel", "nested"] as const;
@@ -63,35 +66,37 @@ export interface LaidParts {
 const MOST_IN_GAPS = 2000;
 
 /**
- * Lays out a sheet in any mode but tight, which is a search.
+ * Lays out a sheet in any mode; in tight what its search begins with: rows, or nothing where several outlines have none.
  * @returns The cuts, or a sentence on why not one fits. @throws {RangeError} On sizes no form lets through.
  */
 export function layOutParts(request: PartsRequest): Result<LaidParts, string> {
   const { mode, sheet, outlines, webMm, marginMm, mayTurn } = request;
   const [first] = outlines;
   if (!first) throw new RangeError("layOutParts: no outline");
-  if (mode === "rows" && outlines.length > 1) {
+  if ((mode === "rows" || mode === "tight") && outlines.length > 1) {
     const shared = layOutTogether(
       outlines.map((each) => ({ ...each, webMm })),
       sheet,
       marginMm,
       mayTurn,
     );
-    if (!shared.ok) return fail(shared.failure.message);
-    const parts = shared.value.parts.map(({ pattern, band }, i) => {
+    if (!shared.ok) {
+      if (mode === "rows") return fail(shared.failure.message);
+      const none = outlines.map(({ outline }) => ({ outline, placements: [], pattern: null }));
+      return ok(finish(request, none, 0));
+    }
+    const parts = shared.value.parts.map((part, i) => {
       const outline = outlines[i]?.outline ?? first.outline;
-      const placements = placeCuts(outerOutline(outline), pattern, webMm, marginMm).map((placement) => ({
-        ...placement,
-        xMm: placement.xMm + band.xMm,
-        yMm: placement.yMm + band.yMm,
-      }));
-      return { outline, placements, pattern };
+      return { outline, placements: placeShared(part, outline, webMm, marginMm), pattern: part.pattern };
     });
     return ok(finish(request, parts, shared.value.sets));
   }
   const rows = layOutRows({ outline: first.outline, sheet, webMm, marginMm, mayTurn });
   if (!rows.ok) return fail(rows.failure.message);
-  const inRows = { outline: first.outline, placements: rows.value.placements, pattern: rows.value.pattern };
+  const inRows =
+    mode === "rows"
+      ? layOutFinely(request, first.outline, rows.value)
+      : { outline: first.outline, placements: rows.value.placements, pattern: rows.value.pattern };
   if (mode === "wheel") {
     const { outline } = first;
     // A wheel rolls edge to edge: on a round sheet there are rows.
@@ -118,21 +123,37 @@ export function layOutParts(request: PartsRequest): Result<LaidParts, string> {
   return ok(finish(request, parts, null));
 }
 
-/** A tight search for the first outline: discs by their own search, others by theirs. */
+/** Of one sheet by itself there is time for rows that a plan of many sheets is not searched for. */
+function layOutFinely(request: PartsRequest, outline: Outline, rows: Layout): OpenPart {
+  const { sheet, webMm, marginMm } = request;
+  const outer = outerOutline(outline);
+  const isDisc = outer.kind === "disc";
+  const pattern = isDisc
+    ? improveRows(rows.pattern, { diameterMm: outer.diameterMm, sheet, webMm, marginMm })
+    : rows.pattern;
+  if (pattern === rows.pattern) return { outline, placements: rows.placements, pattern };
+  return { outline, placements: placeCuts(outer, pattern, webMm, marginMm), pattern };
+}
+
+/** A tight search: discs, of one size or several, by their own search, others by theirs. */
 export function searchTight(request: PartsRequest): Generator<TightProgress, TightProgress> {
-  const [first] = request.outlines;
-  if (!first) throw new RangeError("searchTight: no outline");
-  const outline = outerOutline(first.outline);
-  return outline.kind === "disc"
-    ? searchTightDiscs({ ...request, diameterMm: outline.diameterMm })
-    : searchTightOutlines({ ...request, outline });
+  const discs = request.outlines.flatMap(({ outline, ratio }) => {
+    const outer = outerOutline(outline);
+    return outer.kind === "disc" ? [{ diameterMm: outer.diameterMm, ratio }] : [];
+  });
+  return discs.length === request.outlines.length
+    ? searchTightDiscs({ ...request, discs })
+    : searchTightOutlines(request);
 }
 
 /** What a tight search has found, as a laid sheet. */
-export function toLaidParts(request: PartsRequest, placements: readonly Placement[]): LaidParts {
-  const [first] = request.outlines;
-  if (!first) throw new RangeError("toLaidParts: no outline");
-  return finish(request, [{ outline: first.outline, placements, pattern: null }], null);
+export function toLaidParts(request: PartsRequest, { parts, sets }: TightProgress): LaidParts {
+  const open = request.outlines.map(({ outline }, i) => ({
+    outline,
+    placements: parts[i] ?? [],
+    pattern: null,
+  }));
+  return finish(request, open, open.length > 1 ? sets : null);
 }
 
 interface OpenPart {

@@ -10,15 +10,14 @@ import {
 } from "../shape";
 import { alternateDiscs } from "./alternateDiscs";
 import type { Band } from "./estimatePlan";
-import { layOutRows } from "./layout";
-import { turnBox, turnPattern, type RowPattern } from "./rowPattern";
+import { layOutRows, placeCuts } from "./layout";
+import { turnBox, turnPattern, type Placement, type RowPattern } from "./rowPattern";
+import { countNeeds, countSets, type Ratioed } from "./sets";
 
 /** One of several outlines for the same sheet. */
-export interface SharedOutline {
+export interface SharedOutline extends Ratioed {
   readonly outline: Outline;
   readonly webMm: number;
-  /** How many of it go with how many of the others, above 0. */
-  readonly ratio: number;
 }
 
 /** One outline's share of a sheet. */
@@ -65,12 +64,11 @@ export function layOutTogether(
     });
   }
   const usable = { widthMm: sheet.widthMm - 2 * marginMm, heightMm: sheet.heightMm - 2 * marginMm };
-  const least = Math.min(...outlines.map(({ ratio }) => ratio));
-  const needs = (sets: number) => outlines.map(({ ratio }) => Math.ceil((sets * ratio) / least - 1e-9));
+  const needs = countNeeds(outlines);
   const candidates = [
     findBands(outlines, usable, mayTurn, needs, false),
     findBands(outlines, usable, mayTurn, needs, true),
-    ...alternate(outlines, usable, needs),
+    ...alternate(outlines, usable),
   ].flatMap((each) => each ?? []);
   const best = candidates.sort((a, b) => b.sets - a.sets)[0];
   if (best) return ok(best);
@@ -82,6 +80,43 @@ export function layOutTogether(
     `Not one set fits: ${parts.join(" and ")} mm do not go together on ${Math.floor(usable.widthMm)} × ` +
     `${Math.floor(usable.heightMm)} mm, ragged edge off. Roll a larger sheet.`;
   return fail({ kind: "nothingFits", message });
+}
+
+/** What is laid on one sheet, all with the same web between. */
+export interface SetsRequest {
+  readonly outlines: readonly (Ratioed & { readonly outline: Outline })[];
+  readonly sheet: SheetShape;
+  readonly webMm: number;
+  readonly marginMm: number;
+  readonly mayTurn: boolean;
+}
+
+/** The cuts of {@link layOutTogether}, by outline; of a single one those of its rows. None where not one set fits. */
+export function layOutSets({ outlines, sheet, webMm, marginMm, mayTurn }: SetsRequest): Placement[][] {
+  const [only, ...more] = outlines;
+  if (only && more.length === 0) {
+    const rows = layOutRows({ ...only, sheet, webMm, marginMm, mayTurn });
+    return [rows.ok ? [...rows.value.placements] : []];
+  }
+  const withWeb = outlines.map((each) => ({ ...each, webMm }));
+  const shared = layOutTogether(withWeb, sheet, marginMm, mayTurn);
+  return shared.ok
+    ? shared.value.parts.map((part, i) => placeShared(part, outlines[i]!.outline, webMm, marginMm))
+    : outlines.map(() => []);
+}
+
+/** The cuts of one outline's share of a sheet. */
+export function placeShared(
+  { pattern, band }: SharedPart,
+  outline: Outline,
+  webMm: number,
+  marginMm: number,
+): Placement[] {
+  return placeCuts(outerOutline(outline), pattern, webMm, marginMm).map((placement) => ({
+    ...placement,
+    xMm: placement.xMm + band.xMm,
+    yMm: placement.yMm + band.yMm,
+  }));
 }
 
 type Needs = (sets: number) => readonly number[];
@@ -155,7 +190,7 @@ function findBands(
   return { parts, sets };
 }
 
-function alternate(outlines: readonly SharedOutline[], usable: BoxMm, needs: Needs): SharedSheet[] {
+function alternate(outlines: readonly SharedOutline[], usable: BoxMm): SharedSheet[] {
   const [one, two] = outlines;
   if (!one || !two || outlines.length > 2) return [];
   const [a, b] = [outerOutline(one.outline), outerOutline(two.outline)];
@@ -172,9 +207,9 @@ function alternate(outlines: readonly SharedOutline[], usable: BoxMm, needs: Nee
       pattern: turned ? turnPattern(pattern) : pattern,
     });
     const parts = large === a ? [rows.large, rows.small] : [rows.small, rows.large];
-    const [first, second] = needs(1);
-    const sets = Math.floor(
-      Math.min((parts[0]?.count ?? 0) / (first ?? 1), (parts[1]?.count ?? 0) / (second ?? 1)),
+    const sets = countSets(
+      outlines,
+      parts.map(({ count }) => count),
     );
     return sets > 0 ? [{ parts: parts.map(toPart), sets }] : [];
   });

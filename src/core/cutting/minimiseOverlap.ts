@@ -13,22 +13,22 @@ const LEAST_FALL = 0.7;
 const ARMIJO = 1e-4;
 
 /**
- * Pushes points apart until none are nearer than `spacingMm` and all lie in the room: minimises the sum of squared
- * overlaps by L-BFGS. Changes `centres` in place. Yields after every look at the whole, so that a clock can be kept:
- * of tens of thousands of points one look takes milliseconds.
- * @param centres - x and y by turns, mm. @param toleranceMm - Overlap that counts as none.
+ * Pushes rounds apart until no two overlap and all lie in the room: minimises the sum of squared overlaps by L-BFGS.
+ * Changes `centres` in place. Yields after every look at the whole, so that a clock can be kept: of tens of thousands
+ * of rounds one look takes milliseconds.
+ * @param centres - x and y by turns, mm. @param radiiMm - Of each. @param toleranceMm - Overlap that counts as none.
  * @returns The overlap left (sum of squares, mm²), or 0 if no single overlap is above the tolerance; the centres are
  * where it was reached or given up. O(steps · n).
  * @see Nocedal & Wright, Numerical Optimization (2006), algorithm 7.4.
  */
 export function* minimiseOverlap(
   centres: Float64Array,
+  radiiMm: Float64Array,
   room: Room,
-  spacingMm: number,
   toleranceMm: number,
 ): Generator<undefined, number> {
   const size = centres.length;
-  const near = new Neighbours(room, spacingMm, size / 2);
+  const near = new Neighbours(room, radiiMm);
   let gradient = new Float64Array(size);
   let energy = computeOverlap(centres, room, near, gradient);
   const past: { step: Float64Array; turn: Float64Array; inverse: number }[] = [];
@@ -110,9 +110,7 @@ function addScaled(target: Float64Array, added: Float64Array, scale: number): vo
   for (let i = 0; i < target.length; i++) target[i] = target[i]! + scale * added[i]!;
 }
 
-/**
- * Points in cells as wide as the spacing: only those of the same cell or one beside it can be nearer than that.
- */
+/** Rounds in cells as wide as the largest: only those of the same cell or one beside it can overlap. */
 class Neighbours {
   private readonly across: number;
   private readonly down: number;
@@ -120,25 +118,29 @@ class Neighbours {
   private readonly next: Int32Array;
   private readonly cellOf: Int32Array;
 
+  private readonly cellMm: number;
+
   constructor(
     { widthMm, heightMm }: BoxMm,
-    readonly spacingMm: number,
-    count: number,
+    readonly radiiMm: Float64Array,
   ) {
-    this.across = Math.max(Math.ceil(widthMm / spacingMm), 1);
-    this.down = Math.max(Math.ceil(heightMm / spacingMm), 1);
+    const cellMm = 2 * radiiMm.reduce((most, mm) => Math.max(most, mm), 0);
+    const count = radiiMm.length;
+    this.cellMm = cellMm;
+    this.across = Math.max(Math.ceil(widthMm / cellMm), 1);
+    this.down = Math.max(Math.ceil(heightMm / cellMm), 1);
     this.first = new Int32Array(this.across * this.down);
     this.next = new Int32Array(count);
     this.cellOf = new Int32Array(count);
   }
 
-  /** Sorts the points into their cells; what is outside of the room is in the nearest. */
+  /** Sorts the rounds into their cells; what is outside of the room is in the nearest. */
   sort(centres: Float64Array): void {
-    const { across, down, first, next, cellOf, spacingMm } = this;
+    const { across, down, first, next, cellOf, cellMm } = this;
     first.fill(-1);
     for (let i = next.length - 1; i >= 0; i--) {
-      const column = Math.min(Math.max(Math.floor(centres[2 * i]! / spacingMm), 0), across - 1);
-      const line = Math.min(Math.max(Math.floor(centres[2 * i + 1]! / spacingMm), 0), down - 1);
+      const column = Math.min(Math.max(Math.floor(centres[2 * i]! / cellMm), 0), across - 1);
+      const line = Math.min(Math.max(Math.floor(centres[2 * i + 1]! / cellMm), 0), down - 1);
       const cell = line * across + column;
       cellOf[i] = cell;
       next[i] = first[cell]!;
@@ -146,7 +148,7 @@ class Neighbours {
     }
   }
 
-  /** Calls `meet` once for every two points that may be near each other. */
+  /** Calls `meet` once for every two that may overlap. */
   forEachPair(meet: (i: number, j: number) => void): void {
     const { across, down, first, next, cellOf } = this;
     for (let i = 0; i < next.length; i++) {
@@ -165,17 +167,16 @@ class Neighbours {
   }
 }
 
-/** Of the point that is looked at: kept, since it is asked for all the time. */
+/** Of the round that is looked at: kept, since it is asked for all the time. */
 const beyond = new Float64Array(2);
 
 /** Sum of squared overlaps, with the walls too; writes its gradient. */
 function computeOverlap(centres: Float64Array, room: Room, near: Neighbours, gradient: Float64Array): number {
   gradient.fill(0);
-  const { spacingMm } = near;
-  const squared = spacingMm * spacingMm;
+  const { radiiMm } = near;
   let energy = 0;
   for (let i = 0; i < centres.length; i += 2) {
-    room.beyond(centres[i]!, centres[i + 1]!, beyond);
+    room.beyond(centres[i]!, centres[i + 1]!, radiiMm[i >> 1]!, beyond);
     const [beyondX, beyondY] = [beyond[0]!, beyond[1]!];
     energy += beyondX * beyondX + beyondY * beyondY;
     gradient[i] = 2 * beyondX;
@@ -186,10 +187,11 @@ function computeOverlap(centres: Float64Array, room: Room, near: Neighbours, gra
     const i = 2 * one;
     const j = 2 * other;
     const dx = centres[i]! - centres[j]!;
+    const spacingMm = radiiMm[one]! + radiiMm[other]!;
     if (dx >= spacingMm || dx <= -spacingMm) return;
     const dy = centres[i + 1]! - centres[j + 1]!;
     const distanceSquared = dx * dx + dy * dy;
-    if (distanceSquared >= squared) return;
+    if (distanceSquared >= spacingMm * spacingMm) return;
     // Two centres in one spot are parted along x.
     const distance = distanceSquared > 0 ? Math.sqrt(distanceSquared) : 1e-9;
     const overlap = spacingMm - distance;
@@ -208,14 +210,14 @@ function computeOverlap(centres: Float64Array, room: Room, near: Neighbours, gra
 function findLargestOverlapMm(centres: Float64Array, room: Room, near: Neighbours): number {
   let worst = 0;
   for (let i = 0; i < centres.length; i += 2) {
-    room.beyond(centres[i]!, centres[i + 1]!, beyond);
+    room.beyond(centres[i]!, centres[i + 1]!, near.radiiMm[i >> 1]!, beyond);
     worst = Math.max(worst, Math.abs(beyond[0]!), Math.abs(beyond[1]!));
   }
   near.sort(centres);
   near.forEachPair((one, other) => {
     const [i, j] = [2 * one, 2 * other];
     const apartMm = Math.hypot(centres[i]! - centres[j]!, centres[i + 1]! - centres[j + 1]!);
-    worst = Math.max(worst, near.spacingMm - apartMm);
+    worst = Math.max(worst, near.radiiMm[one]! + near.radiiMm[other]! - apartMm);
   });
   return worst;
 }

@@ -150,7 +150,7 @@ test("more freedom never gives fewer: where cuts may be turned there are at leas
 
 test("a tight search of hearts is never below rows, repeats itself, and keeps the web", () => {
   const request = {
-    outline: { kind: "heart", widthMm: 80, heightMm: 70 },
+    outlines: [{ outline: { kind: "heart", widthMm: 80, heightMm: 70 }, ratio: 1 }],
     sheet: { widthMm: 350, heightMm: 270 },
     webMm: 2,
     marginMm: 5,
@@ -164,9 +164,9 @@ test("a tight search of hearts is never below rows, repeats itself, and keeps th
     return found.value;
   };
   const found = run();
-  expect(found.placements.length).toBeGreaterThanOrEqual(found.rowsCount);
-  expect(found.placements.length).toBeLessThanOrEqual(found.upperBound);
-  check(request.outline, found.placements, request.sheet, 5, 2);
+  expect(found.sets).toBeGreaterThanOrEqual(found.rowsSets);
+  expect(found.sets).toBeLessThanOrEqual(found.upperBound);
+  check(request.outlines[0].outline, found.parts[0]!, request.sheet, 5, 2);
   expect(run()).toEqual(found);
 });
 

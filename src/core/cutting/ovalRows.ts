@@ -9,7 +9,9 @@ import {
   type SheetShape,
 } from "../shape";
 import { listFamilies } from "./outlineRows";
+import { improveRows } from "./mirrorRows";
 import type { Row, RowPattern } from "./rowPattern";
+import { findSpan } from "./span";
 import { FIT_TOLERANCE_MM } from "./tolerance";
 
 /** Rows without end, to be laid over a round or oval sheet. */
@@ -65,7 +67,10 @@ export function findBestOvalRows(
     startMm: startMm - marginMm,
     acrossMm: acrossMm - marginMm,
   });
-  return { ...best, rows: best.rows.map(inside) };
+  const inRows = { ...best, rows: best.rows.map(inside) };
+  return outline.kind === "disc"
+    ? improveRows(inRows, { diameterMm: outline.diameterMm, sheet, webMm, marginMm })
+    : inRows;
 }
 
 function listLattices(outline: Outline, webMm: number, mayTurn: boolean): Lattice[] {
@@ -103,19 +108,6 @@ function findRoom(
 ): HalfPlane[] {
   if (outline.kind === "disc") return drawIn(planes, marginMm, () => outline.diameterMm / 2);
   return drawIn(planes, marginMm, reachOfPolygon(placePolygon(toContour(outline), 0, 0, angleDeg)));
-}
-
-/** The stretch of a line across the sheet on which a middle may lie; empty if `from` > `to`. */
-function findSpan(room: readonly HalfPlane[], yMm: number): { from: number; to: number } {
-  let [from, to] = [-Infinity, Infinity];
-  for (const { nx, ny, reachMm } of room) {
-    const rest = reachMm - ny * yMm;
-    if (Math.abs(nx) < 1e-12) {
-      if (rest < -FIT_TOLERANCE_MM) return { from: Infinity, to: -Infinity };
-    } else if (nx > 0) to = Math.min(to, rest / nx);
-    else from = Math.max(from, rest / nx);
-  }
-  return { from, to };
 }
 
 /** A row's line across the sheet, and the stretch of it on which middles may lie. */

@@ -1,3 +1,4 @@
+import { Budget } from "../budget";
 import { requireNotNegative, requirePositive, requireThat } from "../require";
 import { fail, ok, type Result } from "../result";
 import { computeAreaMm2, computeBox, describeOutline, outerOutline, type BoxMm } from "../shape";
@@ -35,30 +36,32 @@ export type CutAnswers = Readonly<Partial<Record<CutAim, CutPlan>>> & {
  * sheet, small sheets shared where that saves dough, then re-rolls of the trim, searched over every sheet of the menu
  * and every number of re-rolls the dough allows. What is seen comes from the first rolling, what is not from trim as
  * far as it goes.
+ * @param budget - Over, the best found so far are realized.
  * @returns For each aim a plan within the slack of the best, or why a blank cannot be cut.
  * @throws {RangeError} On a request no form lets through (not finite, out of range).
  */
-export function planCuts(asked: CutRequest): Result<CutAnswers, CutFault> {
+export function planCuts(asked: CutRequest, budget = new Budget()): Result<CutAnswers, CutFault> {
   checkRequest(asked);
   // A bought sheet is rolled thinner or used as it is: it does not grow.
   const thicknessMm = Math.min(asked.thicknessMm, asked.boughtSheet?.thicknessMm ?? Infinity);
   const request = { ...asked, thicknessMm };
-  const streams = toStreams(request);
+  const streams = toStreams(request, budget);
   const tooLarge = streams.find(({ menus }) => (menus[0] ?? []).length === 0);
   if (tooLarge) return fail(describeNothingFits(request, tooLarge));
 
   const { boughtSheet, pinnedSheet } = request;
   const search = boughtSheet
-    ? searchFixedSheets(request, streams, listRolledThinner(boughtSheet, request))
-    : ok(createSearch(request, streams));
+    ? searchFixedSheets(request, streams, listRolledThinner(boughtSheet, request), budget)
+    : ok(createSearch(request, streams, budget));
   if (!search.ok) return search;
   // What was found for one aim may serve another better than its own search.
   const sense = sensible((request.thicknessMm * request.densityGPerMl) / 1000);
   const sketches = [leastDough, fewestRerolls, leastTime, sense].map(search.value);
   const realized = new Map<PlanSketch, CutPlan>();
   const answer = (aim: Aim) => {
-    const sketch = choose(sketches, aim);
-    const plan = realized.get(sketch) ?? realizePlan(request, streams, sketch);
+    // With no time left what has been laid out for one aim serves the others too.
+    const sketch = choose(budget.cutShort && realized.size > 0 ? [...realized.keys()] : sketches, aim);
+    const plan = realized.get(sketch) ?? realizePlan(request, streams, sketch, budget);
     realized.set(sketch, plan);
     return plan;
   };
@@ -73,9 +76,9 @@ export function planCuts(asked: CutRequest): Result<CutAnswers, CutFault> {
   };
   if (!pinnedSheet) return ok(answers);
 
-  const pinned = searchFixedSheets(request, streams, [pinnedSheet]);
+  const pinned = searchFixedSheets(request, streams, [pinnedSheet], budget);
   if (!pinned.ok) return pinned;
-  return ok({ ...answers, pinned: realizePlan(request, streams, pinned.value(leastDough)) });
+  return ok({ ...answers, pinned: realizePlan(request, streams, pinned.value(leastDough), budget) });
 }
 
 /**
@@ -96,11 +99,15 @@ function findSensible(request: CutRequest, sheets: CutPlan, portioned: CutPlan |
 }
 
 /** Plans of sheets of any size, by aim. One stream is searched once for all aims. */
-function createSearch(request: CutRequest, streams: readonly CutStream[]): (aim: Aim) => PlanSketch {
+function createSearch(
+  request: CutRequest,
+  streams: readonly CutStream[],
+  budget: Budget,
+): (aim: Aim) => PlanSketch {
   const [only, ...more] = streams;
   if (!only) throw new RangeError("createSearch: no stream to cut");
-  if (more.length > 0) return (aim) => findPlan(request, streams, aim);
-  const sketches = listSketches(request, streams, 0, only, []);
+  if (more.length > 0) return (aim) => findPlan(request, streams, aim, budget);
+  const sketches = listSketches(request, streams, 0, only, [], budget);
   return (aim) => choose(sketches, aim);
 }
 
@@ -108,9 +115,9 @@ function createSearch(request: CutRequest, streams: readonly CutStream[]): (aim:
  * The streams one by one from the last: each takes from a first rolling only what the trim of all cannot give it.
  * The ones before it are rolled in full as long as their turn has not come.
  */
-function findPlan(request: CutRequest, streams: readonly CutStream[], aim: Aim): PlanSketch {
+function findPlan(request: CutRequest, streams: readonly CutStream[], aim: Aim, budget: Budget): PlanSketch {
   const runs = streams.map((stream, i) =>
-    i < streams.length - 1 ? rollInFull(request, stream, i, aim) : [],
+    i < streams.length - 1 ? rollInFull(request, stream, i, aim, budget) : [],
   );
   let best: PlanSketch | null = null;
   for (let i = streams.length - 1; i >= 0; i--) {
@@ -118,21 +125,27 @@ function findPlan(request: CutRequest, streams: readonly CutStream[], aim: Aim):
     const stream = streams[i];
     if (!stream) break;
     // Fewer sheets of this stream leave less trim for those after it: not every sketch still gives them enough.
-    const sketches = listSketches(request, streams, i, stream, others).filter((sketch) =>
+    const sketches = listSketches(request, streams, i, stream, others, budget).filter((sketch) =>
       meets(sketch, streams),
     );
     const found: PlanSketch = choose(best ? [best, ...sketches] : sketches, aim);
     runs[i] = found.firstRolling.filter(({ parts }) => parts[0]?.stream === i);
     best = found;
     // As long as a stream needs sheets of its own, no trim is left over for the ones before it.
-    if ((runs[i] ?? []).length > 0) break;
+    if ((runs[i] ?? []).length > 0 || budget.isOver()) break;
   }
   if (!best) throw new RangeError("findPlan: no stream to cut");
-  return shareLastSheets(request, streams, best);
+  return shareLastSheets(request, streams, best, budget);
 }
 
 /** A stream by itself, no re-rolls counted on. */
-function rollInFull(request: CutRequest, stream: CutStream, index: number, aim: Aim): readonly SheetRun[] {
+function rollInFull(
+  request: CutRequest,
+  stream: CutStream,
+  index: number,
+  aim: Aim,
+  budget: Budget,
+): readonly SheetRun[] {
   const menu = stream.menus[0] ?? [];
   const alone = [{ ...stream, menus: stream.menus.map(() => menu) }];
   const sketches = listRuns(
@@ -141,6 +154,7 @@ function rollInFull(request: CutRequest, stream: CutStream, index: number, aim: 
     0,
     (runs) => estimatePlan({ ...request, rerollLimit: 0 }, alone, runs),
     (sketch) => meets(sketch, alone),
+    budget,
   );
   return choose(sketches, aim).firstRolling.map((run) => soleRun(index, run.entry, run.copies));
 }
@@ -152,6 +166,7 @@ function listSketches(
   index: number,
   stream: CutStream,
   others: readonly SheetRun[],
+  budget: Budget,
 ): PlanSketch[] {
   return Array.from({ length: request.rerollLimit + 1 }, (_, rerollLimit) =>
     listRuns(
@@ -160,6 +175,7 @@ function listSketches(
       index,
       (runs) => estimatePlan({ ...request, rerollLimit }, streams, [...others, ...runs]),
       (sketch) => meets(sketch, streams),
+      budget,
     ),
   ).flat();
 }
@@ -174,10 +190,11 @@ function listRuns(
   stream: number,
   estimate: (runs: readonly SheetRun[]) => PlanSketch,
   isMet: (sketch: PlanSketch) => boolean,
+  budget: Budget,
 ): PlanSketch[] {
   const none = estimate([]);
   if (isMet(none)) return [none];
-  return menu.flatMap((first, index) => {
+  const listFor = (first: MenuSheet, index: number): PlanSketch[] => {
     const copies = findFewest(1, Math.ceil(demand / first.count), (n) =>
       isMet(estimate([soleRun(stream, first, n)])),
     );
@@ -196,7 +213,15 @@ function listRuns(
       if (isMet(shorter)) return [alone, shorter];
     }
     return [alone];
-  });
+  };
+  // The largest sheets first: one of them is a plan, should there be no time for the others.
+  const sketches: PlanSketch[][] = [];
+  for (let index = menu.length - 1; index >= 0; index--) {
+    const first = menu[index]!;
+    if (sketches.length > 0 && budget.isOver()) break;
+    sketches.push(listFor(first, index));
+  }
+  return sketches.reverse().flat();
 }
 
 function checkRequest(request: CutRequest): void {

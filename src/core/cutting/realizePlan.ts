@@ -1,3 +1,4 @@
+import type { Budget } from "../budget";
 import { computeAreaMm2, computeSheetAreaMm2, type Outline } from "../shape";
 import type {
   BlankDemand,
@@ -12,14 +13,26 @@ import type {
 import type { CutStream } from "./cutStream";
 import { rollOut, type PlanSketch, type RunPart, type SheetRun } from "./estimatePlan";
 import { estimateHandMin } from "./handTimes";
-import { boundCount, layOutRows, placeCuts } from "./layout";
+import { boundCount } from "./bound";
+import { layOutRows, placeCuts } from "./layout";
 import type { Placement, RowPattern } from "./rowPattern";
-import { listSheetMenu } from "./sheetMenu";
+import { listSheetMenu, type MenuSheet } from "./sheetMenu";
 
 const MM2_PER_ML_AT_1_MM = 1000;
 
+/**
+ * A sheet of a menu with its only cutter's cuts: plans for other aims, and of the next turn of a dial, roll the same. A
+ * menu is one cutter's, one web's and one ragged edge's.
+ */
+const laidAlone = new WeakMap<MenuSheet, LaidPart>();
+
 /** Turns a sketch into sheets with placed cuts and masses, and what is left into decorations. O(blanks). */
-export function realizePlan(request: CutRequest, streams: readonly CutStream[], sketch: PlanSketch): CutPlan {
+export function realizePlan(
+  request: CutRequest,
+  streams: readonly CutStream[],
+  sketch: PlanSketch,
+  budget: Budget,
+): CutPlan {
   const gPerMm2 = (request.thicknessMm * request.densityGPerMl) / MM2_PER_ML_AT_1_MM;
   const uses = streams.map((stream) => openUses(stream));
   const laid = new Map<RunPart, LaidPart>();
@@ -33,8 +46,13 @@ export function realizePlan(request: CutRequest, streams: readonly CutStream[], 
     const cutParts = parts.map((part, i): CutPart => {
       const stream = streams[part.stream];
       if (!stream) throw new RangeError(`realizePlan: no stream ${part.stream}`);
-      const known = laid.get(part) ?? layOutPart(request, stream, entry.sheet, marginMm, part);
+      const isMenus = parts.length === 1 && part.band === null && part.pattern === null;
+      const known =
+        laid.get(part) ??
+        (isMenus ? laidAlone.get(entry) : undefined) ??
+        layOutPart(request, stream, entry.sheet, marginMm, part);
       laid.set(part, known);
+      if (isMenus) laidAlone.set(entry, known);
       const taken = takenOf[i] ?? [];
       const cut = taken.reduce((sum, { count }) => sum + count, 0);
       blanksMm2 += cut * stream.blankMm2;
@@ -83,7 +101,7 @@ export function realizePlan(request: CutRequest, streams: readonly CutStream[], 
   const blanksG = sum(sheets, (sheet) => sheet.blanksG);
   const rolledLossG = sum(rerolls, ({ lossG }) => lossG);
   const leftG = doughG - blanksG - rolledLossG;
-  const decorated = decorate(request, leftG / gPerMm2, rerolls.length + 1);
+  const decorated = decorate(request, leftG / gPerMm2, rerolls.length + 1, budget);
   const decorationsG = sum(decorated.sheets, (sheet) => sheet.blanksG);
   const lossG = rolledLossG + decorated.lossMm2 * gPerMm2;
   return {
@@ -205,14 +223,14 @@ const DECORATION_WEB_MM = 1;
 const DECORATION_MARGIN_MM = 4;
 
 /** As many decorations as what is left gives, rolled once more. */
-function decorate(request: CutRequest, leftMm2: number, pass: number) {
+function decorate(request: CutRequest, leftMm2: number, pass: number, budget: Budget) {
   const { decoration, sheetLimit, mayTurn, rerollLossShare, rerollShrinkShare } = request;
   const stays = 1 - pass * rerollShrinkShare;
   if (!decoration || stays <= 0) return { sheets: [], lossMm2: 0 };
   const cut = { outline: decoration, webMm: DECORATION_WEB_MM, marginMm: DECORATION_MARGIN_MM, mayTurn };
   const limit = { widthMm: sheetLimit.widthMm * stays, heightMm: sheetLimit.heightMm * stays };
   const usableMm2 = leftMm2 * (1 - rerollLossShare);
-  const runs = rollOut(0, listSheetMenu(cut, limit), usableMm2, Infinity);
+  const runs = rollOut(0, listSheetMenu(cut, limit, budget), usableMm2, Infinity);
   if (runs.length === 0) return { sheets: [], lossMm2: 0 };
   const sheets = runs.flatMap(({ entry, copies }) => {
     const layout = layOutRows({ ...cut, sheet: entry.sheet });

@@ -2,10 +2,20 @@ import type { BoxMm } from "../shape";
 
 /**
  * How the rows stand to each other. `pushed` is rows as close as they may be, moved to either end by turns; `blocks` is rows of upright rectangles, then rows of turned ones; `halved` is
- * squares in a grid, each cut corner to corner; `fitted` is an outline's own rows, every cut against the next.
+ * squares in a grid, each cut corner to corner; `fitted` is an outline's own rows, every cut against the next; `rings` has
+ * rings in place of rows.
  */
 export type RowStyle =
-  "square" | "pushed" | "staggered" | "stretched" | "mixed" | "grid" | "blocks" | "halved" | "fitted";
+  | "square"
+  | "pushed"
+  | "staggered"
+  | "stretched"
+  | "mixed"
+  | "grid"
+  | "blocks"
+  | "halved"
+  | "fitted"
+  | "rings";
 
 /** One row of cuts. Centres are measured inside the usable part of the sheet, from its top left corner. */
 export interface Row {
@@ -21,12 +31,25 @@ export interface Row {
   readonly between: { readonly afterMm: number; readonly count: number } | null;
 }
 
+/** A ring of cuts about the middle of a round sheet. */
+export interface Ring {
+  /** The sheet's middle, inside its ragged edge, along and across. */
+  readonly middleMm: number;
+  /** To the cuts' centres; 0 for one in the middle. */
+  readonly radiusMm: number;
+  readonly count: number;
+  /** Where the first cut stands, degrees clockwise from the right. */
+  readonly startDeg: number;
+}
+
 /** Rows of cuts that a hand can follow with a ruler. */
 export interface RowPattern {
   readonly style: RowStyle;
   /** The rows run along the sheet's height instead of its width. */
   readonly rowsRunDown: boolean;
   readonly rows: readonly Row[];
+  /** In place of rows, the outermost first. */
+  readonly rings?: readonly Ring[] | undefined;
   readonly count: number;
 }
 
@@ -40,6 +63,7 @@ export interface Placement {
 
 /** Every cut of the pattern on a sheet with a ragged margin `marginMm` all round. O(count). */
 export function placePattern(pattern: RowPattern, marginMm: number): Placement[] {
+  if (pattern.rings) return pattern.rings.flatMap((ring) => placeRing(ring, marginMm));
   return pattern.rows.flatMap((row) => {
     const place = (alongMm: number, angleDeg: number): Placement => {
       const [along, across] = [marginMm + alongMm, marginMm + row.acrossMm];
@@ -58,6 +82,17 @@ export function placePattern(pattern: RowPattern, marginMm: number): Placement[]
         ? [placement, place(row.startMm + i * row.pitchMm + between.afterMm, turnedDeg)]
         : [placement],
     );
+  });
+}
+
+function placeRing({ middleMm, radiusMm, count, startDeg }: Ring, marginMm: number): Placement[] {
+  return Array.from({ length: count }, (_, i) => {
+    const angle = ((startDeg + (i * 360) / count) * Math.PI) / 180;
+    return {
+      xMm: marginMm + middleMm + radiusMm * Math.cos(angle),
+      yMm: marginMm + middleMm + radiusMm * Math.sin(angle),
+      angleDeg: 0,
+    };
   });
 }
 

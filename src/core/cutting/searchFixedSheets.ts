@@ -1,3 +1,4 @@
+import type { Budget } from "../budget";
 import { fail, ok, type Result } from "../result";
 import { computeSheetAreaMm2, type SheetShape } from "../shape";
 import { choose, findFewest, type Aim } from "./chooseSketch";
@@ -16,8 +17,13 @@ export function searchFixedSheets(
   request: CutRequest,
   streams: readonly CutStream[],
   sheets: readonly SheetShape[],
+  budget: Budget,
 ): Result<(aim: Aim) => PlanSketch, CutFault> {
-  const laid = sheets.map((sheet) => layOutSheet(request, streams, sheet));
+  const laid: Result<LaidSheet, CutFault>[] = [];
+  for (const sheet of sheets) {
+    if (laid.some(({ ok: isLaid }) => isLaid) && budget.isOver()) break;
+    laid.push(layOutSheet(request, streams, sheet, budget));
+  }
   const possible = laid.flatMap((result) => (result.ok ? [result.value] : []));
   if (possible.length > 0) {
     return ok((aim) =>
@@ -42,6 +48,7 @@ function layOutSheet(
   request: CutRequest,
   streams: readonly CutStream[],
   sheet: SheetShape,
+  budget: Budget,
 ): Result<LaidSheet, CutFault> {
   const areaMm2 = computeSheetAreaMm2(sheet);
   const soles: SheetRun[] = [];
@@ -53,7 +60,7 @@ function layOutSheet(
     }
     soles.push(soleRun(i, { sheet, areaMm2, count: layout.value.count }, 1));
   }
-  return ok({ soles, together: layOutAll(request, streams, sheet) });
+  return ok({ soles, together: budget.isOver() ? null : layOutAll(request, streams, sheet) });
 }
 
 function listRepeats(

@@ -1,3 +1,4 @@
+import type { Budget } from "../budget";
 import type { BoxMm } from "../shape";
 import type { CutRequest } from "./cutPlan";
 import type { CutStream } from "./cutStream";
@@ -16,12 +17,13 @@ export function shareLastSheets(
   request: CutRequest,
   streams: readonly CutStream[],
   sketch: PlanSketch,
+  budget: Budget,
 ): PlanSketch {
   let best = sketch;
   for (let i = 0; i < streams.length; i++) {
     for (let j = i + 1; j < streams.length; j++) {
       const [one, two] = [findSmallest(best, i), findSmallest(best, j)];
-      const shared = one && two && joinSheets(request, streams, one, two);
+      const shared = one && two && joinSheets(request, streams, one, two, budget);
       if (!shared) continue;
       const runs = [...takeOff(takeOff(best.firstRolling, one), two), shared];
       const joined = estimatePlan({ ...request, rerollLimit: best.rerolls }, streams, runs);
@@ -51,6 +53,7 @@ function joinSheets(
   streams: readonly CutStream[],
   one: SheetRun,
   two: SheetRun,
+  budget: Budget,
 ): SheetRun | null {
   const [first, second] = [streams[one.parts[0]?.stream ?? 0], streams[two.parts[0]?.stream ?? 0]];
   if (!first || !second) return null;
@@ -71,6 +74,7 @@ function joinSheets(
   const belows = list(second, two.entry.count);
   let best: SheetRun | null = null;
   for (const above of list(first, one.entry.count)) {
+    if (budget.isOver()) break;
     for (const below of belows) {
       for (const isStacked of [true, false]) {
         const [a, b] = [above.usable, below.usable];

@@ -1,3 +1,4 @@
+import type { Budget } from "../budget";
 import { createMemory } from "../createMemory";
 import {
   computeBox,
@@ -34,25 +35,28 @@ export interface MenuRequest {
  * round sheet, and none that gives fewer cuts from more dough than another.
  * @returns Sorted by count and by area, both strictly rising. Empty if not one cut fits.
  */
-export function listSheetMenu(request: MenuRequest, limit: BoxMm): readonly MenuSheet[] {
+export function listSheetMenu(request: MenuRequest, limit: BoxMm, budget: Budget): readonly MenuSheet[] {
   const { outline, webMm, marginMm, mayTurn } = request;
-  return remember(JSON.stringify([outline, webMm, marginMm, mayTurn, limit]), () => workOut(request, limit));
+  return remember(
+    JSON.stringify([outline, webMm, marginMm, mayTurn, limit]),
+    () => workOut(request, limit, budget),
+    () => !budget.cutShort,
+  );
 }
 
 /** Menus remembered at once: a table of cutters by margin asks for some dozens. */
 const MOST_MENUS = 120;
 const remember = createMemory<readonly MenuSheet[]>(MOST_MENUS);
 
-function workOut(request: MenuRequest, limit: BoxMm): readonly MenuSheet[] {
+function workOut(request: MenuRequest, limit: BoxMm, budget: Budget): readonly MenuSheet[] {
   const { marginMm } = request;
   const usableLimit = { widthMm: limit.widthMm - 2 * marginMm, heightMm: limit.heightMm - 2 * marginMm };
   // An outline's own rows were counted on these very sheets; rows of discs and blocks of rectangles may be better yet.
-  const listed = keepUndominated(thinOut(listUsables(request, usableLimit), marginMm));
+  const listed = keepUndominated(thinOut(listUsables(request, usableLimit), marginMm, budget));
   if (!hasPlainRows(request.outline)) return listed;
-  const recounted = listed.map((entry) => ({
-    ...entry,
-    count: countRows({ ...request, sheet: entry.sheet }),
-  }));
+  const recounted = listed.map((entry) =>
+    budget.isOver() ? entry : { ...entry, count: countRows({ ...request, sheet: entry.sheet }) },
+  );
   return keepUndominated([...recounted, ...listRoundSheets(request, limit)]);
 }
 
@@ -73,10 +77,12 @@ const COUNT_STEP = Math.log(1.004);
  * Of each count, or of counts that are as good as the same, the smallest sheet; and the one that gives the most. A small
  * cutter has millions of sheets on a large bench.
  */
-function thinOut(usables: Iterable<UsableSheet>, marginMm: number): MenuSheet[] {
+function thinOut(usables: Iterable<UsableSheet>, marginMm: number, budget: Budget): MenuSheet[] {
   const smallest = new Map<number, MenuSheet>();
   let most: MenuSheet | null = null;
+  let looked = 0;
   for (const { usable, count } of usables) {
+    if (++looked % LOOKS_PER_CLOCK === 0 && budget.isOver()) break;
     const step = count <= ALL_UP_TO ? count : ALL_UP_TO + Math.ceil(Math.log(count / ALL_UP_TO) / COUNT_STEP);
     const [widthMm, heightMm] = [usable.widthMm + 2 * marginMm, usable.heightMm + 2 * marginMm];
     const areaMm2 = widthMm * heightMm;
@@ -89,6 +95,9 @@ function thinOut(usables: Iterable<UsableSheet>, marginMm: number): MenuSheet[] 
   }
   return [...smallest.values(), ...(most ? [most] : [])];
 }
+
+/** Sheets looked at between two looks at the clock: a fraction of a millisecond. */
+const LOOKS_PER_CLOCK = 256;
 
 interface UsableSheet {
   readonly usable: BoxMm;

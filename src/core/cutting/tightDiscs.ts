@@ -1,138 +1,164 @@
 import { requireNotNegative, requirePositive } from "../require";
-import { drawIn, toHalfPlanes, type SheetShape } from "../shape";
-import { findBestDiscRows } from "./discRows";
-import { minimiseOverlap } from "./minimiseOverlap";
-import { placePattern, type Placement } from "./rowPattern";
 import { createRandom } from "../seededRandom";
-import { boundCount } from "./layout";
-import { findBestOvalRows } from "./ovalRows";
+import { drawIn, toHalfPlanes } from "../shape";
+import { boundSets } from "./bound";
+import { layOutSets } from "./layOutTogether";
+import { minimiseOverlap } from "./minimiseOverlap";
 import { convexRoom, rectangularRoom, type Room } from "./room";
+import type { Placement } from "./rowPattern";
+import { countNeeds, type Ratioed } from "./sets";
+import { TightBest, type TightProgress, type TightSheet } from "./tightSearch";
 import { FIT_TOLERANCE_MM } from "./tolerance";
 
-export interface TightRequest {
-  readonly diameterMm: number;
-  readonly sheet: SheetShape;
-  /** Least dough between two cuts, ≥ 0. */
-  readonly webMm: number;
-  /** Ragged edge lost all round, ≥ 0. */
-  readonly marginMm: number;
-  /** The same seed gives the same search. */
-  readonly seed: number;
+export interface TightRequest extends TightSheet {
+  /** One size, or several in the numbers of their ratios. */
+  readonly discs: readonly (Ratioed & { readonly diameterMm: number })[];
 }
 
-/** How far a search has come. */
-export interface TightProgress {
-  readonly attempts: number;
-  /** Cuts on the sheet, mm from its top left corner, row by row from the top. At least as many as rows give. */
-  readonly placements: readonly Placement[];
-  readonly rowsCount: number;
-  /** No arrangement whatever can hold more. */
-  readonly upperBound: number;
-  /** The bound is reached: there is nothing left to look for. */
-  readonly isProven: boolean;
-}
-
-/** Centres looked at between two turns: some milliseconds. */
-const CENTRES_PER_TURN = 20_000;
-/** How far a shaken centre moves, as a share of the spacing. */
+/** Rounds looked at between two turns: some milliseconds. */
+const ROUNDS_PER_TURN = 20_000;
+/** How far a shaken round moves, as a share of its own spacing. */
 const SHAKE_SHARE = 0.4;
 /** Moves from one jam that bring nothing before the search begins anew elsewhere. */
 const PATIENCE = 24;
-/** Of the moves, so many throw one centre somewhere else; the others shake all of them. */
+/** Of the moves, so many throw one round somewhere else; the others shake all of them. */
 const THROW_SHARE = 0.6;
+/** Of several sizes, so many of the moves let two rounds of different sizes change places. */
+const SWAP_SHARE = 0.35;
 
 /**
- * Looks for one disc more than the best so far, again and again: centres are thrown on the sheet and pushed apart;
- * from the jam that leaves, one centre is thrown elsewhere or all are shaken, and what overlaps less is kept, until no
- * two are nearer than diameter + web (monotonic basin hopping). Anytime: what each turn of the generator yields is whole,
- * and a turn is short, a part of an attempt where there are many. The caller keeps the clock.
+ * Looks for one set of discs more than the best so far, again and again: they are thrown on the sheet and pushed apart;
+ * from the jam that leaves, one is thrown elsewhere, two sizes change places or all are shaken, and what overlaps less
+ * is kept, until none overlaps (monotonic basin hopping). Anytime: what each turn of the generator yields is whole, and
+ * a turn is short, a part of an attempt where there are many. The caller keeps the clock.
  * @see Grosso, Jamali, Locatelli & Schoen, Solving the problem of packing equal and unequal circles in a circular
  * container, J. Global Optimization 47 (2010), for the hopping.
- * @throws {RangeError} If a size is not finite or not above 0.
+ * @throws {RangeError} If a size is not finite or not above 0, or there is no disc.
  */
 export function* searchTightDiscs(request: TightRequest): Generator<TightProgress, TightProgress> {
-  const { diameterMm, sheet, webMm, marginMm, seed } = request;
-  requirePositive("diameterMm", diameterMm);
+  const { discs, sheet, webMm, marginMm, seed } = request;
+  if (discs.length === 0) throw new RangeError("searchTightDiscs: no disc");
+  for (const { diameterMm, ratio } of discs) {
+    requirePositive("diameterMm", diameterMm);
+    requirePositive("ratio", ratio);
+  }
   requirePositive("sheet width", sheet.widthMm);
   requirePositive("sheet height", sheet.heightMm);
   requireNotNegative("webMm", webMm);
   requireNotNegative("marginMm", marginMm);
-  const usable = { widthMm: sheet.widthMm - 2 * marginMm, heightMm: sheet.heightMm - 2 * marginMm };
-  const outline = { kind: "disc", diameterMm } as const;
+  const outlines = discs.map(({ diameterMm, ratio }) => ({
+    outline: { kind: "disc", diameterMm } as const,
+    ratio,
+  }));
+  const needs = countNeeds(discs);
+  const best = new TightBest(
+    discs,
+    layOutSets({ outlines, sheet, webMm, marginMm, mayTurn: true }),
+    boundSets(outlines, sheet, webMm, marginMm),
+  );
+  // Each disc takes half its web with it, and the room as much more.
+  const spareMm = marginMm - webMm / 2;
   const isOval = sheet.shape === "oval";
-  const rows = isOval
-    ? findBestOvalRows(outline, sheet, webMm, marginMm, true)
-    : findBestDiscRows(diameterMm, usable, webMm);
-  const upperBound = boundCount(outline, sheet, webMm, marginMm);
-  const random = createRandom(seed);
-  const spacingMm = diameterMm + webMm;
-  // Centres live in a smaller rectangle, from its own corner, or inside an oval drawn in.
   const room = isOval
     ? convexRoom(
         sheet,
-        drawIn(toHalfPlanes(sheet), marginMm + diameterMm / 2, () => 0),
+        drawIn(toHalfPlanes(sheet), spareMm, () => 0),
       )
-    : rectangularRoom({ widthMm: usable.widthMm - diameterMm, heightMm: usable.heightMm - diameterMm });
-  const offsetMm = isOval ? 0 : marginMm + diameterMm / 2;
-  let best: Placement[] = placePattern(rows, marginMm);
-  const report = (attempts: number): TightProgress => ({
-    attempts,
-    placements: best,
-    rowsCount: rows.count,
-    upperBound,
-    isProven: best.length >= upperBound,
-  });
+    : rectangularRoom({ widthMm: sheet.widthMm - 2 * spareMm, heightMm: sheet.heightMm - 2 * spareMm });
+  const offsetMm = isOval ? 0 : spareMm;
+  const random = createRandom(seed);
+  const toRounds = (sets: number): Rounds => {
+    const counts = needs(sets);
+    const radiiMm = discs.flatMap(({ diameterMm }, i) =>
+      Array.from({ length: counts[i]! }, () => (diameterMm + webMm) / 2),
+    );
+    return { counts, radiiMm: Float64Array.from(radiiMm), room, random };
+  };
+  let rounds = toRounds(best.sets + 1);
+  // The rows took their time: whoever keeps a clock hears of them first.
+  if (!best.isProven) yield best.report();
   let jam: { centres: Float64Array; overlap: number; failures: number } | null = null;
-  let attempts = 0;
-  const looksPerTurn = Math.max(Math.floor(CENTRES_PER_TURN / (best.length + 1)), 1);
-  while (best.length < upperBound && rows.count > 0) {
-    attempts++;
-    const centres: Float64Array = jam
-      ? hop(jam.centres, room, spacingMm, random)
-      : throwCentres(best.length + 1, room, random);
-    const pushing = minimiseOverlap(centres, room, spacingMm, FIT_TOLERANCE_MM);
+  while (!best.isProven) {
+    best.attempts++;
+    const centres: Float64Array = jam ? hop(jam.centres, rounds) : throwCentres(rounds);
+    const looksPerTurn = Math.max(Math.floor(ROUNDS_PER_TURN / rounds.radiiMm.length), 1);
+    const pushing = minimiseOverlap(centres, rounds.radiiMm, room, FIT_TOLERANCE_MM);
     let pushed = pushing.next();
     for (let looks = 1; !pushed.done; looks++) {
-      if (looks % looksPerTurn === 0) yield report(attempts - 1);
+      if (looks % looksPerTurn === 0) yield { ...best.report(), attempts: best.attempts - 1 };
       pushed = pushing.next();
     }
     const overlap = pushed.value;
     if (overlap === 0) {
-      best = toPlacements(centres, offsetMm, diameterMm);
+      best.offer(toParts(centres, rounds, offsetMm));
+      rounds = toRounds(best.sets + 1);
       jam = null;
     } else if (!jam || overlap < jam.overlap) jam = { centres, overlap, failures: 0 };
     else if (++jam.failures > PATIENCE) jam = null;
-    yield report(attempts);
+    yield best.report();
   }
-  return report(attempts);
+  return best.report();
 }
 
-function throwCentres(count: number, room: Room, random: () => number): Float64Array {
-  return Float64Array.from(
-    { length: 2 * count },
-    (_, i) => random() * (i % 2 === 0 ? room.widthMm : room.heightMm),
-  );
+/** What is pushed about: the rounds of each size one after another, with half the web round each. */
+interface Rounds {
+  readonly counts: readonly number[];
+  readonly radiiMm: Float64Array;
+  readonly room: Room;
+  readonly random: () => number;
 }
 
-/** A jam moved on: one centre thrown elsewhere, or all of them shaken. */
-function hop(from: Float64Array, room: Room, spacingMm: number, random: () => number): Float64Array {
+function throwCentres({ radiiMm, room, random }: Rounds): Float64Array {
+  const centres = new Float64Array(2 * radiiMm.length);
+  for (let i = 0; i < radiiMm.length; i++) throwOne(centres, i, radiiMm[i]!, room, random);
+  return centres;
+}
+
+function throwOne(
+  centres: Float64Array,
+  i: number,
+  radiusMm: number,
+  room: Room,
+  random: () => number,
+): void {
+  centres[2 * i] = radiusMm + random() * (room.widthMm - 2 * radiusMm);
+  centres[2 * i + 1] = radiusMm + random() * (room.heightMm - 2 * radiusMm);
+}
+
+/** A jam moved on: two of different sizes in each other's place, one thrown elsewhere, or all of them shaken. */
+function hop(from: Float64Array, { counts, radiiMm, room, random }: Rounds): Float64Array {
   const centres = from.slice();
-  if (random() < THROW_SHARE) {
-    const i = 2 * Math.floor((random() * centres.length) / 2);
-    centres[i] = random() * room.widthMm;
-    centres[i + 1] = random() * room.heightMm;
+  const first = counts[0]!;
+  if (first < radiiMm.length && random() < SWAP_SHARE) {
+    // One of the first size and one of the others: of three sizes all come about by and by.
+    const one = 2 * Math.floor(random() * first);
+    const other = 2 * (first + Math.floor(random() * (radiiMm.length - first)));
+    for (const axis of [0, 1]) {
+      centres[one + axis] = from[other + axis]!;
+      centres[other + axis] = from[one + axis]!;
+    }
     return centres;
   }
-  return centres.map((value) => value + (random() - 0.5) * 2 * SHAKE_SHARE * spacingMm);
+  if (random() < THROW_SHARE) {
+    const i = Math.floor(random() * radiiMm.length);
+    throwOne(centres, i, radiiMm[i]!, room, random);
+    return centres;
+  }
+  return centres.map((value, k) => value + (random() - 0.5) * 4 * SHAKE_SHARE * radiiMm[k >> 1]!);
 }
 
-/** Centres in the order a hand cuts them: bands as high as half a disc from the top, left to right. */
-function toPlacements(centres: Float64Array, offsetMm: number, diameterMm: number): Placement[] {
-  const placements = Array.from({ length: centres.length / 2 }, (_, i) => ({
-    xMm: centres[2 * i]! + offsetMm,
-    yMm: centres[2 * i + 1]! + offsetMm,
-    angleDeg: 0,
-  }));
-  const band = ({ yMm }: Placement) => Math.floor(yMm / (diameterMm / 2));
-  return placements.sort((a, b) => band(a) - band(b) || a.xMm - b.xMm);
+/** Cuts of each size in the order a hand cuts them: bands as high as half a disc from the top, left to right. */
+function toParts(centres: Float64Array, { counts, radiiMm }: Rounds, offsetMm: number): Placement[][] {
+  let from = 0;
+  return counts.map((count) => {
+    const first = from;
+    from += count;
+    const placements = Array.from({ length: count }, (_, i) => ({
+      xMm: centres[2 * (first + i)]! + offsetMm,
+      yMm: centres[2 * (first + i) + 1]! + offsetMm,
+      angleDeg: 0,
+    }));
+    const band = ({ yMm }: Placement) => Math.floor(yMm / radiiMm[first]!);
+    return placements.sort((a, b) => band(a) - band(b) || a.xMm - b.xMm);
+  });
 }

@@ -1,20 +1,25 @@
 import { createRandom } from "../seededRandom";
-import { outerOutline, placePolygon, toContour, type BoxMm, type Outline, type SheetShape } from "../shape";
+import {
+  computeAreaMm2,
+  outerOutline,
+  placePolygon,
+  toContour,
+  type BoxMm,
+  type Outline,
+  type Polygon,
+} from "../shape";
+import { boundSets } from "./bound";
 import { walkGaps } from "./fillGaps";
+import { layOutSets } from "./layOutTogether";
 import { layOutRows } from "./layout";
 import type { Placement } from "./rowPattern";
-import type { TightProgress } from "./tightDiscs";
+import { countNeeds, type Ratioed } from "./sets";
+import { TightBest, type TightProgress, type TightSheet } from "./tightSearch";
 
-export interface TightOutlineRequest {
-  readonly outline: Outline;
-  readonly sheet: SheetShape;
-  /** Least dough between two cuts, ≥ 0. */
-  readonly webMm: number;
-  /** Ragged edge lost all round, ≥ 0. */
-  readonly marginMm: number;
+export interface TightOutlineRequest extends TightSheet {
+  /** One outline, or several in the numbers of their ratios. */
+  readonly outlines: readonly (Ratioed & { readonly outline: Outline })[];
   readonly mayTurn: boolean;
-  /** The same seed gives the same search. */
-  readonly seed: number;
 }
 
 /** Turns tried in a gap, degrees. */
@@ -26,83 +31,114 @@ const LEAST_PART = 0.12;
 const DEEPEST = 2;
 
 /**
- * Looks for more of any outline than its rows give: the sheet is divided at random, edge to edge, into parts of their
+ * Looks for more sets of any outlines than rows give: the sheet is divided at random, edge to edge, into parts of their
  * own rows, and what gaps are left are filled in any turn. Anytime: each turn of the generator is a part of an attempt.
  * @throws {RangeError} If a size is not finite or not above 0.
  */
 export function* searchTightOutlines(request: TightOutlineRequest): Generator<TightProgress, TightProgress> {
   const { sheet, webMm, marginMm, mayTurn, seed } = request;
-  const outline = outerOutline(request.outline);
-  const rows = layOutRows({ outline, sheet, webMm, marginMm, mayTurn });
-  if (!rows.ok) return { attempts: 0, placements: [], rowsCount: 0, upperBound: 0, isProven: true };
-  const random = createRandom(seed);
-  const { upperBound, count: rowsCount } = rows.value;
-  let best: readonly Placement[] = rows.value.placements;
-  let attempts = 0;
-  const report = (): TightProgress => ({
-    attempts,
-    placements: best,
-    rowsCount,
-    upperBound,
-    isProven: best.length >= upperBound,
+  const cuts = request.outlines.map(({ outline, ratio }): Cut => {
+    const outer = outerOutline(outline);
+    return { outline: outer, ratio, webMm, mayTurn, contour: toContour(outer) };
   });
-  function* fill(placements: readonly Placement[]): Generator<TightProgress, readonly Placement[]> {
-    const walk = walkGaps({
-      placed: placements.map(({ xMm, yMm, angleDeg }) =>
-        placePolygon(toContour(outline), xMm, yMm, angleDeg),
-      ),
-      sheet,
-      marginMm,
-      outline,
-      webMm,
-      anglesDeg: mayTurn ? GAP_TURNS_DEG : GRAIN_TURNS_DEG,
-      most: upperBound - placements.length,
-    });
-    for (;;) {
-      const { value, done } = walk.next();
-      if (done) return [...placements, ...value];
-      yield report();
+  const random = createRandom(seed);
+  const needs = countNeeds(cuts);
+  const rows = layOutSets({ ...request, outlines: cuts });
+  const best = new TightBest(cuts, rows, boundSets(cuts, sheet, webMm, marginMm));
+  function* fill(laid: readonly (readonly Placement[])[]): Generator<TightProgress> {
+    // What is more than the most sets need is left out: its place is another's.
+    const mostSets = needs(best.isProven ? best.sets : best.sets + 1);
+    const parts = laid.map((part, i) => (cuts.length > 1 ? part.slice(0, mostSets[i]) : part));
+    const placed = parts.flatMap((part, i) => placeAll(cuts[i]!, part));
+    for (const index of largestFirst(cuts)) {
+      const cut = cuts[index]!;
+      const walk = walkGaps({
+        placed,
+        sheet,
+        marginMm,
+        outline: cut.outline,
+        webMm,
+        anglesDeg: mayTurn ? GAP_TURNS_DEG : GRAIN_TURNS_DEG,
+        most: (cuts.length > 1 ? mostSets[index]! : best.mostSets) - parts[index]!.length,
+      });
+      for (;;) {
+        const { value, done } = walk.next();
+        if (done) {
+          parts[index] = [...parts[index]!, ...value];
+          placed.push(...placeAll(cut, value));
+          break;
+        }
+        yield best.report();
+      }
     }
+    best.offer(parts);
   }
-  best = yield* fill(best);
-  while (best.length < upperBound && sheet.shape !== "oval") {
+  // The rows took their time: whoever keeps a clock hears of them first.
+  yield best.report();
+  yield* fill(rows);
+  while (!best.isProven && sheet.shape !== "oval") {
     const inner = { widthMm: sheet.widthMm - 2 * marginMm, heightMm: sheet.heightMm - 2 * marginMm };
-    const divided = divide({ outline, webMm, mayTurn }, inner, DEEPEST, random).map((placement) => ({
-      ...placement,
-      xMm: placement.xMm + marginMm,
-      yMm: placement.yMm + marginMm,
-    }));
-    const found = yield* fill(divided);
-    attempts++;
-    if (found.length > best.length) best = found;
-    yield report();
+    const divided = divide(cuts, inner, DEEPEST, random);
+    yield* fill(
+      cuts.map((cut) =>
+        divided.flatMap(({ of, placement }) =>
+          of === cut ? [{ ...placement, xMm: placement.xMm + marginMm, yMm: placement.yMm + marginMm }] : [],
+        ),
+      ),
+    );
+    best.attempts++;
+    yield best.report();
   }
-  return report();
+  return best.report();
 }
 
-interface Cut {
+interface Cut extends Ratioed {
   readonly outline: Outline;
+  readonly contour: Polygon;
   readonly webMm: number;
   readonly mayTurn: boolean;
 }
 
-/** Cuts on a part of the sheet, its own corner at the origin: in rows, or divided once more. */
-function divide(cut: Cut, part: BoxMm, depth: number, random: () => number): Placement[] {
-  if (part.widthMm <= 0 || part.heightMm <= 0) return [];
-  const layout = layOutRows({ ...cut, sheet: part, marginMm: 0 });
-  if (!layout.ok) return [];
-  if (depth === 0) return [...layout.value.placements];
+interface LaidCut {
+  readonly of: Cut;
+  readonly placement: Placement;
+}
+
+const placeAll = ({ contour }: Cut, placements: readonly Placement[]) =>
+  placements.map(({ xMm, yMm, angleDeg }) => placePolygon(contour, xMm, yMm, angleDeg));
+
+const largestFirst = (cuts: readonly Cut[]) =>
+  [...cuts.keys()].sort((a, b) => computeAreaMm2(cuts[b]!.outline) - computeAreaMm2(cuts[a]!.outline));
+
+/** One of them, the likelier the more of a sheet a set of it takes. */
+function pick(cuts: readonly Cut[], random: () => number): Cut | undefined {
+  const shares = cuts.map(({ outline, ratio }) => ratio * computeAreaMm2(outline));
+  let at = cuts.length > 1 ? random() * shares.reduce((sum, share) => sum + share, 0) : 0;
+  return cuts.find((_, i) => (at -= shares[i]!) < 0);
+}
+
+/** Cuts on a part of the sheet, its own corner at the origin: one outline in rows, or divided once more. */
+function divide(cuts: readonly Cut[], part: BoxMm, depth: number, random: () => number): LaidCut[] {
+  const of = pick(cuts, random);
+  if (!of || part.widthMm <= 0 || part.heightMm <= 0) return [];
+  const layout = layOutRows({ ...of, sheet: part, marginMm: 0 });
+  const inRows = layout.ok ? layout.value.placements.map((placement) => ({ of, placement })) : [];
+  if (depth === 0 || (inRows.length === 0 && cuts.length === 1)) return inRows;
   const isAcross = random() < 0.5;
   const share = LEAST_PART + random() * (1 - 2 * LEAST_PART);
   const sideMm = isAcross ? part.heightMm : part.widthMm;
-  const [firstMm, atMm] = [sideMm * share, sideMm * share + cut.webMm];
+  const [firstMm, atMm] = [sideMm * share, sideMm * share + of.webMm];
   const toPart = (mm: number): BoxMm => (isAcross ? { ...part, heightMm: mm } : { ...part, widthMm: mm });
-  const first = divide(cut, toPart(firstMm), depth - 1, random);
-  const second = divide(cut, toPart(sideMm - atMm), depth - 1, random).map((placement) => ({
-    ...placement,
-    xMm: placement.xMm + (isAcross ? 0 : atMm),
-    yMm: placement.yMm + (isAcross ? atMm : 0),
+  const first = divide(cuts, toPart(firstMm), depth - 1, random);
+  const second = divide(cuts, toPart(sideMm - atMm), depth - 1, random).map(({ of: cut, placement }) => ({
+    of: cut,
+    placement: {
+      ...placement,
+      xMm: placement.xMm + (isAcross ? 0 : atMm),
+      yMm: placement.yMm + (isAcross ? atMm : 0),
+    },
   }));
   const divided = [...first, ...second];
-  return divided.length > layout.value.count ? divided : [...layout.value.placements];
+  // Of one outline the more is the better; of several a part may have to be shared.
+  return cuts.length > 1 || divided.length > inRows.length ? divided : inRows;
 }

@@ -1,4 +1,5 @@
 import type { PieceDraft } from "../piece/draftPiece";
+import { Budget } from "../../budget";
 import { createMemory } from "../../createMemory";
 import {
   craftHandTimes,
@@ -21,7 +22,12 @@ import { findThicknessMm, toDemandId } from "../piece/shapePiece";
 
 /** Cuts of this many groups are remembered: a piece that is edited is cut anew, the day's others are not. */
 const MOST_CUTS = 64;
-const remember = createMemory<ReturnType<typeof planCuts>>(MOST_CUTS);
+const remember = createMemory<{ answers: ReturnType<typeof planCuts>; cutShort: boolean }>(MOST_CUTS);
+/**
+ * Steps that the search for a group's sheets may take: about a second. Eight cutters by the dozen take a twelfth of
+ * them. Counted, not timed: a tablet and the server find the same plan.
+ */
+const MOST_STEPS = 30_000;
 
 /** The cuts of the day, and what stops a piece from being cut. */
 export interface DayCutting {
@@ -72,7 +78,11 @@ function planGroup(
     roles: group.flatMap(listRoles),
   };
   if (request.demands.length === 0) return { ...shared, plan: noCuts(), prices: [], why: [] };
-  const answers = remember(JSON.stringify(request), () => planCuts(request));
+  const { answers, cutShort } = remember(JSON.stringify(request), () => {
+    const budget = Budget.ofSteps(MOST_STEPS);
+    const found = planCuts(request, budget);
+    return { answers: found, cutShort: budget.cutShort };
+  });
   if (!answers.ok) {
     // The others can still be cut.
     const { demandId, message } = answers.failure;
@@ -96,6 +106,17 @@ function planGroup(
       problems,
       analyses,
     );
+  }
+  if (cutShort) {
+    problems.push({
+      code: "cutUnfinished",
+      station: "roll",
+      pieceId: piece.id,
+      stops: false,
+      numbers: {},
+      message: `${dough.name}: so many so small cuts have more sheets than there was time to weigh; the best found is shown.`,
+      remedy: "Cut fewer at a time, or set a smaller largest sheet in Kit.",
+    });
   }
   const plan = answers.value[piece.cutAim] ?? answers.value.sensible;
   return { ...shared, plan, prices: listPrices(answers.value, dough), why: explainCut(request, group, plan) };

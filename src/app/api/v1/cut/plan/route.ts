@@ -6,7 +6,7 @@ import { refuse } from "../../../readJson";
 export const POST = calculator({
   validate: validateCutPlan,
   answer: (document) =>
-    answerByJob("planCuts", document, null, (answers) =>
+    answerByJob("planCuts", document, document.budgetMs, (answers) =>
       answers.ok
         ? Response.json(answers.value)
         : refuse([{ path: `demands.${answers.failure.demandId}`, message: answers.failure.message }]),
