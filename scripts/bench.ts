@@ -193,7 +193,13 @@ report("wheel cuts, 83 × 47 mm on 640 × 430 mm", () =>
   }),
 );
 report("tight search, one attempt, 31 rounds of 90 mm", () => {
-  const search = searchTightDiscs({ diameterMm: 90, sheet, webMm: 0, marginMm: 8, seed: 1 });
+  const search = searchTightDiscs({
+    discs: [{ diameterMm: 90, ratio: 1 }],
+    sheet,
+    webMm: 0,
+    marginMm: 8,
+    seed: 1,
+  });
   let turn = search.next();
   while (!turn.done && turn.value.attempts < 1) turn = search.next();
 });
@@ -201,7 +207,7 @@ for (const [name, search] of [
   [
     "10 mm rounds on 2000 × 2000 mm",
     searchTightDiscs({
-      diameterMm: 10,
+      discs: [{ diameterMm: 10, ratio: 1 }],
       sheet: { widthMm: 2000, heightMm: 2000 },
       webMm: 0,
       marginMm: 0,
@@ -211,7 +217,7 @@ for (const [name, search] of [
   [
     "hearts of 20 mm on 1400 × 700 mm",
     searchTightOutlines({
-      outline: { kind: "heart", widthMm: 20, heightMm: 20 },
+      outlines: [{ outline: { kind: "heart", widthMm: 20, heightMm: 20 }, ratio: 1 }],
       sheet: { widthMm: 1400, heightMm: 700 },
       webMm: 0,
       marginMm: 0,

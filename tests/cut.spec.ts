@@ -217,6 +217,12 @@ test("one sheet: round, nested, drawn outlines; what is no outline is said", asy
   await page.getByLabel("And in its gaps").selectOption({ label: "Leaf 44" });
   await expect.poll(async () => Number(await count.textContent())).toBeGreaterThan(8);
   await page.getByText("tight", { exact: true }).click();
+  // As many of another cutter: whole sets are looked for, and what bands give is where it begins.
+  await page.getByRole("button", { name: "Look for a tighter layout" }).click();
+  await expect(page.getByText(/tries, \d+ of each in rows/)).toBeVisible();
+  await page.getByRole("button", { name: /Stop looking for \d+ of each/ }).click();
+  await expect(page.getByText(/^\d+ of each$/)).toBeVisible();
+  await page.getByLabel("And as many of").selectOption({ label: "nothing else" });
   await page.getByLabel("Cut", { exact: true }).selectOption({ label: "an outline of my own" });
   await page.getByLabel("Outline").selectOption("path");
   const path = page.getByLabel("Path data, in millimetres");
