@@ -174,3 +174,21 @@ test("what is typed before the finder is there is sought once it is", async ({ p
   await page.keyboard.press("Enter");
   await expect(page).toHaveURL(/\/piece\/leek-press$/);
 });
+
+test("a finder asked for without a network comes when the network is back", async ({
+  page,
+  context,
+  expectConsole,
+}) => {
+  expectConsole("ERR_INTERNET_DISCONNECTED");
+  await page.addInitScript(() => {
+    window.requestIdleCallback = () => 0;
+  });
+  await page.goto(`${DEMO_DAY}/orders`);
+  await expect(page.getByRole("main")).toHaveAttribute("aria-busy", "false");
+  await context.setOffline(true);
+  await page.keyboard.press("/");
+  await page.getByRole("textbox", { name: "Find" }).fill("pressed leek");
+  await context.setOffline(false);
+  await expect(page.getByRole("dialog").getByRole("combobox")).toHaveValue("pressed leek");
+});

@@ -3,6 +3,7 @@
 import { lazy, Suspense, useEffect, useState, type ComponentType } from "react";
 import { useBenchShell } from "../bench/BenchProvider";
 import { Dialog } from "./Dialog";
+import { untilThere } from "./untilThere";
 
 interface PanelProps {
   readonly open: boolean;
@@ -11,10 +12,12 @@ interface PanelProps {
 }
 
 const loads = {
-  find: () => import("./CommandList").then(({ CommandList }) => ({ default: CommandList })),
-  keys: () => import("./KeysDialog").then(({ KeysDialog }) => ({ default: KeysDialog })),
-  book: () => import("./BookDrawer").then(({ BookDrawer }) => ({ default: BookDrawer })),
-  conflict: () => import("./ConflictDialog").then(({ ConflictDialog }) => ({ default: ConflictDialog })),
+  find: untilThere(() => import("./CommandList").then(({ CommandList }) => ({ default: CommandList }))),
+  keys: untilThere(() => import("./KeysDialog").then(({ KeysDialog }) => ({ default: KeysDialog }))),
+  book: untilThere(() => import("./BookDrawer").then(({ BookDrawer }) => ({ default: BookDrawer }))),
+  conflict: untilThere(() =>
+    import("./ConflictDialog").then(({ ConflictDialog }) => ({ default: ConflictDialog })),
+  ),
 };
 export type PanelName = "find" | "keys" | "book";
 const panels: Readonly<Record<PanelName, ComponentType<PanelProps>>> = {
@@ -29,7 +32,7 @@ const FETCH_WITHIN_MS = 500;
 
 /**
  * What opens over the bench. Its programme is not in the page's way: it is fetched when the page has nothing else to do,
- * so that it is there before it is asked for, and with no server too.
+ * so that it is there before it is asked for, and with no server too; lost on its way it is asked for again.
  */
 export function LaterPanels({
   open,
