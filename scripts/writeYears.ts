@@ -60,8 +60,8 @@ function writeAll(db: Database.Database, years: number, random: () => number): v
   );
   const insertLot = db.prepare(
     `INSERT INTO lot_record (id, day_id, date, piece_id, pieces, fill_style, fill_min, fill_craft_min, close_style,
-       close_min, close_craft_min, leaked, craft_leak_share, version)
-     VALUES (?, ?, ?, ?, ?, 'spoon', ?, ?, 'halfMoon-forked', ?, ?, ?, 0.02, 1)`,
+       close_min, close_craft_min, leaked, craft_leak_share, craft_causes, version)
+     VALUES (?, ?, ?, ?, ?, 'spoon', ?, ?, 'halfMoon-forked', ?, ?, ?, 0.02, ?, 1)`,
   );
   const insertLarder = db.prepare(
     `INSERT INTO larder_item (id, kind, ref_id, mass_g, count, made_on, use_by, from_day_id, taken_by_day_id, version)
@@ -93,7 +93,7 @@ function writeAll(db: Database.Database, years: number, random: () => number): v
       const pieces = 10 + below(60);
       const [fillMin, closeMin] = [4 + random() * 10, 3 + random() * 8];
       const timed = [fillMin, fillMin * (0.8 + random() * 0.4), closeMin, closeMin * (0.8 + random() * 0.4)];
-      insertLot.run(`lot-y-${n}`, dayId, date, pick(pieceIds), pieces, ...timed, below(3));
+      insertLot.run(`lot-y-${n}`, dayId, date, pick(pieceIds), pieces, ...timed, below(3), causesOf(n));
       const formulaId = formulaIds[n % formulaIds.length];
       insertWeighing.run(`weigh-y-${n}`, dayId, date, formulaId, 100 + below(60), 1);
     }
@@ -113,6 +113,10 @@ function writeAll(db: Database.Database, years: number, random: () => number): v
       insertEdition.run(n, `${addDays(LAST_DATE, n - 1)}T03:00:00.000Z`, id);
   }
 }
+
+/** Every other lot says what its leaks were reckoned from, in more ways than a plan reads. */
+const causesOf = (n: number): string =>
+  n % 2 === 0 ? "" : JSON.stringify({ margin: ((n % 7) - 3) / 10, plumpness: (n % 101) / 100 });
 
 const idsOf = (world: ReturnType<typeof listDemoWorld>, kind: string): string[] =>
   world.flatMap((each) => (each.kind === kind ? [each.record.id] : []));

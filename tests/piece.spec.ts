@@ -89,6 +89,8 @@ test("the seam is drawn opened out; what lowers the risk most is one tap; counte
   await expect.poll(share).toBeGreaterThan(mended);
   await page.reload();
   await expect.poll(share).toBeGreaterThan(mended);
+  await page.getByText("why?").first().click();
+  await expect(page.getByText(/; by your log 1\d\d % of the craft’s weight/).first()).toBeVisible();
   const took = page.getByLabel(/^Closing these \d+ really took, min/);
   await page.getByText("How it really went").click();
   await took.fill("30");

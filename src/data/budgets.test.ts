@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import Database from "better-sqlite3";
 import { NO_PAST, planDay } from "@/core/plan";
-import { findYieldHabit, sumYields } from "@/core/habits";
+import { findHoldHabit, findYieldHabit, sumYields } from "@/core/habits";
 import { fromLists } from "@/schemas/recordTable";
 import { toDayBook } from "@/schemas/toDayBook";
 import { validateDayBook } from "@/schemas/validate";
@@ -123,6 +123,13 @@ test("the sums that the tables keep are those of their records", () => {
   expect(past.paces["fill:spoon"]!.lots).toBe(paces.lots);
   expect(past.paces["fill:spoon"]!.log).toBeCloseTo(paces.log, 6);
   db.close();
+});
+
+test("of leaks in more ways than a plan weighs those made last are read", () => {
+  const { holds } = store.readDay("2026-12-05")!.past;
+  expect(holds).toHaveLength(150);
+  const { weights } = findHoldHabit({ leaks: {}, holds });
+  expect(Object.keys(weights).sort()).toEqual(["margin", "plumpness"]);
 });
 
 test("a day's own records stand beside the sums and are not in them", () => {

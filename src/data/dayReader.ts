@@ -4,6 +4,7 @@ import { NO_PAST, takeOutOfLog, toPaceKey, type PastLog } from "@/core/habits";
 import type { CutRecord, Day, LotRecord } from "@/schemas/model";
 import type { AnyRecord, KindedRecord, RecordKind, RecordTypes } from "@/schemas/recordKinds";
 import { toLists, toTable, type RecordLists } from "@/schemas/recordTable";
+import { readCauses } from "./lotRecordRepository";
 import type { Repositories } from "./repositories";
 
 /** Everything one day is planned from and its screens show. */
@@ -24,6 +25,9 @@ const WHOLE_KINDS = [
   "kitchen",
   "ingredient",
 ] as const satisfies readonly RecordKind[];
+
+/** Ways of making a piece whose leaks are weighed, those made last first: a figure moved by hand every day makes many. */
+const MOST_HOLDS = 150;
 
 /**
  * Reads days by index: the days, their orders and weighings, the larder as far as it concerns them, the book as it is
@@ -63,6 +67,20 @@ export function createDayReader(db: Database.Database, repositories: Repositorie
   const leaks = db.prepare<[], { piece_id: string; lots: number; leaked: number; expected: number }>(
     "SELECT piece_id, lots, leaked, expected FROM leak_sum",
   );
+  const holds = db.prepare<
+    [number],
+    {
+      piece_id: string;
+      craft_leak_share: number;
+      craft_causes: string;
+      lots: number;
+      pieces: number;
+      leaked: number;
+    }
+  >(
+    `SELECT piece_id, craft_leak_share, craft_causes, lots, pieces, leaked FROM hold_sum
+     WHERE lots > 0 ORDER BY last_date DESC LIMIT ?`,
+  );
 
   /** The log as sums, without the records that are given beside it. */
   function readPast(before: string, formulaIds: readonly string[], without: OwnLog): PastLog {
@@ -86,6 +104,14 @@ export function createDayReader(db: Database.Database, repositories: Repositorie
       leaks: Object.fromEntries(
         leaks.all().map(({ piece_id, lots, leaked, expected }) => [piece_id, { lots, leaked, expected }]),
       ),
+      holds: holds.all(MOST_HOLDS).map((row) => ({
+        pieceId: row.piece_id,
+        craftLeakShare: row.craft_leak_share,
+        craftCauses: readCauses(row.craft_causes),
+        lots: row.lots,
+        pieces: row.pieces,
+        leaked: row.leaked,
+      })),
       tookLastG: Object.fromEntries(
         tookLast
           .all({ date: before, ids: JSON.stringify(formulaIds) })

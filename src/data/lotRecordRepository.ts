@@ -16,7 +16,18 @@ type LotRecordRow = {
   close_craft_min: number | null;
   leaked: number | null;
   craft_leak_share: number;
+  craft_causes: string;
 };
+
+type Causes = LotRecord["craftCauses"];
+
+/** Keys in order, so that lots that are alike have the same text. */
+function writeCauses(causes: Causes): string {
+  const keys = Object.keys(causes).sort();
+  return keys.length === 0 ? "" : JSON.stringify(Object.fromEntries(keys.map((key) => [key, causes[key]])));
+}
+
+export const readCauses = (text: string): Causes => (text === "" ? {} : (JSON.parse(text) as Causes));
 
 /** All SQL about what lots of pieces took and how many leaked. */
 export function createLotRecordRepository(db: Database.Database): Repository<LotRecord> {
@@ -36,8 +47,9 @@ export function createLotRecordRepository(db: Database.Database): Repository<Lot
       "close_craft_min",
       "leaked",
       "craft_leak_share",
+      "craft_causes",
     ],
-    toRow: ({ id, dayId, date, pieceId, pieces, fill, close, leaked, craftLeakShare }) => ({
+    toRow: ({ id, dayId, date, pieceId, pieces, fill, close, leaked, craftLeakShare, craftCauses }) => ({
       id,
       day_id: dayId,
       date,
@@ -51,6 +63,7 @@ export function createLotRecordRepository(db: Database.Database): Repository<Lot
       close_craft_min: close?.craftMinutes ?? null,
       leaked,
       craft_leak_share: craftLeakShare,
+      craft_causes: writeCauses(craftCauses),
     }),
     fromRows: eachRow((row) => ({
       id: row.id,
@@ -62,6 +75,7 @@ export function createLotRecordRepository(db: Database.Database): Repository<Lot
       close: toTimed(row.close_style, row.close_min, row.close_craft_min),
       leaked: row.leaked,
       craftLeakShare: row.craft_leak_share,
+      craftCauses: readCauses(row.craft_causes),
     })),
   });
 }

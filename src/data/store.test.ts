@@ -1,7 +1,8 @@
+import { gatherHolds } from "@/core/habits";
 import { listReadyWays } from "@/core/way";
 import type { Outline } from "@/core/shape";
 import { listDemoWorld } from "@/demo";
-import type { Ingredient, Piece, Weighing } from "@/schemas/model";
+import type { Ingredient, LotRecord, Piece, Weighing } from "@/schemas/model";
 import { toChange } from "@/schemas/change";
 import type { KindedRecord } from "@/schemas/recordKinds";
 import { pickRecords } from "@/schemas/recordTable";
@@ -106,6 +107,7 @@ test("cutters of every outline, forms and what was logged come back as they were
         close: null,
         leaked: 2,
         craftLeakShare: 0.025,
+        craftCauses: { margin: -0.4, "wetness:wet": 0.9 },
       },
     },
   ];
@@ -146,6 +148,67 @@ test("a larder item, a weighing, an ingredient and a kitchen come back as they w
   expect(readRecord(store, "kitchen", "kitchen")!.timeZone).toBe("Asia/Kathmandu");
 });
 
+test("the sums of leaks are those of the records, however these were written, changed and taken away", () => {
+  const store = openDemo();
+  const past = () => {
+    const { leaks, holds } = store.readDay(SATURDAY)!.past;
+    return { leaks, holds: holds.toSorted((a, b) => a.craftLeakShare - b.craftLeakShare) };
+  };
+  const sunday = "2026-11-29";
+  const lot = (i: number, over: Partial<LotRecord>): LotRecord => ({
+    id: `lot-${i}`,
+    dayId: `day-${sunday}`,
+    date: sunday,
+    pieceId: "plum-pop",
+    pieces: 40,
+    fill: null,
+    close: null,
+    leaked: 2,
+    craftLeakShare: 0.03,
+    craftCauses: { margin: -0.4, "glue:egg": -0.4 },
+    ...over,
+  });
+  const bare = past();
+  const lots = [
+    lot(1, {}),
+    lot(2, { leaked: 5, craftCauses: { "glue:egg": -0.4, margin: -0.4 } }),
+    lot(3, { leaked: null }),
+    lot(4, { craftLeakShare: 0.05 }),
+    lot(5, { craftCauses: {}, leaked: 1 }),
+  ];
+  const write = (before: readonly LotRecord[], after: readonly LotRecord[]) => {
+    const changes = after.map((record, i) =>
+      toChange({ kind: "lotRecord", id: record.id }, before[i]!, record)!,
+    );
+    expect(writeChanges(store, changes).kind).toBe("written");
+  };
+  writeChanges(
+    store,
+    lots.map((record) => adding({ kind: "lotRecord", record })),
+  );
+  const expected = gatherHolds(bare, lots);
+  expect(past()).toEqual(expected);
+  expect(expected.holds.find(({ craftLeakShare }) => craftLeakShare === 0.03)).toMatchObject({
+    lots: 2,
+    leaked: 7,
+  });
+
+  const changed = [
+    lot(1, { leaked: null }),
+    lot(2, { leaked: 0, craftCauses: {} }),
+    lot(3, { leaked: 9, pieces: 30 }),
+  ];
+  write(lots, changed);
+  expect(past()).toEqual(gatherHolds(bare, [...changed, ...lots.slice(3)]));
+
+  const gone = [...changed, ...lots.slice(3)].map(({ id }) =>
+    toChange({ kind: "lotRecord", id }, readRecord(store, "lotRecord", id, sunday), null)!,
+  );
+  expect(writeChanges(store, gone).kind).toBe("written");
+  expect(past().holds).toEqual(bare.holds);
+  expect(past().leaks["plum-pop"]).toEqual({ lots: 0, leaked: 0, expected: 0 });
+});
+
 describe("what is taken away", () => {
   const removal = (
     store: ReturnType<typeof openDemo>,
@@ -167,6 +230,7 @@ describe("what is taken away", () => {
       close: null,
       leaked: 3,
       craftLeakShare: 0.02,
+      craftCauses: {},
     };
     writeChanges(store, [adding({ kind: "lotRecord", record: lot })]);
     expect(writeChanges(store, [removal(store, "piece", piece.id)]).kind).toBe("written");

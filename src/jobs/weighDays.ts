@@ -1,5 +1,5 @@
 import { createMemory } from "@/core/createMemory";
-import { listMaterials, planMakings, type DayBook, type WeighedDay } from "@/core/plan";
+import { listMaterials, NO_PAST, planMakings, type DayBook, type WeighedDay } from "@/core/plan";
 
 /** Days remembered: a shopping list of a month, asked for from several tablets and moved on by some days. */
 const DAYS_REMEMBERED = 120;
@@ -47,7 +47,7 @@ function narrowBook(book: DayBook): DayBook {
     weighings: weighings.filter(({ formulaId, dayId }) => dayId === day.id && formulaIds.has(formulaId)),
     cutRecords: [],
     lotRecords: [],
-    past: { yields: {}, paces: {}, leaks: {}, tookLastG: pick(book.past.tookLastG, formulaIds) },
+    past: { ...NO_PAST, tookLastG: pick(book.past.tookLastG, formulaIds) },
   };
 }
 

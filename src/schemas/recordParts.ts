@@ -27,6 +27,17 @@ export const name = (label: string) =>
       "string.max": `${label}: the name is longer than ${MAX_NAME_CHARACTERS} characters. Shorten it.`,
     });
 
+/** Most causes of a leak that one lot tells apart, and the furthest one may move its log-odds. */
+const MOST_CAUSES = 20;
+const MOST_LOG_ODDS = 50;
+/** What moved the craft's odds of a leak: log-odds by cause. */
+export const craftCausesSchema = Joi.object()
+  .pattern(
+    Joi.string().max(MAX_NAME_CHARACTERS),
+    Joi.number().min(-MOST_LOG_ODDS).max(MOST_LOG_ODDS).required(),
+  )
+  .max(MOST_CAUSES);
+
 /** A date that the calendar has, as YYYY-MM-DD. */
 export const calendarDate = Joi.string()
   .custom((text: string, helpers) =>

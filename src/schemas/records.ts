@@ -40,7 +40,7 @@ import { kitSchemas } from "./kitRecords";
 import { formulaSchema } from "./formulaRecords";
 import { extrasSchema, finishParts } from "./pieceParts";
 import { quantity, whole } from "./quantity";
-import { calendarDate, id, name, timeZone } from "./recordParts";
+import { calendarDate, craftCausesSchema, id, name, timeZone } from "./recordParts";
 import { formSchema, outlineSchema, sheetSchema } from "./shapes";
 import { settlePiece } from "./wayParts";
 
@@ -216,6 +216,7 @@ export const recordSchemas = {
     close: timedWorkSchema,
     leaked: whole(lotRecordLimits.leaked).allow(null),
     craftLeakShare: quantity(lotRecordLimits.leakShare),
+    craftCauses: craftCausesSchema.default({}),
   }).custom((lot: LotRecord, helpers) =>
     lot.leaked !== null && lot.leaked > lot.pieces
       ? helpers.message({

@@ -6,6 +6,7 @@ import type { DayBook, Formula } from "./model";
 import {
   cutLimits,
   formulaLimits,
+  lotRecordLimits,
   MAX_FIELDS,
   MAX_RECORDS,
   orderLimits,
@@ -15,7 +16,7 @@ import {
 import type { Change, ChangeGroup } from "./change";
 import { recordKinds, type AnyRecord, type RecordKind } from "./recordKinds";
 import { quantity, whole } from "./quantity";
-import { calendarDate, id, MAX_ID_CHARACTERS } from "./recordParts";
+import { calendarDate, craftCausesSchema, id, MAX_ID_CHARACTERS } from "./recordParts";
 import { recordSchemas } from "./records";
 import { boxSchema, outlineSchema, sheetSchema } from "./shapes";
 import {
@@ -116,6 +117,20 @@ const pastSchema = Joi.object({
   yields: sumsBy({ rollings: lots, share: sum, shareSquares: sum }),
   paces: sumsBy({ lots, log: sum, logSquares: sum }),
   leaks: sumsBy({ lots, leaked: lots, expected: sum }),
+  holds: Joi.array()
+    .items(
+      Joi.object({
+        pieceId: id,
+        craftLeakShare: quantity(lotRecordLimits.leakShare),
+        craftCauses: craftCausesSchema.required(),
+        lots,
+        pieces: lots,
+        leaked: Joi.number().integer().min(0).max(Joi.ref("pieces")).required(),
+      }),
+    )
+    .max(MAX_RECORDS)
+    .default([])
+    .optional(),
   tookLastG: Joi.object()
     .pattern(Joi.string().max(MAX_ID_CHARACTERS), Joi.number().min(0).required())
     .max(MAX_RECORDS)

@@ -8,21 +8,27 @@ export {
   type YieldSums,
 } from "./yieldHabit";
 export {
-  findLeakHabit,
-  findPaceHabit,
+  addToHoldLog,
+  findHoldHabit,
   forecastLeaks,
-  sumLeaks,
-  sumPaces,
+  type CraftHold,
+  type HoldHabit,
+  type HoldLog,
+  type HoldSums,
   type LeakForecast,
-  type LeakHabit,
+  type LeakOutcome,
   type LeakSums,
+} from "./holdHabit";
+export {
+  findPaceHabit,
+  sumPaces,
   type LotOutcome,
   type PaceHabit,
   type PaceSums,
   type TimedWork,
 } from "./lotHabit";
 export {
-  gatherLeaks,
+  gatherHolds,
   gatherPaces,
   gatherYields,
   NO_PAST,

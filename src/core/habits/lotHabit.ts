@@ -1,11 +1,12 @@
 import { requireThat } from "../require";
+import type { CraftHold } from "./holdHabit";
 import { sumSquaresAbout } from "./sums";
 
 /**
  * What was logged of one lot. Beside each real figure stands what the craft reckoned for it then, without any habit:
  * the log corrects the craft, whatever the piece looked like that day.
  */
-export interface LotOutcome {
+export interface LotOutcome extends CraftHold {
   /** Whole, at least 1. */
   readonly pieces: number;
   /** Minutes of hands for the lot and the way it was done (a measure, a crimp); null where it was not timed. */
@@ -13,8 +14,6 @@ export interface LotOutcome {
   readonly close: TimedWork | null;
   /** Pieces that leaked or burst; null where nobody counted. */
   readonly leaked: number | null;
-  /** Share that the craft expected to leak. */
-  readonly craftLeakShare: number;
 }
 
 export interface TimedWork {
@@ -77,70 +76,4 @@ export function findPaceHabit({ lots, log, logSquares }: PaceSums): PaceHabit {
     sumSquaresAbout(mean, { count: lots, sum: log, squares: logSquares });
   const spread = Math.sqrt((squares / weight) * (1 + 1 / weight));
   return { lots, ratio: Math.exp(mean), spreadFactor: Math.exp(spread) };
-}
-
-/** Any number of lots of one piece whose leaks were counted. */
-export interface LeakSums {
-  readonly lots: number;
-  readonly leaked: number;
-  /** Foretold by the craft. */
-  readonly expected: number;
-}
-
-export const NO_LEAKS: LeakSums = { lots: 0, leaked: 0, expected: 0 };
-
-/** Lots that nobody counted do not count. */
-export function sumLeaks(
-  outcomes: readonly Pick<LotOutcome, "pieces" | "leaked" | "craftLeakShare">[],
-): LeakSums {
-  return outcomes.reduce(
-    (sums, { pieces, leaked, craftLeakShare }) =>
-      leaked === null ? sums : addLeaks(sums, { lots: 1, leaked, expected: pieces * craftLeakShare }),
-    NO_LEAKS,
-  );
-}
-
-/** Two logs as one. */
-export const addLeaks = (left: LeakSums, right: LeakSums): LeakSums => ({
-  lots: left.lots + right.lots,
-  leaked: left.leaked + right.leaked,
-  expected: left.expected + right.expected,
-});
-
-/** How much likelier this baker's pieces leak than the craft reckons. */
-export interface LeakHabit {
-  readonly lots: number;
-  readonly oddsRatio: number;
-}
-
-/** Worth of the craft's prior, in leaks: as if it had foretold three and seen three. */
-const PRIOR_LEAKS = 3;
-
-/**
- * The ratio of leaks counted to leaks expected, with the prior added to both: the mean of a gamma posterior for a
- * Poisson rate. Where few leak, a ratio of rates is a ratio of odds.
- */
-export function findLeakHabit({ lots, leaked, expected }: LeakSums): LeakHabit {
-  return { lots, oddsRatio: (leaked + PRIOR_LEAKS) / (expected + PRIOR_LEAKS) };
-}
-
-/** How many of a lot leak. */
-export interface LeakForecast {
-  readonly likelyCount: number;
-  readonly lowCount: number;
-  readonly highCount: number;
-}
-
-/** Standard deviations either way that a range covers: about nine in ten lots. */
-const RANGE_DEVIATIONS = 1.6;
-
-/** Leaks among so many pieces, by the binomial's mean and spread; whole and never beyond the pieces. */
-export function forecastLeaks(pieces: number, leakShare: number): LeakForecast {
-  const mean = pieces * leakShare;
-  const reach = RANGE_DEVIATIONS * Math.sqrt(mean * (1 - leakShare));
-  return {
-    likelyCount: Math.round(mean),
-    lowCount: Math.max(Math.floor(mean - reach), 0),
-    highCount: Math.min(Math.ceil(mean + reach), pieces),
-  };
 }

@@ -1,5 +1,5 @@
-import { addLeaks, addPaces, NO_LEAKS, NO_PACES, sumLeaks, sumPaces } from "./lotHabit";
-import type { LeakSums, LotOutcome, PaceSums } from "./lotHabit";
+import { addToHoldLog, type HoldLog, type LeakOutcome } from "./holdHabit";
+import { addPaces, NO_PACES, sumPaces, type LotOutcome, type PaceSums } from "./lotHabit";
 import { addYields, NO_YIELDS, sumYields, type CutOutcome, type YieldSums } from "./yieldHabit";
 
 /** What hands are timed at. */
@@ -7,18 +7,16 @@ export const timedWorks = ["fill", "close"] as const;
 export type TimedKind = (typeof timedWorks)[number];
 
 /** The whole log before what is given record by record: sums, so that ten years weigh no more than a week. */
-export interface PastLog {
+export interface PastLog extends HoldLog {
   /** By dough id. */
   readonly yields: Readonly<Record<string, YieldSums>>;
   /** By kind of work and style, as `toPaceKey` writes them. */
   readonly paces: Readonly<Record<string, PaceSums>>;
-  /** By piece id. */
-  readonly leaks: Readonly<Record<string, LeakSums>>;
   /** Grams of liquid that each formula as written took last time, by formula id. */
   readonly tookLastG: Readonly<Record<string, number>>;
 }
 
-export const NO_PAST: PastLog = { yields: {}, paces: {}, leaks: {}, tookLastG: {} };
+export const NO_PAST: PastLog = { yields: {}, paces: {}, leaks: {}, holds: [], tookLastG: {} };
 
 export const toPaceKey = (kind: TimedKind, style: string): string => `${kind}:${style}`;
 
@@ -37,9 +35,9 @@ export function gatherPaces(
   return addPaces(past.paces[toPaceKey(kind, style)] ?? NO_PACES, sumPaces(works, style));
 }
 
-/** The log of one piece's leaks. */
-export const gatherLeaks = (past: PastLog, pieceId: string, lots: readonly LotOutcome[]): LeakSums =>
-  addLeaks(past.leaks[pieceId] ?? NO_LEAKS, sumLeaks(lots));
+/** All leaks that were counted. */
+export const gatherHolds = ({ leaks, holds }: HoldLog, lots: readonly LeakOutcome[]): HoldLog =>
+  lots.reduce<HoldLog>((log, lot) => addToHoldLog(log, lot, 1), { leaks, holds });
 
 /**
  * The log without records that stand beside it and would count twice.
@@ -60,7 +58,7 @@ export function takeOutOfLog(
     });
   }
   const paces = { ...past.paces };
-  const leaks = { ...past.leaks };
+  let leaked: HoldLog = past;
   for (const lot of lots) {
     for (const kind of timedWorks) {
       const work = lot[kind];
@@ -69,12 +67,7 @@ export function takeOutOfLog(
       const { log, logSquares } = sumPaces([work], work.style);
       paces[key] = addPaces(paces[key] ?? NO_PACES, { lots: -1, log: -log, logSquares: -logSquares });
     }
-    const { lots: counted, leaked, expected } = sumLeaks([lot]);
-    leaks[lot.pieceId] = addLeaks(leaks[lot.pieceId] ?? NO_LEAKS, {
-      lots: -counted,
-      leaked: -leaked,
-      expected: -expected,
-    });
+    leaked = addToHoldLog(leaked, lot, -1);
   }
-  return { ...past, yields, paces, leaks };
+  return { ...past, ...leaked, yields, paces };
 }

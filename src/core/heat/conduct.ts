@@ -1,4 +1,4 @@
-import { factorBandInPlace, solveFactoredInPlace } from "./bandSolver";
+import { factorBandInPlace, solveFactoredInPlace } from "../bandSolver";
 import type { Grid } from "./grid";
 import type { Material } from "./material";
 

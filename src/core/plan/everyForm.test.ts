@@ -22,6 +22,7 @@ const lot = (fields: Partial<LotRecord>): LotRecord => ({
   close: null,
   leaked: null,
   craftLeakShare: 0.02,
+  craftCauses: {},
   ...fields,
 });
 
@@ -148,6 +149,14 @@ test("leaks and minutes that were logged move the risk and the schedule's minute
     lineOf("chestnut-pie").hold!.leakShare,
   );
   expect(lineOf("leek-press", leaky).hold).toEqual(lineOf("leek-press").hold);
+  // With its causes the lot also says of what they share that the craft weighs it too lightly.
+  const { craftShare, craftCauses } = lineOf("chestnut-pie").hold!;
+  const told = planDay({
+    ...monday,
+    lotRecords: [lot({ leaked: 9, craftLeakShare: craftShare, craftCauses })],
+  });
+  expect(told.lines.flatMap(({ hold }) => hold?.causes ?? []).some(({ weight }) => weight > 1)).toBe(true);
+  expect(lineOf("leek-press", told).hold!.leakShare).not.toBe(lineOf("leek-press").hold!.leakShare);
   const { style, craftS } = lineOf("chestnut-pie").works.close;
   const craftMinutes = (craftS * 40) / 60;
   const slow = planDay({

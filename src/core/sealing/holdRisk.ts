@@ -24,10 +24,23 @@ export interface HoldFacts {
   readonly smearsC: number;
 }
 
+/** What a baker's log says of the craft's odds. */
+export interface SealingHands {
+  /** How much likelier this piece leaks than its causes tell. */
+  readonly oddsRatio: number;
+  /** How much more than the craft says each cause weighs, by its key; above 0. Not there: as the craft says. */
+  readonly weights: Readonly<Record<string, number>>;
+}
+
+/** Hands of which nothing is logged. */
+export const CRAFT_HANDS: SealingHands = { oddsRatio: 1, weights: {} };
+
 /** One reason and how far it moves the odds, as a factor of them. */
 export interface HoldCause {
   readonly text: string;
   readonly oddsFactor: number;
+  /** How much more it weighs than the craft says, by the log. */
+  readonly weight: number;
 }
 
 export interface HoldMend {
@@ -43,6 +56,8 @@ export interface HoldRisk {
   readonly leakShare: number;
   /** The same before the log corrected it. */
   readonly craftShare: number;
+  /** What moves the craft's odds, log-odds by key: what a log needs to tell one cause from another. */
+  readonly craftCauses: Readonly<Record<string, number>>;
   /** What moves the odds, most first. */
   readonly causes: readonly HoldCause[];
   /** Single changes that lower it, the one that lowers it most first. */
@@ -52,7 +67,7 @@ export interface HoldRisk {
 /**
  * Log-odds that a piece leaks whose margin is what its pinched crimp needs, half plump, moist, glued with water, vented
  * and chilled hard. This and the weights below are not measured: they are the craft's rules of thumb put into figures,
- * each with its rule beside it, and what is logged moves them all together. Here: of a tray of thirty one leaks.
+ * each with its rule beside it, and what is logged moves each. Here: of a tray of thirty one leaks.
  */
 const BASE_LOG_ODDS = -3.4;
 /** For a margin so much wider than needed, as a share of the need; narrower is worse by the same. A third more halves the leaks. */
@@ -73,6 +88,8 @@ const SOFT_WEIGHT = 0.9;
 const CHILL_TIME_MIN = 15;
 /** Each degree that the dough is above its window while it is closed: nine degrees double the leaks. */
 const WARM_WEIGHT_PER_C = 0.08;
+/** Figures of a log are kept to so many log-odds: lots that are alike are then one line of it. */
+const LOGGED_STEP = 0.01;
 /** Causes that move the odds by less than this are not worth a line. */
 const LEAST_LOG_ODDS = 0.04;
 /** Steps of the mends that are tried. */
@@ -81,33 +98,52 @@ const LEANER = 0.1;
 const LONGER_CHILL_MIN = 15;
 const LEAST_PLUMPNESS = 0.05;
 
-/**
- * How likely a piece leaks, why, and what would lower it most: a logistic score with one weight a cause.
- * @param oddsRatio - Of the baker's own log against the craft's figures; 1 while nothing is logged.
- */
-export function scoreHold(facts: HoldFacts, oddsRatio: number): HoldRisk {
-  const causes = listCauses(facts);
-  const share = (each: HoldFacts, ratio: number) =>
-    toShare(listCauses(each).reduce((sum, { logOdds }) => sum + logOdds, BASE_LOG_ODDS) + Math.log(ratio));
-  const leakShare = share(facts, oddsRatio);
+/** How likely a piece leaks, why, and what would lower it most: a logistic score with one weight a cause. */
+export function scoreHold(facts: HoldFacts, hands: SealingHands): HoldRisk {
+  const craft = listCauses(facts);
+  const weigh = ({ key, logOdds }: CraftCause, { weights }: SealingHands) =>
+    logOdds * (key === null ? 1 : (weights[key] ?? 1));
+  const share = (each: HoldFacts, by: SealingHands) =>
+    toShare(
+      listCauses(each).reduce((sum, cause) => sum + weigh(cause, by), BASE_LOG_ODDS) + Math.log(by.oddsRatio),
+    );
+  const leakShare = share(facts, hands);
   const mends = listMends(facts)
-    .map((mend) => ({ ...mend, leakShare: share({ ...facts, ...mend.change }, oddsRatio) }))
+    .map((mend) => ({ ...mend, leakShare: share({ ...facts, ...mend.change }, hands) }))
     .filter((mend) => mend.leakShare < leakShare)
     .sort((a, b) => a.leakShare - b.leakShare);
   return {
     leakShare,
-    craftShare: share(facts, 1),
-    causes: causes
+    craftShare: share(facts, CRAFT_HANDS),
+    craftCauses: Object.fromEntries(
+      craft.flatMap(({ key, logOdds }) => {
+        const steps = Math.round(logOdds / LOGGED_STEP);
+        return key === null || steps === 0 ? [] : [[key, Number((steps * LOGGED_STEP).toFixed(2))]];
+      }),
+    ),
+    causes: craft
+      .map((cause) => ({
+        ...cause,
+        logOdds: weigh(cause, hands),
+        weight: (cause.key && hands.weights[cause.key]) || 1,
+      }))
       .filter(({ logOdds }) => Math.abs(logOdds) >= LEAST_LOG_ODDS)
       .sort((a, b) => Math.abs(b.logOdds) - Math.abs(a.logOdds))
-      .map(({ text, logOdds }) => ({ text, oddsFactor: Math.exp(logOdds) })),
+      .map(({ text, logOdds, weight }) => ({ text, oddsFactor: Math.exp(logOdds), weight })),
     mends,
   };
 }
 
 const toShare = (logOdds: number) => 1 / (1 + Math.exp(-logOdds));
 
-function listCauses(facts: HoldFacts): { text: string; logOdds: number }[] {
+interface CraftCause {
+  readonly text: string;
+  /** Which of the craft's weights it goes by; null where it is no rule of thumb but a share of the seam. */
+  readonly key: string | null;
+  readonly logOdds: number;
+}
+
+function listCauses(facts: HoldFacts): CraftCause[] {
   const { marginMm, plumpness, wetness, vents, topMm2, chillMin, doughC, smearsC, seamShare } = facts;
   const crimp = findCrimp(facts.crimp);
   const glue = glues.find(({ id }) => id === facts.glue);
@@ -117,27 +153,44 @@ function listCauses(facts: HoldFacts): { text: string; logOdds: number }[] {
   return [
     {
       text: `a margin of ${marginMm} mm where ${crimp.name.toLowerCase()} needs ${crimp.needsMarginMm}`,
+      key: "margin",
       logOdds: -MARGIN_WEIGHT * Math.min(Math.max(slack, -MARGIN_REACH), MARGIN_REACH),
     },
     // Half the seam has half the places to open at.
-    { text: `${Math.round(seamShare * 100)} % of the edge is left to open`, logOdds: Math.log(seamShare) },
-    { text: `${crimp.name.toLowerCase()}, against pinched`, logOdds: -crimp.strength * made },
+    {
+      text: `${Math.round(seamShare * 100)} % of the edge is left to open`,
+      key: null,
+      logOdds: Math.log(seamShare),
+    },
+    {
+      text: `${crimp.name.toLowerCase()}, against pinched`,
+      key: `crimp:${crimp.id}`,
+      logOdds: -crimp.strength * made,
+    },
     {
       text: `filled to ${Math.round(plumpness * 100)} % of round`,
+      key: "plumpness",
       logOdds: PLUMP_WEIGHT * (plumpness - 0.5),
     },
-    { text: `a ${wetness} filling`, logOdds: WETNESS_WEIGHT[wetness] },
-    { text: `glued with ${(glue?.name ?? "").toLowerCase()}`, logOdds: -(glue?.strength ?? 0) },
+    { text: `a ${wetness} filling`, key: `wetness:${wetness}`, logOdds: WETNESS_WEIGHT[wetness] },
+    {
+      text: `glued with ${(glue?.name ?? "").toLowerCase()}`,
+      key: `glue:${facts.glue}`,
+      logOdds: -(glue?.strength ?? 0),
+    },
     {
       text: `vents give ${Math.round(ventShare * 100)} % of the opening wanted`,
+      key: "vents",
       logOdds: VENT_WEIGHT * (1 - ventShare),
     },
     {
       text: `chilled ${chillMin} min before the heat`,
+      key: "chill",
       logOdds: SOFT_WEIGHT * Math.exp(-chillMin / CHILL_TIME_MIN),
     },
     {
       text: `closed at ${Math.round(doughC)} °C, ${Math.round(Math.max(doughC - smearsC, 0))} above its window`,
+      key: "warmth",
       logOdds: WARM_WEIGHT_PER_C * Math.max(doughC - smearsC, 0),
     },
   ];

@@ -22,4 +22,12 @@ export {
   type WashSugar,
 } from "./wash";
 export { computeGlaze, glazeFacts, glazeKinds, type Glaze, type GlazeKind } from "./glaze";
-export { scoreHold, type HoldCause, type HoldFacts, type HoldMend, type HoldRisk } from "./holdRisk";
+export {
+  CRAFT_HANDS,
+  scoreHold,
+  type HoldCause,
+  type HoldFacts,
+  type HoldMend,
+  type HoldRisk,
+  type SealingHands,
+} from "./holdRisk";

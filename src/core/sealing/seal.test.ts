@@ -5,6 +5,7 @@ import {
   computeSeal,
   computeVentShare,
   computeWash,
+  CRAFT_HANDS,
   crimpIds,
   glueIds,
   scoreHold,
@@ -48,7 +49,7 @@ const facts: HoldFacts = {
   seamShare: 1,
   crimpsOnOffer: crimpIds,
 };
-const risk = (over: Partial<HoldFacts> = {}) => scoreHold({ ...facts, ...over }, 1).leakShare;
+const risk = (over: Partial<HoldFacts> = {}) => scoreHold({ ...facts, ...over }, CRAFT_HANDS).leakShare;
 
 test("every cause moves the risk the way the craft says", () => {
   expect(risk({ marginMm: 16 })).toBeLessThan(risk());
@@ -62,7 +63,7 @@ test("every cause moves the risk the way the craft says", () => {
   const odds = (share: number) => share / (1 - share);
   expect(odds(risk({ seamShare: 1 / 3 })) / odds(risk())).toBeCloseTo(1 / 3, 9);
   const crimpsOnOffer = ["pinched"] as const;
-  const { mends } = scoreHold({ ...facts, crimp: "pinched", crimpsOnOffer }, 1);
+  const { mends } = scoreHold({ ...facts, crimp: "pinched", crimpsOnOffer }, CRAFT_HANDS);
   expect(mends.some(({ change }) => change.crimp !== undefined)).toBe(false);
   expect(risk({ crimp: "foldForked", marginMm: 16 })).toBeLessThan(risk({ marginMm: 16 }));
 });
@@ -82,10 +83,27 @@ const anyFacts: fc.Arbitrary<HoldFacts> = fc.record({
   crimpsOnOffer: fc.subarray([...crimpIds]),
 });
 
+const anyHands = fc.record({
+  oddsRatio: fc.double({ min: 0.1, max: 10, noNaN: true }),
+  weights: fc.dictionary(
+    fc.constantFrom(
+      "margin",
+      "plumpness",
+      "wetness:wet",
+      "glue:none",
+      "vents",
+      "chill",
+      "warmth",
+      "crimp:rope",
+    ),
+    fc.double({ min: 0.2, max: 5, noNaN: true }),
+  ),
+});
+
 test("less margin is never better, and a crimp on less than half of its own is no better than a proper pinch", () => {
   fc.assert(
-    fc.property(anyFacts, fc.double({ min: 0, max: 1, noNaN: true }), (each, share) => {
-      const leaks = (over: Partial<HoldFacts>) => scoreHold({ ...each, ...over }, 1).leakShare;
+    fc.property(anyFacts, anyHands, fc.double({ min: 0, max: 1, noNaN: true }), (each, hands, share) => {
+      const leaks = (over: Partial<HoldFacts>) => scoreHold({ ...each, ...over }, hands).leakShare;
       expect(leaks({ marginMm: each.marginMm * share })).toBeGreaterThanOrEqual(leaks({}) - 1e-12);
       const { needsMarginMm } = findCrimp(each.crimp);
       const pinched = leaks({ crimp: "pinched", marginMm: findCrimp("pinched").needsMarginMm });
@@ -102,11 +120,16 @@ test("less margin is never better, and a crimp on less than half of its own is n
 
 test("the mends named lower the risk by themselves, the best first, and the odds follow the log", () => {
   fc.assert(
-    fc.property(anyFacts, fc.double({ min: 0.1, max: 10, noNaN: true }), (each, ratio) => {
-      const { leakShare, craftShare, mends } = scoreHold(each, ratio);
+    fc.property(anyFacts, anyHands, (each, hands) => {
+      const { leakShare, craftShare, craftCauses, mends } = scoreHold(each, hands);
       const odds = (share: number) => share / (1 - share);
-      expect(odds(leakShare) / odds(craftShare)).toBeCloseTo(ratio, 6);
-      const shares = mends.map(({ change }) => scoreHold({ ...each, ...change }, ratio).leakShare);
+      const moved = Object.entries(craftCauses).reduce(
+        (product, [key, logOdds]) => product * Math.exp(((hands.weights[key] ?? 1) - 1) * logOdds),
+        hands.oddsRatio,
+      );
+      // The causes are told to a hundredth.
+      expect(Math.log(odds(leakShare) / odds(craftShare) / moved)).toBeCloseTo(0, 0);
+      const shares = mends.map(({ change }) => scoreHold({ ...each, ...change }, hands).leakShare);
       expect(shares).toEqual(mends.map((mend) => mend.leakShare));
       expect(shares.every((share, i) => share < leakShare && share >= (shares[i - 1] ?? 0))).toBe(true);
     }),

@@ -9,6 +9,9 @@ import { usePieceEdit } from "../bench/usePieceEdit";
 /** Mends that are offered at once. */
 const MENDS_SHOWN = 3;
 
+/** A weight that the log moved by less is as the craft says. */
+const TOLD_WEIGHT = 0.01;
+
 /** Will it hold? How many may leak, why, and what would lower it most, each one tap. */
 export function HoldPanel({ line, hold }: { readonly line: PiecePlan; readonly hold: HoldRisk }) {
   const { editPiece } = usePieceEdit(line.piece);
@@ -39,9 +42,13 @@ export function HoldPanel({ line, hold }: { readonly line: PiecePlan; readonly h
       <details className="text-sm">
         <summary className="why-link inline-flex min-h-11 items-center">why?</summary>
         <ol className="flex flex-col gap-1">
-          {hold.causes.map(({ text, oddsFactor }) => (
+          {hold.causes.map(({ text, oddsFactor, weight }) => (
             <li key={text} className="flex justify-between gap-3 border-b border-dotted border-base-300">
-              <span className="quiet">{text}</span>
+              <span className="quiet">
+                {text}
+                {Math.abs(weight - 1) >= TOLD_WEIGHT &&
+                  `; by your log ${formatNumber(weight * 100)} % of the craft’s weight`}
+              </span>
               <span className="figure">
                 {oddsFactor > 1
                   ? `${formatNumber(oddsFactor, 2)} × likelier`

@@ -31,6 +31,7 @@ export function LotLog({ line, what }: Props) {
       close: null,
       leaked: null,
       craftLeakShare: hold?.craftShare ?? 0,
+      craftCauses: hold?.craftCauses ?? {},
       ...stored,
       ...fields,
     };

@@ -1,7 +1,6 @@
 import type { FormedPiece } from "../../forming";
 import { listCrimps } from "./crimpOf";
 import { findChillMin } from "../../way";
-import { findLeakHabit, gatherLeaks } from "../../habits";
 import type { ShapeContext } from "./shapeContext";
 import type { HeldFilling } from "./holdFilling";
 import { type Seal, type HoldRisk, scoreHold } from "../../sealing";
@@ -15,16 +14,9 @@ export function scoreSeam(
   filling: Filling,
   { crimp }: Seal,
   { formed, plumpness }: HeldFilling,
-  { kitchen, lots, past }: ShapeContext,
+  { kitchen, holdHabit }: ShapeContext,
 ): HoldRisk {
   const { glue, marginMm, vents, way } = piece;
-  const habit = findLeakHabit(
-    gatherLeaks(
-      past,
-      piece.id,
-      lots.filter(({ pieceId }) => pieceId === piece.id),
-    ),
-  );
   return scoreHold(
     {
       crimp: crimp.id,
@@ -40,7 +32,7 @@ export function scoreSeam(
       doughC: kitchen.fridgeC + CLOSED_WARMED_SHARE * (kitchen.roomC - kitchen.fridgeC),
       smearsC: dough.window.highC,
     },
-    habit.oddsRatio,
+    { oddsRatio: holdHabit.oddsRatios[piece.id] ?? 1, weights: holdHabit.weights },
   );
 }
 

@@ -1,5 +1,6 @@
 import type { Formula } from "../../formula";
-import type { LotOutcome, PastLog } from "../../habits";
+import { createRecordMemory } from "../../createMemory";
+import { findHoldHabit, gatherHolds, type HoldHabit, type LotOutcome, type PastLog } from "../../habits";
 import type { DayBook, Kitchen } from "../book/book";
 
 /** What surrounds a piece as it is made: the fillings there are, the room, and what the log says. */
@@ -8,11 +9,16 @@ export interface ShapeContext {
   readonly kitchen: Kitchen;
   readonly lots: readonly (LotOutcome & { readonly pieceId: string })[];
   readonly past: PastLog;
+  /** What all leaks that were counted say of this baker's hands. */
+  readonly holdHabit: HoldHabit;
 }
+
+const remember = createRecordMemory<PastLog, HoldHabit>();
 
 export const toShapeContext = ({ formulas, kitchen, lotRecords, past }: DayBook): ShapeContext => ({
   formulas,
   kitchen,
   lots: lotRecords,
   past,
+  holdHabit: remember(past, lotRecords, () => findHoldHabit(gatherHolds(past, lotRecords))),
 });

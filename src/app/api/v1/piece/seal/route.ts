@@ -1,11 +1,15 @@
-import { adviseVentKind, adviseVents, computeSeal, computeWash, scoreHold } from "@/core/sealing";
+import {
+  adviseVentKind,
+  adviseVents,
+  computeSeal,
+  computeWash,
+  CRAFT_HANDS,
+  scoreHold,
+} from "@/core/sealing";
 import { validateSeal } from "@/schemas/pieceCalculators";
 import { calculator } from "../../../calculator";
 
-/** Nothing is logged in a document: the craft's odds stand. */
-const NO_LOG = 1;
-
-/** A seam and what surrounds it in; marks, glue, seconds, vents advised, wash and the risk that it opens out. */
+/** Nothing is logged in a document, so the craft's odds stand: a seam and what surrounds it in; marks, glue, seconds, vents advised, wash and the risk that it opens out. */
 export const POST = calculator({
   validate: validateSeal,
   answer(document) {
@@ -17,7 +21,7 @@ export const POST = calculator({
         advisedOfThisKind: adviseVents(vents.kind, topMm2, wetness),
       },
       wash: computeWash(wash, topMm2),
-      hold: scoreHold(document, NO_LOG),
+      hold: scoreHold(document, CRAFT_HANDS),
     });
   },
 });
