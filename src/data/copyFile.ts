@@ -39,6 +39,7 @@ const counted = {
   "lots logged": "SELECT count(*) AS n FROM lot_record",
   "rollings logged": "SELECT count(*) AS n FROM cut_record",
   weighings: "SELECT count(*) AS n FROM weighing",
+  "events of runs": "SELECT count(*) AS n FROM run_event",
   "in the larder": "SELECT count(*) AS n FROM larder_item WHERE taken_by_day_id IS NULL",
 } as const;
 
@@ -57,10 +58,9 @@ export function inspectData(
     // Tables of a copy that is older than archiving have no such column; it is migrated when it is laid back.
     const isOld = dataVersion < ARCHIVING_SINCE;
     const counts = Object.fromEntries(
-      Object.entries(counted).map(([name, sql]) => [
-        name,
-        count(isOld ? sql.replace("WHERE is_archived = 0", "") : sql),
-      ]),
+      Object.entries(counted)
+        .filter(([name]) => dataVersion >= RUNS_SINCE || name !== "events of runs")
+        .map(([name, sql]) => [name, count(isOld ? sql.replace("WHERE is_archived = 0", "") : sql)]),
     );
     const span = db.prepare("SELECT min(date) AS first, max(date) AS last FROM day").get() as {
       first: string | null;
@@ -76,6 +76,8 @@ export function inspectData(
 
 /** The migration that brought archiving. */
 const ARCHIVING_SINCE = 6;
+/** The version since which days are run. */
+const RUNS_SINCE = 12;
 
 /**
  * Packs a data file that nobody writes to (an online backup's) into one file, and checks it first.

@@ -25,14 +25,20 @@ function listen(child: ChildProcess, heard: (text: string) => void): void {
   child.stdout!.setEncoding("utf8").on("data", heard);
 }
 
-test("killed twenty times while saving, none of a thousand saves that were acknowledged is lost or torn", async () => {
-  const file = path.join(folder, "baker.db");
-  openDemo(file).close();
+const counts = {
+  "saveForever.ts": `SELECT count(*) AS n FROM day_order
+    WHERE id GLOB 'kept-[0-9]*' AND due_min = 600 AND customer = '' AND count = 1`,
+  "happenForever.ts": `SELECT count(*) AS n FROM run_event
+    WHERE id GLOB 'kept-[0-9]*' AND body = '{"taskId":"t' || substr(id, 6) || '"}'`,
+} as const;
+
+/** Kills a child that writes twenty times over. @returns How many writes it acknowledged, each of which is there. */
+async function killTwenty(script: keyof typeof counts, file: string): Promise<number> {
   const random = createRandom(5);
   let acknowledged = 0;
   for (let kill = 0; kill < 20; kill++) {
     const until = acknowledged + 50 + Math.floor(random() * 20);
-    const child = run("saveForever.ts", file, String(acknowledged));
+    const child = run(script, file, String(acknowledged));
     let text = "";
     listen(child, (more) => {
       text += more;
@@ -45,20 +51,35 @@ test("killed twenty times while saving, none of a thousand saves that were ackno
     acknowledged = Math.max(acknowledged, ...whole.map((line) => Number(line) + 1));
     const db = new Database(file);
     expect(db.pragma("integrity_check", { simple: true })).toBe("ok");
-    const { n } = db
-      .prepare(
-        "SELECT count(*) AS n FROM day_order WHERE id GLOB 'kept-[0-9]*' AND due_min = 600 AND customer = '' AND count = 1",
-      )
-      .get() as { n: number };
-    // What was written and not yet acknowledged may be there too: one save, no more.
+    const { n } = db.prepare(counts[script]).get() as { n: number };
+    // What was written and not yet acknowledged may be there too: one write, no more.
     expect(n).toBeGreaterThanOrEqual(acknowledged);
     expect(n).toBeLessThanOrEqual(acknowledged + 1);
     db.close();
   }
   expect(acknowledged).toBeGreaterThanOrEqual(1000);
+  return acknowledged;
+}
+
+test("killed twenty times while saving, none of a thousand saves that were acknowledged is lost or torn", async () => {
+  const file = path.join(folder, "baker.db");
+  openDemo(file).close();
+  const acknowledged = await killTwenty("saveForever.ts", file);
   const store = openStore(file);
   const orders = new Set(store.readDay("2026-11-28")!.lists.order!.map(({ id }) => id));
   for (let n = 0; n < acknowledged; n++) expect(orders.has(`kept-${n}`)).toBe(true);
+  store.close();
+}, 240_000);
+
+test("killed twenty times while a day runs, none of a thousand events that were acknowledged is lost", async () => {
+  const file = path.join(folder, "baker.db");
+  openDemo(file).close();
+  const acknowledged = await killTwenty("happenForever.ts", file);
+  const store = openStore(file);
+  const { id } = store.runs.find("2026-11-28")!;
+  const { events } = store.runs.listEvents(id, 0, 10_000);
+  const known = new Set(events.map((event) => event.id));
+  for (let n = 0; n < acknowledged; n++) expect(known.has(`kept-${n}`)).toBe(true);
   store.close();
 }, 240_000);
 

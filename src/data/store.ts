@@ -8,6 +8,7 @@ import { createDayReader, type DayRecords } from "./dayReader";
 import { createFormulaEditions, type FormulaEdition } from "./formulaEditions";
 import { createGroupWriter } from "./groupWriter";
 import { createRepositories } from "./repositories";
+import { createRuns, type Runs } from "./runRepository";
 
 /** A day as it stood at a revision. */
 export interface DaySnapshot {
@@ -24,6 +25,7 @@ export interface Store {
   /** All days of a span, `most` at the most, with what they need; the log only as sums. */
   readSpan(from: string, to: string, most: number): DayRecords;
   readonly days: DayList;
+  readonly runs: Runs;
   /** How the kitchen measures, and its own ingredients. */
   readKitchen(): { readonly kitchen: Kitchen | null; readonly ingredients: readonly Ingredient[] };
   findFormula(id: string): Formula | null;
@@ -63,6 +65,7 @@ export function createStore(db: Database.Database): Store {
     readDay: (date) => readDay.deferred(date),
     readSpan: (from, to, most) => reader.readSpan(from, to, most),
     days: createDayList(db),
+    runs: createRuns(db),
     readKitchen: () => ({
       kitchen: repositories.kitchen.list()[0] ?? null,
       ingredients: repositories.ingredient.list(),

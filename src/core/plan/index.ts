@@ -7,6 +7,7 @@ export {
   doneSigns,
   larderKinds,
   shelfPlaces,
+  signNames,
   tins,
   vesselKinds,
   type Bench,

@@ -1,12 +1,11 @@
 "use client";
 
-import type { Doneness, Piece } from "@/core/plan";
+import { signNames, type Doneness, type Piece } from "@/core/plan";
 import { formatDuration } from "@/core/units";
 import { pieceLimits } from "@/schemas/limits";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { Dial } from "../controls/Dial";
 import { Select, toOptions } from "../controls/Select";
-import { signNames } from "../piece/words";
 
 /** How a piece is known to be done, and what the plan keeps for "not yet". */
 export function DonenessDials(props: { readonly piece: Piece }) {

@@ -1,13 +1,20 @@
 "use client";
 
-import { listDecks, nameHeld, type DayPlan, type DayTask, type PiecePlan, type Vessel } from "@/core/plan";
+import {
+  listDecks,
+  nameHeld,
+  signNames,
+  type DayPlan,
+  type DayTask,
+  type PiecePlan,
+  type Vessel,
+} from "@/core/plan";
 import { explainStart } from "@/core/schedule";
 import { listHeats } from "@/core/way";
 import { formatClock, formatCount, formatDuration, formatHeat, formatNumber } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
 import { PIN_STEP_MIN } from "../drawings/DayBar";
 import { describeStages } from "../piece/describePiece";
-import { signNames } from "../piece/words";
 
 interface Props {
   readonly task: DayTask;

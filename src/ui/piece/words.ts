@@ -1,5 +1,5 @@
 import type { FormKind, MouldKind } from "@/core/forming";
-import type { DoneSign, Tin } from "@/core/plan";
+import type { Tin } from "@/core/plan";
 import type { GlazeKind, GlueId, VentKind, WashKind, WashSugar } from "@/core/sealing";
 
 /** The trade's words for what a piece distinguishes. */
@@ -55,13 +55,6 @@ export const tinNames: Record<Tin, string> = {
   floured: "buttered and floured",
   sprayed: "sprayed",
   papered: "parchment",
-};
-export const signNames: Record<DoneSign, string> = {
-  golden: "it is golden all over",
-  baseBrown: "the base is brown",
-  skewer: "a skewer meets no resistance",
-  set: "the custard no longer ripples",
-  trembles: "it barely trembles in the middle",
 };
 export const glazeNames: Record<GlazeKind, string> = {
   none: "none",

@@ -3,6 +3,7 @@ import {
   listClockRows,
   sayClockStep,
   sayProblem,
+  signNames,
   type DayBook,
   type DayPlan,
   type Piece,
@@ -22,7 +23,7 @@ import {
 import { findChillMin, findCoolMin, findHeatWay } from "@/core/way";
 import { formatDayDate } from "../shell/formatDayDate";
 import { describeStages, describeWash } from "../piece/describePiece";
-import { glazeNames, signNames, tinNames } from "../piece/words";
+import { glazeNames, tinNames } from "../piece/words";
 import { toDrawnParts } from "../drawings/drawnParts";
 import { SheetDrawing } from "../drawings/SheetDrawing";
 import { namePass } from "../drawings/SheetThumb";

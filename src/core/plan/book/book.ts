@@ -18,6 +18,14 @@ export const doneSigns = ["golden", "baseBrown", "skewer", "set", "trembles"] as
 /** What is looked for before a piece is called done. */
 export type DoneSign = (typeof doneSigns)[number];
 
+export const signNames: Readonly<Record<DoneSign, string>> = {
+  golden: "it is golden all over",
+  baseBrown: "the base is brown",
+  skewer: "a skewer meets no resistance",
+  set: "the custard no longer ripples",
+  trembles: "it barely trembles in the middle",
+};
+
 /** How a piece is known to be done; if it is not yet, it gets so many minutes more, and again, at most so often. */
 export interface Doneness {
   readonly sign: DoneSign;

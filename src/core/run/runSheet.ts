@@ -1,0 +1,165 @@
+import type { CutSheet } from "../cutting";
+import type { FormedPiece } from "../forming";
+import type { WeighStep } from "../formula";
+import type { TrayLoading } from "../loading";
+import type { CutRole, DayBook, DayPlan, PiecePlan, Station, TaskKind } from "../plan";
+import type { Seal, Vents } from "../sealing";
+import { listFigures, type JobFigure } from "./jobFigures";
+import { listJobSteps, tellLooks, type JobStep, type Looks } from "./jobSteps";
+import type { RunPlan } from "./runProblem";
+
+/** A job as it was planned, told in full: nothing else is needed to do it. */
+export interface JobSheet {
+  readonly taskId: string;
+  readonly kind: TaskKind;
+  readonly station: Station;
+  readonly pieceId: string | null;
+  readonly formulaId: string | null;
+  /** Who it was planned for: 0 the baker, 1 the helper. */
+  readonly person: number;
+  readonly pieces: number;
+  readonly handsMin: number;
+  readonly title: string;
+  /** Of what and for what. */
+  readonly about: string;
+  /** The one that matters first. */
+  readonly figures: readonly JobFigure[];
+  readonly steps: readonly JobStep[];
+  readonly looks: Looks;
+  readonly cautions: readonly string[];
+  readonly drawing: JobDrawing | null;
+  /** What is weighed for it, in the order of adding. */
+  readonly weighing: readonly WeighStep[];
+}
+
+/** What is drawn beside a job; pieces by their id in the run's sheet. */
+export type JobDrawing =
+  | { readonly kind: "sheet"; readonly sheet: CutSheet; readonly roles: readonly CutRole[] }
+  | { readonly kind: "section" | "above"; readonly pieceId: string }
+  | { readonly kind: "tray"; readonly pieceId: string; readonly count: number };
+
+/** A piece as far as it is drawn. */
+export interface PieceSheet {
+  readonly id: string;
+  readonly name: string;
+  readonly formed: Pick<FormedPiece, "section" | "marginMm" | "fromAbove">;
+  readonly seal: Seal | null;
+  readonly vents: Vents;
+  readonly loading: TrayLoading;
+}
+
+/** A day's plan frozen for its run: self-contained, so that a later edit of the book changes nothing of it. */
+export interface RunSheet extends RunPlan {
+  readonly date: string;
+  readonly dayName: string;
+  readonly hasHelper: boolean;
+  readonly jobs: readonly JobSheet[];
+  readonly pieces: readonly PieceSheet[];
+  /** Ovens and fryers by the schedule's resource. */
+  readonly machines: readonly { readonly resourceId: string; readonly name: string }[];
+}
+
+/**
+ * Freezes a day's plan to be run.
+ * @returns null where the day has nothing to do or no time was found for it.
+ */
+export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
+  if (!plan.problem || !plan.schedule) return null;
+  const { day } = book;
+  const modeOf = new Map(plan.schedule.placed.map(({ taskId, mode }) => [taskId, mode]));
+  return {
+    date: day.date,
+    dayName: day.name,
+    hasHelper: day.helper !== null,
+    problem: plan.problem,
+    placed: plan.tasks.map(({ id, placed }) => ({
+      taskId: id,
+      startMin: placed.startMin,
+      mode: modeOf.get(id) ?? 0,
+    })),
+    jobs: plan.tasks.map((task) => tellJob(task, plan, book)),
+    pieces: plan.lines.map(({ piece, formed, seal, loading }) => ({
+      id: piece.id,
+      name: piece.name,
+      formed: { section: formed.section, marginMm: formed.marginMm, fromAbove: formed.fromAbove },
+      seal,
+      vents: piece.vents,
+      loading,
+    })),
+    machines: [...plan.ovens, ...plan.fryers].flatMap(({ id, name }) => {
+      const resource = plan.problem?.resources.find((each) => each.heater && each.id.endsWith(`:${id}`));
+      return resource ? [{ resourceId: resource.id, name }] : [];
+    }),
+  };
+}
+
+function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): JobSheet {
+  const { id, kind, station, pieceId, formulaId, person, pieces, handsMin, label } = task;
+  const line = plan.lines.find(({ piece }) => piece.id === pieceId) ?? null;
+  const batch = [...plan.doughs, ...plan.fillings].find(({ formula }) => formula.id === formulaId) ?? null;
+  const cut = plan.cuts.find((each) => each.id === task.cutId) ?? null;
+  const sheet =
+    kind === "roll" && cut && !cut.plan.portioning ? (cut.plan.sheets[task.index - 1] ?? null) : null;
+  const concerned = new Set(line ? [line.piece.id] : (batch?.pieceIds ?? cut?.pieceIds ?? []));
+  const steps = listJobSteps(task, plan, book);
+  const isWeighed = kind === "mix" || (kind === "make" && steps.every(({ kind: step }) => step !== "strain"));
+  return {
+    taskId: id,
+    kind,
+    station,
+    pieceId,
+    formulaId,
+    person,
+    pieces,
+    handsMin,
+    title: sheet && cut ? nameSheet(sheet, task.index, cut.plan.sheets) : label,
+    about: [
+      cut?.dough.name ?? batch?.formula.name,
+      line && pieces > 0 ? `${pieces} × ${line.piece.name}` : tellPieces([...concerned], plan.lines),
+    ]
+      .filter((part) => part && !label.endsWith(part))
+      .join(", "),
+    figures: listFigures(task, { line, batch, cut, sheet, plan }),
+    steps,
+    looks: tellLooks(task, { line, cut, steps }),
+    cautions: plan.cautions.flatMap((caution) =>
+      caution.station === station && caution.pieceIds.some((each) => concerned.has(each))
+        ? [caution.text]
+        : [],
+    ),
+    drawing: draw(task, line, sheet && cut ? { sheet, roles: cut.roles } : null),
+    weighing: isWeighed ? (batch?.steps ?? []) : [],
+  };
+}
+
+function nameSheet({ pass, isDecoration }: CutSheet, index: number, sheets: readonly CutSheet[]): string {
+  if (isDecoration) return "Roll and cut decorations";
+  const alike = sheets.flatMap((each, i) => (each.pass === pass && !each.isDecoration ? [i + 1] : []));
+  const which = alike.length > 1 ? ` ${alike.indexOf(index) + 1} of ${alike.length}` : "";
+  return pass === 0 ? `Roll sheet${which}` : `Roll the trim again${which && `, sheet${which}`}`;
+}
+
+const tellPieces = (ids: readonly string[], lines: readonly PiecePlan[]): string => {
+  const names = lines.flatMap(({ piece }) => (ids.includes(piece.id) ? [piece.name] : []));
+  return names.length > 0 ? `for ${names.join(", ")}` : "";
+};
+
+function draw(
+  { kind, pieces }: DayPlan["tasks"][number],
+  line: PiecePlan | null,
+  cut: { readonly sheet: CutSheet; readonly roles: readonly CutRole[] } | null,
+): JobDrawing | null {
+  if (cut) return { kind: "sheet", ...cut };
+  if (!line) return null;
+  const pieceId = line.piece.id;
+  switch (kind) {
+    case "fill":
+    case "line":
+    case "sugar":
+      return { kind: "section", pieceId };
+    case "bake":
+      return { kind: "tray", pieceId, count: Math.min(pieces, line.loading.perTray) };
+    default:
+      return { kind: "above", pieceId };
+  }
+}

@@ -1,0 +1,103 @@
+import type Database from "better-sqlite3";
+import type { RunEvent } from "@/core/run";
+
+/** A run as it is stored; its sheet is deflated JSON. */
+export interface StoredRun {
+  readonly id: string;
+  readonly date: string;
+  readonly edition: number;
+  readonly sheet: Uint8Array;
+  /** UTC, ISO 8601. */
+  readonly frozenAt: string;
+}
+
+/** Events of a run in the order in which they arrived, and the mark after which to ask next. */
+export interface EventPage {
+  readonly events: readonly RunEvent[];
+  readonly seq: number;
+}
+
+export interface Runs {
+  /** The run of a date with its newest sheet; null if that day was never run. */
+  find(date: string): StoredRun | null;
+  /** Keeps a sheet as the newest of its day's run. */
+  freeze(day: { readonly id: string; readonly date: string }, sheet: Uint8Array, nowIso: string): StoredRun;
+  /** Adds what is not there yet, all or nothing; an id that is there counts once. @returns The newest mark. */
+  append(runId: string, events: readonly RunEvent[], nowIso: string): number;
+  /** What arrived after a mark; at most `most`. */
+  listEvents(runId: string, afterSeq: number, most: number): EventPage;
+}
+
+type RunRow = {
+  readonly id: string;
+  readonly date: string;
+  readonly edition: number;
+  readonly sheet: Buffer;
+  readonly frozen_at: string;
+};
+type EventRow = {
+  readonly seq: number;
+  readonly id: string;
+  readonly kind: string;
+  readonly at_min: number;
+  readonly person: number;
+  readonly device_id: string;
+  readonly body: string;
+};
+
+/** All SQL about running days. */
+export function createRuns(db: Database.Database): Runs {
+  const selectRun = db.prepare<[string], RunRow>(
+    `SELECT run.id, run.date, edition, sheet, frozen_at FROM run JOIN run_sheet ON run_id = run.id
+     WHERE date = ? ORDER BY edition DESC LIMIT 1`,
+  );
+  const insertRun = db.prepare("INSERT OR IGNORE INTO run (id, day_id, date) VALUES (?, ?, ?)");
+  const insertSheet = db.prepare(
+    "INSERT INTO run_sheet (run_id, edition, sheet, frozen_at) VALUES (?, ?, ?, ?)",
+  );
+  const insertEvent = db.prepare(
+    `INSERT OR IGNORE INTO run_event (id, run_id, kind, at_min, person, device_id, body, taken_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+  );
+  const selectEvents = db.prepare<[string, number, number], EventRow>(
+    `SELECT seq, id, kind, at_min, person, device_id, body FROM run_event
+     WHERE run_id = ? AND seq > ? ORDER BY seq LIMIT ?`,
+  );
+  const selectMark = db.prepare<[string], { seq: number | null }>(
+    "SELECT max(seq) AS seq FROM run_event WHERE run_id = ?",
+  );
+
+  const find = (date: string): StoredRun | null => {
+    const row = selectRun.get(date);
+    return row
+      ? { id: row.id, date: row.date, edition: row.edition, sheet: row.sheet, frozenAt: row.frozen_at }
+      : null;
+  };
+  const freeze = db.transaction(
+    (day: { readonly id: string; readonly date: string }, sheet: Uint8Array, nowIso: string): StoredRun => {
+      const before = find(day.date);
+      const id = before?.id ?? `run-${day.date}`;
+      const edition = (before?.edition ?? 0) + 1;
+      insertRun.run(id, day.id, day.date);
+      insertSheet.run(id, edition, Buffer.from(sheet), nowIso);
+      return { id, date: day.date, edition, sheet, frozenAt: nowIso };
+    },
+  );
+  const append = db.transaction((runId: string, events: readonly RunEvent[], nowIso: string): number => {
+    for (const { id, kind, atMin, person, deviceId, ...body } of events)
+      insertEvent.run(id, runId, kind, atMin, person, deviceId, JSON.stringify(body), nowIso);
+    return selectMark.get(runId)?.seq ?? 0;
+  });
+  return {
+    find,
+    freeze: (day, sheet, nowIso) => freeze.immediate(day, sheet, nowIso),
+    append: (runId, events, nowIso) => append.immediate(runId, events, nowIso),
+    listEvents(runId, afterSeq, most) {
+      const rows = selectEvents.all(runId, afterSeq, most);
+      return { events: rows.map(toEvent), seq: rows.at(-1)?.seq ?? afterSeq };
+    },
+  };
+}
+
+const toEvent = ({ id, kind, at_min, person, device_id, body }: EventRow): RunEvent =>
+  ({ ...(JSON.parse(body) as object), id, kind, atMin: at_min, person, deviceId: device_id }) as RunEvent;
