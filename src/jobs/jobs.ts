@@ -16,12 +16,14 @@ import { Budget } from "@/core/budget";
 import { computeReadiness, coolPiece, findLargestLoad, fryLoad, scaleBake } from "@/core/heat";
 import { planDay, type DayBook } from "@/core/plan";
 import { ok, type Result } from "@/core/result";
+import { foldRun, freezeRun, retimeRun, viewRun } from "@/core/run";
 import { improveSchedule } from "@/core/schedule";
 import { createRandom } from "@/core/seededRandom";
 import { packCopy, unpackCopy } from "@/data/copyFile";
 import { toDayPdf, toTemplatePdf, type CutTemplate, type Paper } from "@/formats";
 import { readFontFiles } from "./fontFiles";
 import type { BakeScaleDocument, FryDocument } from "@/schemas/heatCalculators";
+import type { RunDocument } from "@/schemas/runEvents";
 import type { ScheduleDocument } from "@/schemas/scheduleDocument";
 import { weighDays } from "./weighDays";
 import type { CutPlanDocument, LayoutDocument, YieldDocument } from "@/schemas/validate";
@@ -54,6 +56,20 @@ const jobs = {
   planDay: (book: DayBook) => planDay(book),
   packPlan: (book: DayBook): Uint8Array =>
     gzipSync(JSON.stringify(planDay(book)), { level: PLAN_DEFLATE_LEVEL }),
+  freezeDay(book: DayBook): Uint8Array | null {
+    const sheet = freezeRun(planDay(book), book);
+    return sheet && gzipSync(JSON.stringify(sheet));
+  },
+  retimeRun({ plan, events, nowMin, person }: RunDocument) {
+    const state = foldRun(events);
+    const retimed = retimeRun(plan, null, state, nowMin);
+    const { schedule, moved, endangered } = retimed;
+    const view = viewRun(plan, retimed, state, nowMin, (taskId) => {
+      const has = state.tasks[taskId]?.person;
+      return person === null || has === undefined || has === null || has === person;
+    });
+    return { tasks: state.tasks, placed: schedule.placed, late: schedule.late, moved, endangered, view };
+  },
   weighDays,
   async writeDayPdf({ book, paper }: { book: DayBook; paper: Paper }): Promise<Uint8Array> {
     return toDayPdf(book, planDay(book), paper, await readFontFiles());

@@ -27,6 +27,8 @@ const roadOf: Readonly<Record<JobName, Road>> = {
   unpackCopy: "searches",
   planDay: "plans",
   packPlan: "plans",
+  freezeDay: "plans",
+  retimeRun: "searches",
   writeDayPdf: "plans",
   writeTemplatePdf: "plans",
   weighDays: "plans",

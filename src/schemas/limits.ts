@@ -226,6 +226,18 @@ export const lotRecordLimits = {
   leakShare: limit("Expected to leak", "", 0, 1, 0.01),
 } as const;
 
+/** What may be told of a running day. A fridge on the eve to a bake after midnight. */
+export const runLimits = {
+  atMin: limit("Time of the day", "min", -2880, 4320, 1),
+  moreMin: limit("More", "min", 1, 600, 1),
+  count: limit("Pieces", "", 0, 10_000, 1),
+  massG: limit("Mass", "g", 0, 100_000, 1),
+  heatC: limit("Temperature", "°C", -40, 350, 1),
+  roomC: limit("Room", "°C", -20, 60, 1),
+  thicknessMm: limit("Thickness", "mm", 0.2, 60, 0.1),
+  mode: limit("Way", "", 0, 20, 1),
+} as const;
+
 export const orderLimits = {
   count: limit("Pieces", "", 1, 10_000, 1),
   dueMin: limit("Promised for", "", 0, 1439, 1),

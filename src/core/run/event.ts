@@ -31,7 +31,9 @@ interface Happened {
 /** What happened on the day. Nothing that happened is ever changed or taken back but by another event. */
 export type RunEvent = Happened &
   (
-    | { readonly kind: "begun" | "done"; readonly taskId: string }
+    | { readonly kind: "begun"; readonly taskId: string }
+    /** A whole task, or one part of it: a step of its way, a line of its weigh-out. */
+    | { readonly kind: "done"; readonly taskId: string; readonly part?: string | undefined }
     | { readonly kind: "more"; readonly taskId: string; readonly minutes: number }
     | {
         readonly kind: "wrong";

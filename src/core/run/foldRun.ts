@@ -4,6 +4,8 @@ import { compareEvents, type Measure, type Mishap, type RunEvent } from "./event
 export interface TaskRun {
   readonly begunMin: number | null;
   readonly doneMin: number | null;
+  /** Steps and lines of it that are done, in their order. */
+  readonly parts: readonly string[];
   /** Minutes that it was said to need beyond the plan. */
   readonly moreMin: number;
   /** Who has it; null while it is whose the plan says. */
@@ -32,6 +34,7 @@ export interface RunState {
 export const UNTOUCHED: TaskRun = {
   begunMin: null,
   doneMin: null,
+  parts: [],
   moreMin: 0,
   person: null,
   pouredG: 0,
@@ -74,6 +77,13 @@ function applyTo(run: TaskRun, event: Occurrence): TaskRun {
       // Begun twice, by two tablets: the first counts.
       return { ...run, begunMin: run.begunMin ?? event.atMin, person: run.person ?? event.person };
     case "done":
+      if (event.part !== undefined)
+        return {
+          ...run,
+          begunMin: run.begunMin ?? event.atMin,
+          person: run.person ?? event.person,
+          parts: run.parts.includes(event.part) ? run.parts : [...run.parts, event.part],
+        };
       return {
         ...run,
         begunMin: run.begunMin ?? event.atMin,

@@ -8,7 +8,7 @@ import {
   type DayPlan,
   type PiecePlan,
 } from "../plan";
-import type { StepKind } from "../way";
+import { factsOf, type StepKind } from "../way";
 
 type Task = DayPlan["tasks"][number];
 
@@ -77,4 +77,22 @@ export function tellLooks(
         ]
       : [];
   return { lookFor: [...said, ...steps.map(({ lookFor }) => lookFor)].filter(Boolean), more: USUAL_MORE };
+}
+
+/** A step that a piece goes through by itself. */
+export interface StandingStep {
+  readonly name: string;
+  readonly lookFor: string;
+}
+
+/** The steps of a piece's way, right before a job's own, in which it stands by itself. */
+export function listStandingBefore({ steps }: Task, { piece: { way } }: PiecePlan): StandingStep[] {
+  const at = way.findIndex(({ id }) => id === steps[0]?.stepId);
+  const standing: StandingStep[] = [];
+  for (const step of way.slice(0, Math.max(at, 0)).reverse()) {
+    const { pass, name, lookFor } = factsOf(step.kind);
+    if (pass !== "stand" && pass !== "cool") break;
+    standing.unshift({ name, lookFor: step.note || lookFor });
+  }
+  return standing;
 }

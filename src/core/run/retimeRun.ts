@@ -11,6 +11,13 @@ export interface Retimed {
   readonly laid: RunPlan["placed"];
   /** Not begun, and at another minute than before: negative is sooner. */
   readonly moved: readonly { readonly taskId: string; readonly byMin: number }[];
+  /** Begun sooner after something than it should, or later than it may: by so many minutes. */
+  readonly breached: readonly {
+    readonly taskId: string;
+    readonly afterTaskId: string;
+    readonly kind: "tooSoon" | "tooLate";
+    readonly byMin: number;
+  }[];
   /** Promises that are late now, and by how much more than before. */
   readonly endangered: readonly {
     readonly taskId: string;
@@ -51,9 +58,29 @@ export function retimeRun(plan: RunPlan, before: Retimed | null, state: RunState
       const byMin = startMin - (byId.get(taskId)?.startMin ?? startMin);
       return byMin !== 0 && !hasBegun(taskId) ? [{ taskId, byMin }] : [];
     }),
+    breached: listBreaches(plan, state),
     endangered: schedule.late.flatMap(({ taskId, lateMin }) => {
       const moreMin = lateMin - (lateBefore.get(taskId) ?? 0);
       return moreMin > 0 ? [{ taskId, lateMin, moreMin }] : [];
     }),
   };
+}
+
+/** Waits from end to start that were not kept by what has begun: those whose first task was done in time to tell. */
+function listBreaches({ problem }: RunPlan, state: RunState): Retimed["breached"] {
+  return problem.tasks.flatMap(({ id, after }) => {
+    const begunMin = state.tasks[id]?.begunMin ?? null;
+    if (begunMin === null) return [];
+    return after.flatMap(({ taskId, from, minWaitMin, maxWaitMin }): Retimed["breached"][number][] => {
+      const doneMin = state.tasks[taskId]?.doneMin ?? null;
+      if (doneMin === null || from === "start") return [];
+      const waitedMin = begunMin - doneMin;
+      const about = { taskId: id, afterTaskId: taskId };
+      // Minutes are counted whole when a plan is laid: less than one is no breach.
+      if (waitedMin <= minWaitMin - 1) return [{ ...about, kind: "tooSoon", byMin: minWaitMin - waitedMin }];
+      return maxWaitMin !== null && waitedMin >= maxWaitMin + 1
+        ? [{ ...about, kind: "tooLate", byMin: waitedMin - maxWaitMin }]
+        : [];
+    });
+  });
 }

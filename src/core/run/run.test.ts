@@ -193,6 +193,41 @@ describe("after each event the rest is timed anew", () => {
     expect([still.moved, still.endangered]).toEqual([[], []]);
   });
 
+  test("whatever is begun, in whatever order, stands where it was begun; what came before it stays to be done", () => {
+    fc.assert(
+      fc.property(fc.shuffledSubarray(ids, { minLength: 1, maxLength: 4 }), (begun) => {
+        const events = begun.map((taskId, i) => happens({ kind: "begun", atMin: 500 + i, taskId }));
+        const { schedule } = retimeRun(plan, null, foldRun(events), 510);
+        expect(schedule.placed).toHaveLength(ids.length);
+        for (const { taskId, startMin } of schedule.placed) {
+          const at = begun.indexOf(taskId);
+          if (at >= 0) expect(startMin).toBe(500 + at);
+          else expect(startMin).toBeGreaterThanOrEqual(510);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test("a wait that was not kept is told with its minutes, whichever way it was broken", () => {
+    const breaches = (madeMin: number, bakedMin: number) =>
+      retimeRun(
+        plan,
+        null,
+        foldRun([
+          happens({ kind: "done", atMin: madeMin, taskId: "make a" }),
+          happens({ kind: "begun", atMin: bakedMin, taskId: "bake a" }),
+        ]),
+        bakedMin,
+      ).breached;
+    const wait = { taskId: "bake a", afterTaskId: "make a" };
+    expect(breaches(500, 515)).toEqual([]);
+    expect(breaches(500, 514.5)).toEqual([]);
+    expect(breaches(500, 508)).toEqual([{ ...wait, kind: "tooSoon", byMin: 7 }]);
+    expect(breaches(500, 596)).toEqual([{ ...wait, kind: "tooLate", byMin: 6 }]);
+    expect(breaches(500, 590)).toEqual([]);
+  });
+
   test("of a load that needs more, hands are wanted again when it comes out, not when it should have", () => {
     const state = foldRun([
       happens({ kind: "begun", atMin: 600, taskId: "bake a" }),

@@ -5,6 +5,8 @@ import { UNTOUCHED, type RunState, type TaskRun } from "./foldRun";
 export interface RunPlan {
   readonly problem: ScheduleProblem;
   readonly placed: readonly { readonly taskId: string; readonly startMin: number; readonly mode: number }[];
+  /** By task id: minutes at its end that are kept for "not yet", where there are. */
+  readonly slackMin?: Readonly<Record<string, number>> | undefined;
 }
 
 /**
@@ -13,7 +15,11 @@ export interface RunPlan {
  * any minute; what has not begun cannot begin before now.
  * @param nowMin - Minutes of the day; a fraction counts as the next whole minute.
  */
-export function toRunProblem({ problem, placed }: RunPlan, state: RunState, nowMin: number): ScheduleProblem {
+export function toRunProblem(
+  { problem, placed, slackMin = {} }: RunPlan,
+  state: RunState,
+  nowMin: number,
+): ScheduleProblem {
   const modeOf = new Map(placed.map(({ taskId, mode }) => [taskId, mode]));
   const now = Math.ceil(nowMin);
   const hands = new Set(problem.resources.flatMap(({ id, isHands }) => (isHands ? [id] : [])));
@@ -25,9 +31,10 @@ export function toRunProblem({ problem, placed }: RunPlan, state: RunState, nowM
     if (run.begunMin === null)
       return { ...task, releaseMin: Math.max(task.releaseMin ?? problem.openMin, now) };
     const startMin = Math.floor(run.begunMin);
+    const moreMin = Math.max(Math.round(run.moreMin) - (slackMin[task.id] ?? 0), 0);
     const stretched =
       run.doneMin === null
-        ? stretch(mode, Math.max(mode.durationMin + Math.round(run.moreMin), now - startMin, 1))
+        ? stretch(mode, Math.max(mode.durationMin + moreMin, now - startMin, 1))
         : stretch(mode, Math.max(Math.ceil(run.doneMin) - startMin, 1));
     // Hands that are free again hold nobody up, and of past loads only the last says how hot the oven is.
     const isOver = run.doneMin !== null;
@@ -36,7 +43,8 @@ export function toRunProblem({ problem, placed }: RunPlan, state: RunState, nowM
         (!isOver || lastLoads.has(`${resourceId} ${task.id}`)) &&
         !(hands.has(resourceId) && startMin + toMin <= now),
     );
-    return { ...task, releaseMin: null, pinnedMin: startMin, modes: [{ ...stretched, uses }] };
+    // It has begun, whatever it should have waited for: what of that is not done yet does not push it on.
+    return { ...task, after: [], releaseMin: null, pinnedMin: startMin, modes: [{ ...stretched, uses }] };
   });
   const openMin = tasks.reduce(
     (least, { pinnedMin }) => Math.min(least, pinnedMin ?? Infinity),

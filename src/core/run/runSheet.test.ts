@@ -66,6 +66,14 @@ test("what is rolled, weighed and baked is what the plan says", () => {
   expect(days[0]!.sheet.jobs.find(({ kind }) => kind === "fry")!.cautions.join()).toContain("Hot oil");
 });
 
+test("a job knows in what its pieces stand before it", () => {
+  const standsOf = (start: string, day = days[0]!) =>
+    day.sheet.jobs.find(({ taskId }) => taskId.startsWith(start))!.stands;
+  expect(standsOf("bake:quince-half-moon")).toEqual([{ name: "Chill", lookFor: "the fat is hard again" }]);
+  expect(standsOf("finish:quince-half-moon").map(({ name }) => name)).toEqual(["Cool"]);
+  expect(standsOf("fill:quince-half-moon")).toEqual([]);
+});
+
 test("a frozen day is one document: written and read again it is the same, and small", () => {
   for (const { sheet } of days) {
     const text = JSON.stringify(sheet);

@@ -5,7 +5,8 @@ import type { TrayLoading } from "../loading";
 import type { CutRole, DayBook, DayPlan, PiecePlan, Station, TaskKind } from "../plan";
 import type { Seal, Vents } from "../sealing";
 import { listFigures, type JobFigure } from "./jobFigures";
-import { listJobSteps, tellLooks, type JobStep, type Looks } from "./jobSteps";
+import { listJobSteps, listStandingBefore, tellLooks } from "./jobSteps";
+import type { JobStep, Looks, StandingStep } from "./jobSteps";
 import type { RunPlan } from "./runProblem";
 
 /** A job as it was planned, told in full: nothing else is needed to do it. */
@@ -19,6 +20,8 @@ export interface JobSheet {
   readonly person: number;
   readonly pieces: number;
   readonly handsMin: number;
+  /** Minutes at its end that the plan keeps for "not yet". */
+  readonly slackMin: number;
   readonly title: string;
   /** Of what and for what. */
   readonly about: string;
@@ -30,6 +33,8 @@ export interface JobSheet {
   readonly drawing: JobDrawing | null;
   /** What is weighed for it, in the order of adding. */
   readonly weighing: readonly WeighStep[];
+  /** What what it is made of does by itself before it may begin: "Chill", and how that shows. */
+  readonly stands: readonly StandingStep[];
 }
 
 /** What is drawn beside a job; pieces by their id in the run's sheet. */
@@ -77,6 +82,9 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
       startMin: placed.startMin,
       mode: modeOf.get(id) ?? 0,
     })),
+    slackMin: Object.fromEntries(
+      plan.tasks.flatMap(({ id, slackMin }) => (slackMin > 0 ? [[id, slackMin]] : [])),
+    ),
     jobs: plan.tasks.map((task) => tellJob(task, plan, book)),
     pieces: plan.lines.map(({ piece, formed, seal, loading }) => ({
       id: piece.id,
@@ -94,7 +102,7 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
 }
 
 function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): JobSheet {
-  const { id, kind, station, pieceId, formulaId, person, pieces, handsMin, label } = task;
+  const { id, kind, station, pieceId, formulaId, person, pieces, handsMin, slackMin, label } = task;
   const line = plan.lines.find(({ piece }) => piece.id === pieceId) ?? null;
   const batch = [...plan.doughs, ...plan.fillings].find(({ formula }) => formula.id === formulaId) ?? null;
   const cut = plan.cuts.find((each) => each.id === task.cutId) ?? null;
@@ -112,6 +120,7 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
     person,
     pieces,
     handsMin,
+    slackMin,
     title: sheet && cut ? nameSheet(sheet, task.index, cut.plan.sheets) : label,
     about: [
       cut?.dough.name ?? batch?.formula.name,
@@ -129,6 +138,7 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
     ),
     drawing: draw(task, line, sheet && cut ? { sheet, roles: cut.roles } : null),
     weighing: isWeighed ? (batch?.steps ?? []) : [],
+    stands: line ? listStandingBefore(task, line) : [],
   };
 }
 

@@ -68,6 +68,31 @@ test("an oven that is lit for a load to come is on its way; once the load is in,
   expect(look([...made, event("begun", "bake", at)], at + 3).heating).toEqual([]);
 });
 
+test("what rests between two jobs is told with what is left, until it is over or the next job has begun", () => {
+  const at = startOf("bake");
+  const made = [event("begun", "make", at - 35), event("done", "make", at - 15)];
+  expect(look(made, at - 5).standing).toEqual([
+    { taskId: "bake", afterTaskId: "make", readyMin: at, leftMin: 5 },
+  ]);
+  expect(look([], at - 5).standing).toEqual([]);
+  expect(look(made, at).standing).toEqual([]);
+  const baked = [...made, event("begun", "bake", at), event("done", "bake", at + 24.5)];
+  expect(look(baked, at + 27).standing).toEqual([
+    { taskId: "set out", afterTaskId: "bake", readyMin: at + 35, leftMin: 8 },
+  ]);
+});
+
+test("a part that is done begins its job and counts once; the job itself is not done by it", () => {
+  const part = (id: string, name: string, atMin: number): RunEvent =>
+    ({
+      ...event("done", "make", atMin),
+      id,
+      part: name,
+    }) as RunEvent;
+  const { tasks } = foldRun([part("c", "salt", 490), part("a", "flour", 488), part("b", "flour", 489)]);
+  expect(tasks.make).toMatchObject({ begunMin: 488, doneMin: null, parts: ["flour", "salt"], person: 0 });
+});
+
 test("behind: what is made later makes the last promise later by as much; a helper sees the helper's jobs", () => {
   const first = startOf("make");
   const events = [event("begun", "make", first), event("done", "make", first + 50)];

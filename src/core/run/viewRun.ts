@@ -17,6 +17,15 @@ export interface SelfRunning extends RunJob {
   readonly leftMin: number;
 }
 
+/** What was begun and left to itself between two jobs: chilling, resting, cooling. */
+export interface Standing {
+  /** The job that it waits for. */
+  readonly taskId: string;
+  readonly afterTaskId: string;
+  readonly readyMin: number;
+  readonly leftMin: number;
+}
+
 /** An oven or a fryer on its way to a heat. */
 export interface Heating {
   readonly resourceId: string;
@@ -33,6 +42,8 @@ export interface RunView {
   /** The soonest to want hands first. */
   readonly byItself: readonly SelfRunning[];
   readonly heating: readonly Heating[];
+  /** The soonest ready first. */
+  readonly standing: readonly Standing[];
   /** After the job now, in their order. */
   readonly next: readonly RunJob[];
   readonly doneCount: number;
@@ -82,6 +93,7 @@ export function viewRun(
     now: now ?? null,
     byItself: byItself.filter(({ taskId }) => taskId !== now?.taskId),
     heating: listHeating(retimed, state, nowMin),
+    standing: listStanding(problem.tasks, state, nowMin),
     next,
     doneCount: problem.tasks.length - jobs.length,
     taskCount: problem.tasks.length,
@@ -105,6 +117,23 @@ function findLeftMin(
     return null;
   const coming = uses.map(({ fromMin }) => startMin + fromMin).filter((fromMin) => fromMin > nowMin);
   return Math.min(...coming, endMin) - nowMin;
+}
+
+/** Waits that have begun and are not over, for tasks that have not begun; of several for one task the longest. */
+function listStanding(tasks: readonly ScheduleTask[], state: RunState, nowMin: number): Standing[] {
+  return tasks
+    .flatMap(({ id, after }): Standing[] => {
+      if ((state.tasks[id] ?? UNTOUCHED).begunMin !== null) return [];
+      const waits = after.flatMap(({ taskId, from, minWaitMin }): Standing[] => {
+        const doneMin = (state.tasks[taskId] ?? UNTOUCHED).doneMin;
+        if (doneMin === null || from === "start" || minWaitMin === 0) return [];
+        const readyMin = Math.ceil(doneMin) + minWaitMin;
+        return [{ taskId: id, afterTaskId: taskId, readyMin, leftMin: readyMin - nowMin }];
+      });
+      const last = waits.sort((a, b) => b.readyMin - a.readyMin)[0];
+      return last && last.leftMin > 0 ? [last] : [];
+    })
+    .sort((a, b) => a.readyMin - b.readyMin);
 }
 
 const toEnds = ({ problem, placed }: RunPlan) => {

@@ -1,0 +1,43 @@
+import { getStore } from "@/data/getStore";
+import { PLAN_END_MS, runJob } from "@/jobs/pool";
+import { readClock } from "../../../../clock";
+import { loadBook } from "../../../../loadDay";
+import { refuseJob } from "../../../calculator";
+import { readJson, refuse } from "../../../readJson";
+import { stored } from "../../../stored";
+import { refuseNoRun } from "./refuseNoRun";
+
+interface Context {
+  readonly params: Promise<{ readonly date: string }>;
+}
+
+/** The newest sheet of a day's run, as it was frozen: deflated JSON. */
+export const GET = stored(async (request: Request, { params }: Context): Promise<Response> => {
+  const { date } = await params;
+  const run = getStore().runs.find(date);
+  if (!run) return refuseNoRun(date);
+  const tag = `"${run.id}-${run.edition}-${run.frozenAt}"`;
+  const headers = { etag: tag, "cache-control": "no-cache", "x-tezgah-edition": String(run.edition) };
+  if (request.headers.get("if-none-match") === tag) return new Response(null, { status: 304, headers });
+  return new Response(Buffer.from(run.sheet), {
+    headers: { ...headers, "content-type": "application/json", "content-encoding": "gzip" },
+  });
+});
+
+/** Nothing is said but that it is wanted. */
+const MAX_WISH_BYTES = 100;
+
+/** Freezes the day as it is planned now, to be run; a day that runs already gets another edition of its sheet. */
+export const POST = stored(async (request: Request, { params }: Context): Promise<Response> => {
+  const { date } = await params;
+  const body = await readJson(request, MAX_WISH_BYTES);
+  if (!body.ok) return body.failure;
+  const book = loadBook(date);
+  if (!book) return refuse([{ path: "date", message: `There is no day ${date.slice(0, 20)}.` }], 404);
+  const frozen = await runJob("freezeDay", book, PLAN_END_MS);
+  if (!frozen.ok) return refuseJob(frozen.failure);
+  if (!frozen.value)
+    return refuse([{ path: "date", message: "This day has nothing to do yet. Take an order first." }], 409);
+  const { id, edition } = getStore().runs.freeze(book.day, frozen.value, readClock().toISOString());
+  return Response.json({ id, edition }, { status: 201 });
+});
