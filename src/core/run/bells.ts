@@ -26,20 +26,16 @@ const SAME_MOMENT_MIN = 1;
  * Every bell of the day as it stands, the soonest first: also those that are due already and not answered.
  * @param view - Of everyone's jobs.
  */
-export function listBells(
-  sheet: RunSheet,
-  { problem, schedule }: Retimed,
-  state: RunState,
-  view: RunView,
-): Bell[] {
+export function listBells(sheet: RunSheet, { laid }: Retimed, state: RunState, view: RunView): Bell[] {
   const jobOf = new Map(sheet.jobs.map((job) => [job.taskId, job]));
-  const startOf = new Map(schedule.placed.map(({ taskId, startMin }) => [taskId, startMin]));
-  const hands = new Set(problem.resources.flatMap(({ id, isHands }) => (isHands ? [id] : [])));
-  const running = problem.tasks.flatMap(({ id, modes }): Bell[] => {
+  // By the frozen way of doing it: what was given beyond it is added.
+  const modeOf = new Map(laid.map(({ taskId, mode }) => [taskId, mode]));
+  const hands = new Set(sheet.problem.resources.flatMap(({ id, isHands }) => (isHands ? [id] : [])));
+  const running = sheet.problem.tasks.flatMap(({ id, modes }): Bell[] => {
     const job = jobOf.get(id);
     const run = state.tasks[id] ?? UNTOUCHED;
-    const startMin = startOf.get(id);
-    if (!job || startMin === undefined || run.begunMin === null || run.doneMin !== null) return [];
+    if (!job || run.begunMin === null || run.doneMin !== null) return [];
+    const startMin = Math.floor(run.begunMin);
     const steps = job.steps.flatMap((step): Bell[] =>
       step.afterMin === null || step.afterMin === 0 || run.parts.includes(step.id)
         ? []
@@ -56,12 +52,14 @@ export function listBells(
             },
           ],
     );
-    const uses = (modes[0]?.uses ?? []).filter(({ resourceId }) => hands.has(resourceId));
+    const uses = (modes[modeOf.get(id) ?? 0]?.uses ?? []).filter(({ resourceId }) => hands.has(resourceId));
     const lookAfterMin = findReturn(
       uses,
       job.steps.flatMap(({ afterMin }) => afterMin ?? []),
     );
-    return lookAfterMin === null ? steps : [...steps, toLook(job, startMin + lookAfterMin, run.moreMin)];
+    return lookAfterMin === null
+      ? steps
+      : [...steps, toLook(job, startMin + lookAfterMin + run.moreMin, run.moreMin)];
   });
   const ready = view.standing.flatMap(({ taskId, afterTaskId, readyMin }): Bell[] => {
     const job = jobOf.get(taskId);
@@ -99,15 +97,14 @@ function findReturn(
   return null;
 }
 
-function toLook({ taskId, title, looks, slackMin }: JobSheet, dueMin: number, moreMin: number): Bell {
+function toLook({ taskId, title, looks }: JobSheet, dueMin: number, moreMin: number): Bell {
   const { minutes, atMost } = looks.more;
   const given = Math.ceil(moreMin / minutes);
   return {
     id: `${taskId} look ${given}`,
     taskId,
     kind: "look",
-    // What the plan keeps for "not yet" does not move the end: the look comes later within it.
-    dueMin: dueMin + Math.min(moreMin, slackMin),
+    dueMin,
     text: `Look: ${title}`,
     lookFor: looks.lookFor.join(", "),
     more: given < atMost ? { minutes, left: atMost - given } : null,

@@ -33,7 +33,7 @@ export interface Retimed {
 export function retimeRun(plan: RunPlan, before: Retimed | null, state: RunState, nowMin: number): Retimed {
   const hasBegun = (taskId: string) => (state.tasks[taskId] ?? UNTOUCHED).begunMin !== null;
   const laid = before?.laid ?? plan.placed;
-  const problem = toRunProblem({ ...plan, placed: laid }, state, nowMin);
+  let problem = toRunProblem({ ...plan, placed: laid }, state, nowMin);
   const byId = new Map(laid.map((each) => [each.taskId, each]));
   // What has begun has one way left, its own.
   const toPlaces = (places: RunPlan["placed"]) => {
@@ -44,7 +44,15 @@ export function retimeRun(plan: RunPlan, before: Retimed | null, state: RunState
       return was ? [was] : [];
     });
   };
-  const schedule = shiftSchedule(problem, toPlaces(plan.placed), toPlaces(laid));
+  const [planned, kept] = [toPlaces(plan.placed), toPlaces(laid)];
+  let schedule = shiftSchedule(problem, planned, kept);
+  for (let strayed = listStrayed(problem, schedule, hasBegun); strayed.size > 0;) {
+    problem = loosen(problem, strayed);
+    schedule = shiftSchedule(problem, planned, kept);
+    const still = listStrayed(problem, schedule, hasBegun);
+    if ([...still].every((taskId) => strayed.has(taskId))) break;
+    strayed = new Set([...strayed, ...still]);
+  }
   const lateBefore = new Map((before?.schedule.late ?? []).map(({ taskId, lateMin }) => [taskId, lateMin]));
   return {
     problem,
@@ -65,6 +73,29 @@ export function retimeRun(plan: RunPlan, before: Retimed | null, state: RunState
     }),
   };
 }
+
+/** What has begun and would be laid elsewhere: it takes what something else that has begun takes already. */
+function listStrayed(
+  { tasks }: ScheduleProblem,
+  { placed }: Schedule,
+  hasBegun: (taskId: string) => boolean,
+): ReadonlySet<string> {
+  const startOf = new Map(placed.map(({ taskId, startMin }) => [taskId, startMin]));
+  return new Set(
+    tasks.flatMap(({ id, pinnedMin }) => (hasBegun(id) && startOf.get(id) !== pinnedMin ? [id] : [])),
+  );
+}
+
+/** These take nothing from anyone: two jobs were begun at once with hands for one, and both are being done. */
+const loosen = (problem: ScheduleProblem, taskIds: ReadonlySet<string>): ScheduleProblem => ({
+  ...problem,
+  tasks: problem.tasks.map((task) =>
+    taskIds.has(task.id)
+      ? { ...task, modes: task.modes.map((mode) => ({ ...mode, uses: [], heat: null })) }
+      : task,
+  ),
+  holds: problem.holds.filter(({ from, until }) => !taskIds.has(from.taskId) && !taskIds.has(until.taskId)),
+});
 
 /** Waits from end to start that were not kept by what has begun: those whose first task was done in time to tell. */
 function listBreaches({ problem }: RunPlan, state: RunState): Retimed["breached"] {
