@@ -226,6 +226,9 @@ export const lotRecordLimits = {
   leakShare: limit("Expected to leak", "", 0, 1, 0.01),
 } as const;
 
+/** A word on what happened: a sentence, not a letter. */
+export const MAX_WORD_CHARACTERS = 500;
+
 /** What may be told of a running day. A fridge on the eve to a bake after midnight. */
 export const runLimits = {
   atMin: limit("Time of the day", "min", -2880, 4320, 1),

@@ -2,15 +2,13 @@ import Joi from "joi";
 import { fail, ok, type Result } from "@/core/result";
 import { measures, mishaps, type Measure, type RunEvent, type RunPlan } from "@/core/run";
 import { describeLimitFault } from "./checkValue";
-import { runLimits, type Limit } from "./limits";
+import { MAX_WORD_CHARACTERS, runLimits, type Limit } from "./limits";
 import { quantity, whole } from "./quantity";
 import { validateSchedule } from "./scheduleDocument";
 import { validate, type Fault } from "./validate";
 
 /** Longest id of an event, a device or a task. */
 const MAX_ID_CHARACTERS = 300;
-/** A sentence, not a letter. */
-export const MAX_WORD_CHARACTERS = 500;
 /** Most events in one message: a tablet that was without the server for a whole day. */
 export const MAX_EVENTS = 2000;
 

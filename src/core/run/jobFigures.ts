@@ -52,7 +52,7 @@ export function listFigures(task: Task, of: Of): JobFigure[] {
 
 function listRollFigures({ pieces, pieceId }: Task, { cut, sheet }: Of): JobFigure[] {
   if (!cut) return [];
-  const thick = { value: formatNumber(cut.thicknessMm, 1), what: "mm thick, check at all four corners" };
+  const thick = { value: formatNumber(cut.thicknessMm, 1), what: "mm thick" };
   if (sheet) {
     const { widthMm, heightMm } = sheet.rolledTo;
     return [

@@ -62,7 +62,10 @@ export function tellLooks(
     };
   if (cut && kind === "roll") {
     const { lowC, highC } = cut.dough.window;
-    return { lookFor: ["bends without cracking", `core ${lowC} to ${highC} °C`], more: USUAL_MORE };
+    return {
+      lookFor: ["bends without cracking", `core ${lowC} to ${highC} °C`, "as thick at all four corners"],
+      more: USUAL_MORE,
+    };
   }
   // A single step that says no more than its job is not listed, and what to look for in it is.
   const alone = steps.length === 0 ? line?.piece.way.find(({ id }) => id === taken[0]?.stepId) : undefined;

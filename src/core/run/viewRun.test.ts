@@ -93,6 +93,18 @@ test("a part that is done begins its job and counts once; the job itself is not 
   expect(tasks.make).toMatchObject({ begunMin: 488, doneMin: null, parts: ["flour", "salt"], person: 0 });
 });
 
+test("a job of hands that takes longer than planned stays the job in hand; a load that is not yet comes back later", () => {
+  const first = startOf("make");
+  const begun = [event("begun", "make", first)];
+  for (const late of [0, 1, 45])
+    expect(look(begun, first + 20 + late)).toMatchObject({ now: { taskId: "make" }, byItself: [] });
+  const at = startOf("bake");
+  const baking = [...begun, event("done", "make", at - 15), event("begun", "bake", at)];
+  const more = { ...event("done", "bake", at + 23), kind: "more", minutes: 4, id: "more" } as RunEvent;
+  expect(look(baking, at + 24).now?.taskId).toBe("bake");
+  expect(look([...baking, more], at + 24).byItself).toMatchObject([{ taskId: "bake", leftMin: 3 }]);
+});
+
 test("behind: what is made later makes the last promise later by as much; a helper sees the helper's jobs", () => {
   const first = startOf("make");
   const events = [event("begun", "make", first), event("done", "make", first + 50)];

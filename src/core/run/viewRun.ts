@@ -1,4 +1,4 @@
-import type { ScheduleProblem, ScheduleTask } from "../schedule";
+import type { ScheduleProblem, ScheduleTask, TaskMode } from "../schedule";
 import { UNTOUCHED, type RunState } from "./foldRun";
 import type { Retimed } from "./retimeRun";
 import type { RunPlan } from "./runProblem";
@@ -66,7 +66,8 @@ export function viewRun(
   isOurs: (taskId: string) => boolean,
 ): RunView {
   const { problem } = retimed;
-  const taskOf = new Map(problem.tasks.map((task) => [task.id, task]));
+  const laidAs = new Map(retimed.laid.map(({ taskId, mode }) => [taskId, mode]));
+  const modeOf = new Map(plan.problem.tasks.map(({ id, modes }) => [id, modes[laidAs.get(id) ?? 0]]));
   const hands = new Set(problem.resources.flatMap(({ id, isHands }) => (isHands ? [id] : [])));
   const jobs = retimed.schedule.placed
     .filter(({ taskId }) => (state.tasks[taskId] ?? UNTOUCHED).doneMin === null)
@@ -81,7 +82,8 @@ export function viewRun(
     );
   const byItself = jobs
     .flatMap((job): SelfRunning[] => {
-      const leftMin = job.hasBegun ? findLeftMin(taskOf.get(job.taskId)!, job, hands, nowMin) : null;
+      const { moreMin } = state.tasks[job.taskId] ?? UNTOUCHED;
+      const leftMin = job.hasBegun ? findLeftMin(modeOf.get(job.taskId), job, moreMin, hands, nowMin) : null;
       return leftMin === null ? [] : [{ ...job, leftMin }];
     })
     .sort((a, b) => a.leftMin - b.leftMin);
@@ -103,24 +105,34 @@ export function viewRun(
 }
 
 /**
- * Minutes until something that runs wants hands again: to take it out, where that is said, else at its end. Null while
- * hands are on it.
+ * Minutes until something that runs wants hands again: to look, to take it out, else at its end. Null while hands are on
+ * it, and when they are overdue. By the frozen way of doing it: what it was given beyond that comes later by as much.
  */
 function findLeftMin(
-  { modes }: ScheduleTask,
+  mode: TaskMode | undefined,
   { startMin, endMin }: RunJob,
+  moreMin: number,
   hands: ReadonlySet<string>,
   nowMin: number,
 ): number | null {
-  const uses = (modes[0]?.uses ?? []).filter(({ resourceId }) => hands.has(resourceId));
-  if (uses.some(({ fromMin, toMin }) => startMin + fromMin <= nowMin && nowMin < startMin + toMin))
-    return null;
-  const coming = uses.map(({ fromMin }) => startMin + fromMin).filter((fromMin) => fromMin > nowMin);
-  return Math.min(...coming, endMin) - nowMin;
+  const uses = (mode?.uses ?? [])
+    .filter(({ resourceId }) => hands.has(resourceId))
+    .map(({ fromMin, toMin }) => {
+      const byMin = fromMin > 0 ? moreMin : 0;
+      return { fromMin: startMin + fromMin + byMin, toMin: startMin + toMin + byMin };
+    });
+  if (uses.length === 0) return endMin - nowMin;
+  if (uses.some(({ fromMin, toMin }) => fromMin <= nowMin && nowMin < toMin)) return null;
+  const coming = uses.map(({ fromMin }) => fromMin).filter((fromMin) => fromMin > nowMin);
+  return coming.length > 0 ? Math.min(...coming) - nowMin : null;
 }
 
-/** Waits that have begun and are not over, for tasks that have not begun; of several for one task the longest. */
+/**
+ * Waits that have begun and are not over, for tasks that have not begun: of several for one task the longest, of several
+ * tasks that wait for one thing alike the first.
+ */
 function listStanding(tasks: readonly ScheduleTask[], state: RunState, nowMin: number): Standing[] {
+  const told = new Set<string>();
   return tasks
     .flatMap(({ id, after }): Standing[] => {
       if ((state.tasks[id] ?? UNTOUCHED).begunMin !== null) return [];
@@ -133,7 +145,11 @@ function listStanding(tasks: readonly ScheduleTask[], state: RunState, nowMin: n
       const last = waits.sort((a, b) => b.readyMin - a.readyMin)[0];
       return last && last.leftMin > 0 ? [last] : [];
     })
-    .sort((a, b) => a.readyMin - b.readyMin);
+    .sort((a, b) => a.readyMin - b.readyMin)
+    .filter(({ afterTaskId, readyMin }) => {
+      const key = `${afterTaskId} ${readyMin}`;
+      return !told.has(key) && told.add(key);
+    });
 }
 
 const toEnds = ({ problem, placed }: RunPlan) => {

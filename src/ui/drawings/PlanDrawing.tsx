@@ -4,7 +4,7 @@ import { boundsOfPolygon, type Point, type Polygon } from "@/core/shape";
 import { Dimension } from "./Dimension";
 
 interface Props {
-  readonly formed: FormedPiece;
+  readonly formed: Pick<FormedPiece, "fromAbove" | "marginMm">;
   /** Null where nothing is crimped. */
   readonly seal: Seal | null;
   readonly vents: Vents;

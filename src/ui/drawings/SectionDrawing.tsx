@@ -6,7 +6,7 @@ import { boundsOfPolygon, type Polygon } from "@/core/shape";
 import { Dimension } from "./Dimension";
 
 interface Props {
-  readonly formed: FormedPiece;
+  readonly formed: Pick<FormedPiece, "section" | "marginMm" | "fromAbove">;
   readonly name: string;
 }
 

@@ -4,7 +4,7 @@ import type { FormedPiece } from "@/core/forming";
 
 interface Props {
   readonly loading: TrayLoading;
-  readonly formed: FormedPiece;
+  readonly formed: Pick<FormedPiece, "fromAbove">;
   readonly count: number;
   readonly name: string;
 }

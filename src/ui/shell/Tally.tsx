@@ -1,11 +1,13 @@
 "use client";
 
 import { useBench } from "../bench/BenchProvider";
+import { RunButton } from "./RunButton";
 import { formatClock, formatDuration, formatMass } from "@/core/units";
 
 /** Dough in → blanks → filling → ready, with what is short or in hand: in view everywhere. */
 export function Tally() {
   const { tally, problems, lines } = useBench((state) => state.plan);
+  const date = useBench((state) => state.date);
   const stopped = problems.filter(({ stops }) => stops).length;
   const shortPieces = tally.ordered - lines.reduce((sum, { ordered }) => sum + ordered, 0);
   return (
@@ -40,6 +42,7 @@ export function Tally() {
         {tally.startMin !== null && <span>start {formatClock(tally.startMin)}</span>}
         {tally.inHandMin !== null && <InHand minutes={tally.inHandMin} />}
       </p>
+      {tally.startMin !== null && <RunButton date={date} />}
     </footer>
   );
 }

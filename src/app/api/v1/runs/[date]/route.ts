@@ -1,3 +1,4 @@
+import { gunzipSync } from "node:zlib";
 import { getStore } from "@/data/getStore";
 import { PLAN_END_MS, runJob } from "@/jobs/pool";
 import { readClock } from "../../../../clock";
@@ -11,7 +12,7 @@ interface Context {
   readonly params: Promise<{ readonly date: string }>;
 }
 
-/** The newest sheet of a day's run, as it was frozen: deflated JSON. */
+/** The newest sheet of a day's run, as it was frozen. */
 export const GET = stored(async (request: Request, { params }: Context): Promise<Response> => {
   const { date } = await params;
   const run = getStore().runs.find(date);
@@ -19,9 +20,7 @@ export const GET = stored(async (request: Request, { params }: Context): Promise
   const tag = `"${run.id}-${run.edition}-${run.frozenAt}"`;
   const headers = { etag: tag, "cache-control": "no-cache", "x-tezgah-edition": String(run.edition) };
   if (request.headers.get("if-none-match") === tag) return new Response(null, { status: 304, headers });
-  return new Response(Buffer.from(run.sheet), {
-    headers: { ...headers, "content-type": "application/json", "content-encoding": "gzip" },
-  });
+  return new Response(gunzipSync(run.sheet), { headers: { ...headers, "content-type": "application/json" } });
 });
 
 /** Nothing is said but that it is wanted. */

@@ -1,0 +1,19 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { RunPage } from "@/ui/run/RunPage";
+import { readSpeed } from "../../clock";
+import { guardFile } from "../../fileGuard";
+import { loadSnapshot } from "../../loadDay";
+
+export const metadata: Metadata = { title: "The day runs" };
+export const dynamic = "force-dynamic";
+
+/** The face of a running day: no bench round it. */
+export default async function Page({ params }: { readonly params: Promise<{ readonly date: string }> }) {
+  const { date } = await params;
+  return guardFile(() => {
+    const snapshot = loadSnapshot(date);
+    if (!snapshot) notFound();
+    return <RunPage key={date} date={date} clock={{ clock: snapshot.clock, speed: readSpeed() }} />;
+  });
+}

@@ -1,0 +1,184 @@
+"use client";
+
+import { useState } from "react";
+import { useStore } from "zustand";
+import type { JobSheet, RunJob } from "@/core/run";
+import { AsideLists } from "./AsideLists";
+import { BellBanner } from "./BellBanner";
+import { JobFace } from "./JobFace";
+import { NeedsMore } from "./NeedsMore";
+import { RunButtons } from "./RunButtons";
+import { RunHeader } from "./RunHeader";
+import type { RunStore } from "./runStore";
+import { useBells } from "./useBells";
+import { useNowMin } from "./useNowMin";
+import { useRunKeys } from "./useRunKeys";
+import { WentWrong } from "./WentWrong";
+
+interface Props {
+  readonly store: RunStore;
+  readonly nowMin: () => number;
+}
+
+/** The face of a running day: one job, what goes on by itself, what comes next. */
+export function RunFace({ store, nowMin: readNowMin }: Props) {
+  const { sheet, answer, whose, happen, undo } = useStore(store);
+  const nowMin = useNowMin(readNowMin);
+  const [lookedAt, setLookedAt] = useState<string | null>(null);
+  const [panel, setPanel] = useState<"more" | "wrong" | null>(null);
+  const bells = useBells(answer?.bells ?? [], nowMin);
+  const jobs = answer ? [answer.view.now, ...answer.view.next].filter((job) => job !== null) : [];
+  const sheetOf = (taskId: string) => sheet?.jobs.find((job) => job.taskId === taskId);
+  const running = answer?.view.byItself ?? [];
+  const looked = [...jobs, ...running].find(({ taskId }) => taskId === lookedAt) ?? null;
+  const job = looked ?? answer?.view.now ?? null;
+  const told = job ? sheetOf(job.taskId) : undefined;
+
+  const done = () => {
+    if (!job || !answer) return;
+    setLookedAt(null);
+    if (!job.hasBegun) return happen({ kind: "begun", taskId: job.taskId });
+    const next = findFollowing(job, answer.view.next, sheetOf);
+    happen(
+      { kind: "done", taskId: job.taskId },
+      ...(next ? [{ kind: "begun", taskId: next.taskId } as const] : []),
+    );
+  };
+  const step = (by: 1 | -1) => {
+    const at = jobs.findIndex(({ taskId }) => taskId === job?.taskId);
+    const other = jobs[Math.min(Math.max(at + by, 0), jobs.length - 1)];
+    setLookedAt(other && other.taskId !== answer?.view.now?.taskId ? other.taskId : null);
+  };
+  useRunKeys(panel === null, {
+    Enter: done,
+    m: () => job && setPanel("more"),
+    w: () => job && setPanel("wrong"),
+    u: undo,
+    ArrowDown: () => step(1),
+    ArrowRight: () => step(1),
+    ArrowUp: () => step(-1),
+    ArrowLeft: () => step(-1),
+  });
+  if (!sheet || !answer) return null;
+  const last = answer.counted.at(-1);
+  const lastJob = last && "taskId" in last && last.taskId !== null ? sheetOf(last.taskId) : undefined;
+  return (
+    <div className="flex min-h-dvh flex-col lg:h-dvh">
+      <RunHeader store={store} nowMin={nowMin} bells={bells} />
+      <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[minmax(0,1fr)_26rem]">
+        <main id="surface" className="board flex min-h-0 flex-col gap-3 p-4 sm:p-7 lg:overflow-y-auto">
+          <BellBanner bells={bells} sheetOf={sheetOf} onHappen={happen} />
+          {told && job ? (
+            <JobFace
+              key={told.taskId}
+              job={job}
+              told={told}
+              pieces={sheet.pieces}
+              run={answer.tasks[job.taskId] ?? null}
+              breaches={answer.breached.filter(({ taskId }) => taskId === job.taskId)}
+              isLater={looked !== null}
+              onBack={() => setLookedAt(null)}
+              onPart={(part) => happen({ kind: "done", taskId: job.taskId, part })}
+              onBegin={job.hasBegun ? null : done}
+              onHandOver={
+                sheet.hasHelper
+                  ? () =>
+                      happen({
+                        kind: "moved",
+                        taskId: job.taskId,
+                        person: (answer.tasks[job.taskId]?.person ?? told.person) === 0 ? 1 : 0,
+                      })
+                  : null
+              }
+            />
+          ) : (
+            <Rest isOver={answer.view.doneCount === answer.view.taskCount} whose={whose} />
+          )}
+        </main>
+        <AsideLists
+          sheetOf={sheetOf}
+          machines={sheet.machines}
+          answer={answer}
+          nowMin={nowMin}
+          chosen={looked?.taskId ?? null}
+          onChoose={setLookedAt}
+        />
+      </div>
+      <RunButtons
+        job={job}
+        told={told ?? null}
+        begunMin={job ? (answer.tasks[job.taskId]?.begunMin ?? null) : null}
+        nowMin={nowMin}
+        undoing={last ? tellLast(last.kind, last.atMin, lastJob) : null}
+        onDone={done}
+        onMore={() => setPanel("more")}
+        onWrong={() => setPanel("wrong")}
+        onUndo={undo}
+      />
+      <NeedsMore
+        open={panel === "more"}
+        told={told ?? null}
+        onClose={() => setPanel(null)}
+        onMore={(minutes) => {
+          setPanel(null);
+          if (job) happen({ kind: "more", taskId: job.taskId, minutes });
+        }}
+      />
+      <WentWrong
+        open={panel === "wrong"}
+        told={told ?? null}
+        onClose={() => setPanel(null)}
+        onWrong={(mishap, count, word) => {
+          setPanel(null);
+          if (job) happen({ kind: "wrong", taskId: job.taskId, mishap, count, word });
+        }}
+      />
+    </div>
+  );
+}
+
+/** A pause between two jobs of up to so many minutes is none: the next begins as the one before it is done. */
+const AT_ONCE_MIN = 1;
+
+/** The job that follows at once for the same hands: "done" begins it. */
+function findFollowing(
+  job: RunJob,
+  next: readonly RunJob[],
+  sheetOf: (taskId: string) => JobSheet | undefined,
+): RunJob | null {
+  const person = sheetOf(job.taskId)?.person;
+  const following = next.find((each) => sheetOf(each.taskId)?.person === person);
+  return following && !following.hasBegun && following.startMin <= job.endMin + AT_ONCE_MIN
+    ? following
+    : null;
+}
+
+const lastWords = {
+  begun: "begun",
+  done: "done",
+  more: "needs more",
+  wrong: "went wrong",
+  measured: "measured",
+  poured: "poured",
+  moved: "handed over",
+  note: "a note",
+  undone: "taken back",
+} as const;
+
+const tellLast = (kind: keyof typeof lastWords, atMin: number, job: JobSheet | undefined) => ({
+  atMin,
+  text: job ? `${job.title}: ${lastWords[kind]}` : lastWords[kind],
+});
+
+function Rest({ isOver, whose }: { readonly isOver: boolean; readonly whose: string }) {
+  return (
+    <div className="flex flex-1 flex-col items-start justify-center gap-2">
+      <h1 className="text-4xl sm:text-5xl">{isOver ? "All is done." : "Nothing for these hands now."}</h1>
+      {!isOver && (
+        <p className="quiet text-xl">
+          {whose === "both" ? "What goes on by itself rings." : "Look at “Both” for the other’s jobs."}
+        </p>
+      )}
+    </div>
+  );
+}

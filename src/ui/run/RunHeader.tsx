@@ -1,0 +1,133 @@
+"use client";
+
+import { Volume2, VolumeX } from "lucide-react";
+import Link from "next/link";
+import { useStore } from "zustand";
+import { formatClock, formatDuration } from "@/core/units";
+import type { Whose } from "@/workers/createRunClient";
+import type { RunStore } from "./runStore";
+import type { RingingBells } from "./useBells";
+
+const sides: readonly { readonly whose: Whose; readonly name: string }[] = [
+  { whose: "baker", name: "Me" },
+  { whose: "helper", name: "Helper" },
+  { whose: "both", name: "Both" },
+];
+
+/** The time, how the day stands, whose jobs are shown, and the way back to the bench. */
+export function RunHeader({
+  store,
+  nowMin,
+  bells,
+}: {
+  readonly store: RunStore;
+  readonly nowMin: number;
+  readonly bells: RingingBells;
+}) {
+  const { sheet, answer, whose, setWhose, waiting, isLinked, notice } = useStore(store);
+  if (!sheet || !answer) return null;
+  const { view, late } = answer;
+  const [worst] = late;
+  return (
+    <header className="bg-(--tally) text-(--tally-text)">
+      <div className="flex min-h-18 flex-wrap items-center gap-x-5 gap-y-1 px-4 py-1.5 sm:px-7">
+        <p className="figure text-4xl sm:text-5xl" data-testid="clock">
+          {formatClock(Math.floor(nowMin))}
+        </p>
+        <p
+          className="order-last min-w-0 basis-full text-base sm:order-none sm:flex-1 sm:basis-0 sm:text-xl"
+          data-testid="standing"
+        >
+          {tellAhead(view.aheadMin)}
+          {view.lastPromise && (
+            <>
+              {" · "}
+              <span
+                className={
+                  view.lastPromise.endMin > view.lastPromise.dueMin
+                    ? "text-(--tally-bad)"
+                    : "text-(--tally-good)"
+                }
+              >
+                last pieces {formatClock(view.lastPromise.endMin)}
+              </span>
+              , promised {formatClock(view.lastPromise.dueMin)}
+            </>
+          )}
+          {worst && (
+            <strong className="block text-base text-(--tally-bad)">
+              {sheet.jobs.find(({ taskId }) => taskId === worst.taskId)?.title}:{" "}
+              {formatDuration(worst.lateMin)} late
+              {late.length > 1 && `, and ${late.length - 1} more`}
+            </strong>
+          )}
+        </p>
+        {sheet.hasHelper && (
+          <fieldset className="flex overflow-hidden rounded-xl border-2 border-current">
+            <legend className="sr-only">Whose jobs</legend>
+            {sides.map(({ whose: side, name }) => (
+              <button
+                key={side}
+                type="button"
+                aria-pressed={whose === side}
+                className="touch cursor-pointer px-4 aria-pressed:bg-(--tally-text) aria-pressed:text-(--tally)"
+                onClick={() => setWhose(side)}
+              >
+                {name}
+              </button>
+            ))}
+          </fieldset>
+        )}
+        <button
+          type="button"
+          className="touch ml-auto inline-flex cursor-pointer items-center justify-center"
+          aria-pressed={bells.isMuted}
+          aria-label="Mute the bells"
+          onClick={bells.toggleMute}
+        >
+          {bells.isMuted ? <VolumeX size={26} aria-hidden /> : <Volume2 size={26} aria-hidden />}
+        </button>
+        <Link className="touch inline-flex items-center" href={`/day/${sheet.date}/orders`}>
+          Leave
+        </Link>
+      </div>
+      <Progress done={view.doneCount} all={view.taskCount} />
+      {(waiting > 0 || !isLinked) && (
+        <p role="alert" className="bg-warning px-4 py-1 text-warning-content sm:px-7">
+          {isLinked ? "" : "Tezgah does not answer. "}
+          {waiting > 0
+            ? `${waiting} ${waiting === 1 ? "tap waits" : "taps wait"} on this device and will be sent.`
+            : "The day goes on here; it is asked again."}
+        </p>
+      )}
+      {!bells.mayRing && (
+        <p className="bg-base-200 px-4 py-1 text-base-content sm:px-7">
+          Touch the page once, so that the browser lets it ring.
+        </p>
+      )}
+      <p role="status" className={notice ? "bg-info px-4 py-1 text-info-content sm:px-7" : "sr-only"}>
+        {notice}
+      </p>
+    </header>
+  );
+}
+
+function tellAhead(aheadMin: number): string {
+  if (Math.abs(aheadMin) < 1) return "as planned";
+  return `${formatDuration(Math.abs(aheadMin))} ${aheadMin > 0 ? "ahead" : "behind"}`;
+}
+
+function Progress({ done, all }: { readonly done: number; readonly all: number }) {
+  return (
+    <div
+      role="progressbar"
+      aria-label="Jobs done"
+      aria-valuenow={done}
+      aria-valuemin={0}
+      aria-valuemax={all}
+      className="h-2.5 bg-base-300"
+    >
+      <div className="h-full bg-primary" style={{ width: `${all > 0 ? (100 * done) / all : 0}%` }} />
+    </div>
+  );
+}

@@ -1,0 +1,66 @@
+import type { RunEvent, RunSheet } from "@/core/run";
+import { readDayMin, type DayClock } from "@/time/dayClock";
+import { createRunClient, type RunClient } from "@/workers/createRunClient";
+import { createId } from "../bench/createId";
+import { createEventBox } from "./eventBox";
+import { createRunStore, type RunServer, type RunStore } from "./runStore";
+
+const DEVICE_KEY = "tezgah-device";
+/** A message that is not answered by then is sent again, ms. */
+const ANSWER_WITHIN_MS = 10_000;
+
+/** The run of a date on this page, with its server, its box and its worker. In the browser only. */
+export function openRun(date: string, clock: DayClock): RunStore {
+  const openedMs = performance.now();
+  let client: RunClient | null = null;
+  return createRunStore({
+    date,
+    server: createServer(date),
+    box: createEventBox(date),
+    deviceId: readDeviceId(),
+    createId: () => createId("tap"),
+    nowMin: () => readDayMin(date, clock, performance.now() - openedMs),
+    async ask(input) {
+      // A worker that died is replaced at the next question.
+      if (client?.isDead()) client = null;
+      client ??= createRunClient();
+      return client.run(input);
+    },
+  });
+}
+
+function createServer(date: string): RunServer {
+  const base = `/api/v1/runs/${encodeURIComponent(date)}`;
+  async function call<T>(path: string, init?: RequestInit): Promise<T | null> {
+    const response = await fetch(base + path, { ...init, signal: AbortSignal.timeout(ANSWER_WITHIN_MS) });
+    if (response.status === 404) return null;
+    if (!response.ok) throw new Error(`${path} answered ${response.status}`);
+    return (await response.json()) as T;
+  }
+  return {
+    fetchSheet: () => call<RunSheet>(""),
+    fetchEvents: (after) =>
+      call<{ events: RunEvent[]; seq: number; edition: number }>(`/events?after=${after}`),
+    async send(events) {
+      const answer = await call<Awaited<ReturnType<RunServer["send"]>>>("/events", {
+        method: "POST",
+        headers: { "content-type": "application/json" },
+        body: JSON.stringify({ events }),
+      });
+      if (!answer) throw new Error("The run is gone.");
+      return answer;
+    },
+  };
+}
+
+/** This device's own name in what happened, the same for all its pages. */
+function readDeviceId(): string {
+  const fresh = createId("device");
+  try {
+    const id = localStorage.getItem(DEVICE_KEY) ?? fresh;
+    localStorage.setItem(DEVICE_KEY, id);
+    return id;
+  } catch {
+    return fresh;
+  }
+}

@@ -1,0 +1,209 @@
+import { createStore, type StoreApi } from "zustand/vanilla";
+import type { RunEvent, RunSheet } from "@/core/run";
+import type { RunAnswer, RunInput, Whose } from "@/workers/createRunClient";
+import type { EventBox } from "./eventBox";
+
+/** What the server says of a run. */
+export interface RunServer {
+  fetchSheet(): Promise<RunSheet | null>;
+  /** Null: there is no run of this date. */
+  fetchEvents(after: number): Promise<{ events: RunEvent[]; seq: number; edition: number } | null>;
+  send(events: readonly RunEvent[]): Promise<{
+    kept: readonly string[];
+    refused: readonly {
+      readonly id: string | null;
+      readonly faults: readonly { readonly message: string }[];
+    }[];
+  }>;
+}
+
+export interface RunStoreInput {
+  readonly date: string;
+  readonly server: RunServer;
+  readonly box: EventBox;
+  readonly deviceId: string;
+  readonly createId: () => string;
+  /** Minutes of the day now, by the kitchen's clock. */
+  readonly nowMin: () => number;
+  /** Times the rest of the day; null where a newer question came meanwhile. */
+  readonly ask: (question: RunInput) => Promise<RunAnswer | null>;
+}
+
+/** Something that happens here and now; who, when and where from is added. */
+export type Happening = RunEvent extends infer E
+  ? E extends RunEvent
+    ? Omit<E, "id" | "atMin" | "person" | "deviceId"> & { readonly person?: number }
+    : never
+  : never;
+
+export interface RunScreen {
+  readonly phase: "opening" | "running" | "notRun" | "failed";
+  readonly sheet: RunSheet | null;
+  readonly answer: RunAnswer | null;
+  readonly whose: Whose;
+  /** Events that only this device has. */
+  readonly waiting: number;
+  readonly isLinked: boolean;
+  /** What the newest events changed; or what was refused. */
+  readonly notice: string | null;
+  start(): Promise<void>;
+  /** Takes down what happens as one tap. */
+  happen(...happenings: readonly Happening[]): void;
+  /** Takes the last tap back. */
+  undo(): void;
+  setWhose(whose: Whose): void;
+  /** Looks at the clock, and at what others did. */
+  tick(): Promise<void>;
+}
+
+export type RunStore = StoreApi<RunScreen>;
+
+/** Ids of one tap share what stands before this; its events are taken back together. */
+const TAP_MARK = "/";
+
+/** A running day on one screen: what happened is shown at once, kept on the device, and sent as soon as there is a server. */
+export function createRunStore(input: RunStoreInput): RunStore {
+  const known = new Map<string, RunEvent>();
+  const unsent = new Map<string, RunEvent>();
+  let seq = 0;
+  let edition = 0;
+  let sending: Promise<void> | null = null;
+
+  return createStore<RunScreen>((set, get) => {
+    async function ask(isNews: boolean): Promise<void> {
+      const { sheet, whose } = get();
+      if (!sheet) return;
+      const answer = await input.ask({ sheet, events: [...known.values()], nowMin: input.nowMin(), whose });
+      if (answer) set(isNews && answer.moved ? { answer, notice: answer.moved } : { answer });
+    }
+
+    /** Sends until nothing is left or the server is gone. @returns Whether it may be asked again at once. */
+    async function send(): Promise<boolean> {
+      while (unsent.size > 0) {
+        const batch = [...unsent.values()];
+        const { kept, refused } = await input.server.send(batch);
+        const settled = [...kept, ...refused.flatMap(({ id }) => id ?? [])];
+        for (const id of settled) unsent.delete(id);
+        for (const { id, faults } of refused) {
+          if (id !== null) known.delete(id);
+          set({ notice: `Not kept: ${faults[0]?.message ?? "the server refused it."}` });
+        }
+        await input.box.drop(settled);
+        set({ waiting: unsent.size, isLinked: true });
+        if (refused.length > 0) await ask(false);
+        // A server that settles nothing would be asked for ever.
+        if (settled.length === 0) return false;
+      }
+      return true;
+    }
+
+    async function sendSoon(): Promise<void> {
+      if (sending) return sending;
+      let isWell = false;
+      sending = send().then(
+        (may) => {
+          isWell = may;
+        },
+        () => set({ isLinked: false }),
+      );
+      await sending;
+      sending = null;
+      // What happened after the last look, and before this.
+      if (isWell && unsent.size > 0) await sendSoon();
+    }
+
+    async function hear(): Promise<boolean> {
+      const page = await input.server.fetchEvents(seq);
+      if (!page) return false;
+      const news = page.events.filter(({ id }) => !known.has(id));
+      for (const event of page.events) known.set(event.id, event);
+      seq = page.seq;
+      if (page.edition !== edition) {
+        const sheet = await input.server.fetchSheet();
+        if (sheet) {
+          edition = page.edition;
+          set({ sheet });
+        }
+      }
+      set({ isLinked: true });
+      return news.length > 0;
+    }
+
+    return {
+      phase: "opening",
+      sheet: null,
+      answer: null,
+      whose: "both",
+      waiting: 0,
+      isLinked: true,
+      notice: null,
+      async start() {
+        for (const event of await input.box.list()) {
+          known.set(event.id, event);
+          unsent.set(event.id, event);
+        }
+        set({ waiting: unsent.size });
+        try {
+          await hear();
+        } catch {
+          set({ isLinked: false, phase: "failed" });
+          return;
+        }
+        if (!get().sheet) {
+          set({ phase: "notRun" });
+          return;
+        }
+        await ask(false);
+        set({ phase: "running" });
+        void sendSoon();
+      },
+      happen(...happenings) {
+        const tap = input.createId();
+        const atMin = input.nowMin();
+        const person = get().whose === "helper" ? 1 : 0;
+        const events = happenings.map(
+          (happening, i) =>
+            ({
+              person,
+              ...happening,
+              id: `${tap}${TAP_MARK}${i}`,
+              atMin,
+              deviceId: input.deviceId,
+            }) as RunEvent,
+        );
+        for (const event of events) {
+          known.set(event.id, event);
+          unsent.set(event.id, event);
+        }
+        set({ waiting: unsent.size, notice: null });
+        void input.box.put(events);
+        void ask(true);
+        void sendSoon();
+      },
+      undo() {
+        const { answer } = get();
+        const lastId = answer?.lastId;
+        if (!answer || !lastId) return;
+        const tap = lastId.split(TAP_MARK)[0];
+        const together = answer.counted.filter(({ id }) => id.split(TAP_MARK)[0] === tap);
+        get().happen(...together.toReversed().map(({ id }) => ({ kind: "undone" as const, eventId: id })));
+      },
+      setWhose(whose) {
+        set({ whose });
+        void ask(false);
+      },
+      async tick() {
+        if (get().phase !== "running") {
+          if (get().phase === "failed") await get().start();
+          return;
+        }
+        const isNews = await hear().catch(() => {
+          set({ isLinked: false });
+          return false;
+        });
+        await ask(isNews);
+        await sendSoon();
+      },
+    };
+  });
+}

@@ -1,0 +1,76 @@
+import { expose } from "comlink";
+import {
+  foldRun,
+  listBells,
+  retimeRun,
+  tellMoved,
+  viewRun,
+  type Bell,
+  type Retimed,
+  type RunEvent,
+  type RunSheet,
+  type RunState,
+  type RunView,
+} from "@/core/run";
+
+/** Whose jobs are shown: a person's, or everyone's. */
+export type Whose = "baker" | "helper" | "both";
+
+export interface RunQuestion {
+  readonly events: readonly RunEvent[];
+  readonly nowMin: number;
+  readonly whose: Whose;
+}
+
+/** Where the day stands, for the face. */
+export interface RunAnswer {
+  readonly view: RunView;
+  readonly tasks: RunState["tasks"];
+  /** What counts, the newest last. */
+  readonly counted: readonly RunEvent[];
+  readonly lastId: string | null;
+  readonly bells: readonly Bell[];
+  /** Waits that what has begun did not keep. */
+  readonly breached: Retimed["breached"];
+  /** What moved with the newest events, in one line; null if nothing did. */
+  readonly moved: string | null;
+  /** Promises that will not be kept as it stands, the latest first. */
+  readonly late: readonly { readonly taskId: string; readonly lateMin: number }[];
+}
+
+let open: { readonly sheet: RunSheet; before: Retimed | null } | null = null;
+
+/** The sheet that is asked about from now on. */
+function openRun(sheet: RunSheet): void {
+  open = { sheet, before: null };
+}
+
+/** Times the rest of the day anew with the least change from how it was told last. */
+function answerRun({ events, nowMin, whose }: RunQuestion): RunAnswer {
+  if (!open) throw new Error("answerRun: no run is open");
+  const { sheet, before } = open;
+  const state = foldRun(events);
+  const retimed = retimeRun(sheet, before, state, nowMin);
+  open.before = retimed;
+  const personOf = new Map(sheet.jobs.map(({ taskId, person }) => [taskId, person]));
+  const isOurs = (taskId: string) =>
+    whose === "both" ||
+    (state.tasks[taskId]?.person ?? personOf.get(taskId) ?? 0) === (whose === "baker" ? 0 : 1);
+  const view = viewRun(sheet, retimed, state, nowMin, isOurs);
+  return {
+    view,
+    tasks: state.tasks,
+    counted: state.counted,
+    lastId: state.lastId,
+    bells: listBells(sheet, retimed, state, view),
+    breached: retimed.breached,
+    moved: tellMoved(retimed, sheet.jobs),
+    late: [...retimed.schedule.late]
+      .sort((a, b) => b.lateMin - a.lateMin)
+      .map(({ taskId, lateMin }) => ({ taskId, lateMin })),
+  };
+}
+
+const api = { openRun, answerRun };
+export type RunWorkerApi = typeof api;
+expose(api);
