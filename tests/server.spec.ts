@@ -1,66 +1,10 @@
-import { spawn, type ChildProcess } from "node:child_process";
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
-import { tmpdir } from "node:os";
-import path from "node:path";
+import { spawn } from "node:child_process";
+import { readFileSync, writeFileSync } from "node:fs";
 import { expect, test, type Page } from "@playwright/test";
+import { createOwnServer } from "./ownServer";
 
 /** Servers of these tests' own, to be killed, starved and fed with garbage. */
-const PORT = 3433;
-const BASE = `http://127.0.0.1:${PORT}`;
-
-let folder: string;
-let server: ChildProcess | null = null;
-
-test.beforeAll(() => {
-  folder = mkdtempSync(path.join(tmpdir(), "tezgah-server-"));
-});
-test.afterAll(async () => {
-  await stop();
-  rmSync(folder, { recursive: true, force: true });
-});
-
-const seed = (file: string) =>
-  new Promise<void>((resolve, reject) => {
-    spawn("npx", ["tsx", "scripts/seedDemo.ts", file], { stdio: "ignore" }).once("exit", (code) =>
-      code === 0 ? resolve() : reject(new Error(`seeding ended with ${code}`)),
-    );
-  });
-
-async function start(file: string, more: Record<string, string> = {}): Promise<void> {
-  server = spawn(
-    process.execPath,
-    ["node_modules/next/dist/bin/next", "start", "--hostname", "127.0.0.1", "--port", String(PORT)],
-    {
-      stdio: "ignore",
-      env: {
-        ...process.env,
-        TEZGAH_DATA: file,
-        TEZGAH_NOW: "2026-11-24T10:00:00",
-        NEXT_TELEMETRY_DISABLED: "1",
-        ...more,
-      },
-    },
-  );
-  await expect
-    .poll(
-      () =>
-        fetch(BASE).then(
-          ({ status }) => status,
-          () => 0,
-        ),
-      { timeout: 30_000 },
-    )
-    .toBeGreaterThan(0);
-}
-
-async function stop(signal: NodeJS.Signals = "SIGTERM"): Promise<void> {
-  const child = server;
-  server = null;
-  if (!child || child.exitCode !== null) return;
-  const gone = new Promise((resolve) => child.once("exit", resolve));
-  child.kill(signal);
-  await gone;
-}
+const { base: BASE, seed, start, stop, file: fileOf } = createOwnServer(3433);
 
 const margin = (page: Page) => page.getByLabel("Clean margin", { exact: true });
 const saved = (page: Page) => expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
@@ -68,7 +12,7 @@ const saved = (page: Page) => expect(page.getByRole("status").filter({ hasText: 
 test("a server that is killed loses nothing: what was typed waits and is saved when it is back", async ({
   page,
 }) => {
-  const file = path.join(folder, "killed.db");
+  const file = fileOf("killed.db");
   await seed(file);
   await start(file);
   await page.goto(`${BASE}/day/2026-11-28/fill`);
@@ -90,7 +34,7 @@ test("a data file that is garbage is said on every page, with what to do, and is
   page,
   request,
 }) => {
-  const file = path.join(folder, "garbage.db");
+  const file = fileOf("garbage.db");
   writeFileSync(file, "plum cake ".repeat(1000));
   await start(file);
   for (const address of ["/", "/welcome", "/day/2026-11-28/orders", "/print/2026-11-28"]) {
@@ -111,7 +55,7 @@ test("a data file that is garbage is said on every page, with what to do, and is
 test("everything is saved, changed, and laid back from the screen, and what it replaces is shown first", async ({
   page,
 }) => {
-  const file = path.join(folder, "copies.db");
+  const file = fileOf("copies.db");
   await seed(file);
   await start(file);
   await page.goto(`${BASE}/copies`);
@@ -140,7 +84,7 @@ test("everything is saved, changed, and laid back from the screen, and what it r
   ).toBeVisible();
   await page.goto(`${BASE}/day/2026-11-28/fill`);
   await expect(margin(page)).toHaveValue("13");
-  const bad = path.join(folder, "bad.zip");
+  const bad = fileOf("bad.zip");
   writeFileSync(bad, "plum cake");
   await page.goto(`${BASE}/copies`);
   await page.getByLabel("Lay back a file").setInputFiles(bad);
@@ -149,7 +93,7 @@ test("everything is saved, changed, and laid back from the screen, and what it r
 });
 
 test("while four searches run to their end and beyond, pages are answered", async ({ request }) => {
-  const file = path.join(folder, "searches.db");
+  const file = fileOf("searches.db");
   await seed(file);
   await start(file, { TEZGAH_END_MS: "500" });
   const load = async () => {
@@ -197,7 +141,7 @@ test("while four searches run to their end and beyond, pages are answered", asyn
 test("ten years of days: a page is no heavier and its parts stay within what a tablet is given", async ({
   page,
 }) => {
-  const file = path.join(folder, "years.db");
+  const file = fileOf("years.db");
   await new Promise<void>((resolve) => {
     spawn("npx", ["tsx", "scripts/years.ts", file], { stdio: "ignore" }).once("exit", () => resolve());
   });
@@ -231,7 +175,7 @@ test("ten years of days: a page is no heavier and its parts stay within what a t
 test("addresses that cannot be read or name nothing are 404, and posts that are not ours are refused", async ({
   request,
 }) => {
-  const file = path.join(folder, "addresses.db");
+  const file = fileOf("addresses.db");
   await seed(file);
   await start(file);
   for (const address of [

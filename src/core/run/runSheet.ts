@@ -20,6 +20,8 @@ export interface JobSheet {
   readonly person: number;
   readonly pieces: number;
   readonly handsMin: number;
+  /** From its start to its end. */
+  readonly plannedMin: number;
   /** Minutes at its end that the plan keeps for "not yet". */
   readonly slackMin: number;
   readonly title: string;
@@ -120,6 +122,7 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
     person,
     pieces,
     handsMin,
+    plannedMin: task.placed.endMin - task.placed.startMin,
     slackMin,
     title: sheet && cut ? nameSheet(sheet, task.index, cut.plan.sheets) : label,
     about: [

@@ -105,6 +105,19 @@ test("a job of hands that takes longer than planned stays the job in hand; a loa
   expect(look([...baking, more], at + 24).byItself).toMatchObject([{ taskId: "bake", leftMin: 3 }]);
 });
 
+test("done goes on to the next job only where nothing stands between: no rest, no heat to look at first", () => {
+  const at = startOf("bake");
+  const made = [event("begun", "make", at - 35), event("done", "make", at - 15)];
+  // After the rest, a hot oven is looked at before the load goes in.
+  expect(look([event("begun", "make", at - 35)], at - 20).following).toBeNull();
+  const baked = [...made, event("begun", "bake", at), event("done", "bake", at + 25)];
+  expect(look(baked, at + 36).following).toBe("sweep");
+  expect(look(baked, at + 36)).toMatchObject({ now: { taskId: "set out" } });
+  expect(
+    look([...baked, event("begun", "set out", at + 36), event("begun", "sweep", at + 37)], at + 38).following,
+  ).toBeNull();
+});
+
 test("behind: what is made later makes the last promise later by as much; a helper sees the helper's jobs", () => {
   const first = startOf("make");
   const events = [event("begun", "make", first), event("done", "make", first + 50)];

@@ -46,9 +46,11 @@ export interface RunView {
   readonly standing: readonly Standing[];
   /** After the job now, in their order. */
   readonly next: readonly RunJob[];
+  /** Of these the one that hands go on with as soon as the job now is done; null where they wait or look first. */
+  readonly following: string | null;
   readonly doneCount: number;
   readonly taskCount: number;
-  /** Minutes that the last thing promised is ahead of the frozen plan; below 0 behind it. */
+  /** Minutes that the job now, or if there is none the last thing promised, ends before the frozen plan; below 0 after it. */
   readonly aheadMin: number;
   /** The end of the last thing promised, and by when it was. */
   readonly lastPromise: { readonly endMin: number; readonly dueMin: number } | null;
@@ -90,16 +92,21 @@ export function viewRun(
   const isAlone = new Set(byItself.flatMap(({ taskId, leftMin }) => (leftMin > 0 ? [taskId] : [])));
   const [now, ...next] = jobs.filter(({ taskId }) => isOurs(taskId) && !isAlone.has(taskId));
   const last = findLastPromise(plan.problem, retimed.schedule.placed);
-  const planned = findLastPromise(plan.problem, toEnds(plan));
+  const planned = toEnds(plan);
+  const plannedEndMin = now
+    ? planned.find(({ taskId }) => taskId === now.taskId)?.endMin
+    : findLastPromise(plan.problem, planned)?.endMin;
+  const endMin = now ? now.endMin : last?.endMin;
   return {
     now: now ?? null,
     byItself: byItself.filter(({ taskId }) => taskId !== now?.taskId),
     heating: listHeating(retimed, state, nowMin),
     standing: listStanding(problem.tasks, state, nowMin),
     next,
+    following: now ? findFollowing(now, next, plan.problem.tasks, state, nowMin) : null,
     doneCount: problem.tasks.length - jobs.length,
     taskCount: problem.tasks.length,
-    aheadMin: last && planned ? planned.endMin - last.endMin : 0,
+    aheadMin: plannedEndMin !== undefined && endMin !== undefined ? plannedEndMin - endMin : 0,
     lastPromise: last,
   };
 }
@@ -150,6 +157,32 @@ function listStanding(tasks: readonly ScheduleTask[], state: RunState, nowMin: n
       const key = `${afterTaskId} ${readyMin}`;
       return !told.has(key) && told.add(key);
     });
+}
+
+/** A pause as short as this is none for hands that are free, min. */
+const NO_PAUSE_MIN = 10;
+
+/**
+ * The next job, if nothing stands between it and the end of the job now: what it waits for is done and over, and it needs
+ * no heat that must be looked at first.
+ */
+function findFollowing(
+  now: RunJob,
+  [next]: readonly RunJob[],
+  tasks: readonly ScheduleTask[],
+  state: RunState,
+  nowMin: number,
+): string | null {
+  const task = tasks.find(({ id }) => id === next?.taskId);
+  if (!next || !task || next.hasBegun || next.startMin > now.endMin + NO_PAUSE_MIN) return null;
+  if (task.modes.some(({ heat }) => heat !== null)) return null;
+  const isFree = task.after.every(({ taskId, from, minWaitMin }) => {
+    if (taskId === now.taskId) return minWaitMin === 0 || from === "start";
+    const { begunMin, doneMin } = state.tasks[taskId] ?? UNTOUCHED;
+    const fromMin = from === "start" ? begunMin : doneMin;
+    return fromMin !== null && fromMin + minWaitMin <= nowMin;
+  });
+  return isFree ? next.taskId : null;
 }
 
 const toEnds = ({ problem, placed }: RunPlan) => {

@@ -22,7 +22,7 @@ interface Props {
 export function RunButtons(props: Props) {
   const { job, told, begunMin, nowMin, undoing, onDone, onMore, onWrong, onUndo } = props;
   const knock = useKnuckle();
-  const about = job ? formatDuration(Math.max(job.endMin - job.startMin, 1)) : "";
+  const about = formatDuration(Math.max(told?.plannedMin ?? 0, 1));
   const plain =
     "flex min-h-22 cursor-pointer flex-col items-center justify-center rounded-2xl px-3 disabled:cursor-default disabled:opacity-50";
   const other = `${plain} border-2 border-base-300 bg-base-100`;

@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { useStore } from "zustand";
-import type { JobSheet, RunJob } from "@/core/run";
+import type { JobSheet } from "@/core/run";
 import { AsideLists } from "./AsideLists";
 import { BellBanner } from "./BellBanner";
 import { JobFace } from "./JobFace";
@@ -38,10 +38,10 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
     if (!job || !answer) return;
     setLookedAt(null);
     if (!job.hasBegun) return happen({ kind: "begun", taskId: job.taskId });
-    const next = findFollowing(job, answer.view.next, sheetOf);
+    const { now, following } = answer.view;
     happen(
       { kind: "done", taskId: job.taskId },
-      ...(next ? [{ kind: "begun", taskId: next.taskId } as const] : []),
+      ...(following && now?.taskId === job.taskId ? [{ kind: "begun", taskId: following } as const] : []),
     );
   };
   const step = (by: 1 | -1) => {
@@ -135,22 +135,6 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
       />
     </div>
   );
-}
-
-/** A pause between two jobs of up to so many minutes is none: the next begins as the one before it is done. */
-const AT_ONCE_MIN = 1;
-
-/** The job that follows at once for the same hands: "done" begins it. */
-function findFollowing(
-  job: RunJob,
-  next: readonly RunJob[],
-  sheetOf: (taskId: string) => JobSheet | undefined,
-): RunJob | null {
-  const person = sheetOf(job.taskId)?.person;
-  const following = next.find((each) => sheetOf(each.taskId)?.person === person);
-  return following && !following.hasBegun && following.startMin <= job.endMin + AT_ONCE_MIN
-    ? following
-    : null;
 }
 
 const lastWords = {

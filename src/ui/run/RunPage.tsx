@@ -1,9 +1,9 @@
 "use client";
 
-import Link from "next/link";
 import { useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { readDayMin, type DayClock } from "@/time/dayClock";
+import { NotRun, Waiting } from "./NotRun";
 import { openRun } from "./openRun";
 import { RunFace } from "./RunFace";
 import type { RunStore } from "./runStore";
@@ -48,24 +48,6 @@ function Phases({ date, clock, store }: Props & { readonly store: RunStore }) {
     return <RunFace store={store} nowMin={() => readDayMin(date, clock, performance.now() - openedMs)} />;
   if (phase === "failed")
     return <Waiting text="Tezgah does not answer. It is asked again every 2 seconds." />;
-  if (phase === "notRun")
-    return (
-      <Waiting text="This day does not run yet.">
-        <Link className="btn btn-primary touch" href={`/day/${date}/orders`}>
-          To the bench
-        </Link>
-      </Waiting>
-    );
+  if (phase === "notRun") return <NotRun date={date} />;
   return <Waiting text="The day is being opened…" />;
-}
-
-function Waiting({ text, children }: { readonly text: string; readonly children?: React.ReactNode }) {
-  return (
-    <main className="board flex min-h-dvh flex-col items-center justify-center gap-6 p-6 text-center">
-      <p className="text-2xl" role="status">
-        {text}
-      </p>
-      {children}
-    </main>
-  );
 }

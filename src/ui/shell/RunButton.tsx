@@ -13,7 +13,6 @@ export function RunButton({ date }: { readonly date: string }) {
   const leave = useLeave();
   const [isBusy, setBusy] = useState(false);
   const [asksAnew, setAsksAnew] = useState(false);
-  const run = `/api/v1/runs/${date}`;
   const say = () => store.getState().notify("The day could not be begun: Tezgah does not answer. Try again.");
 
   /** One thing at a time; what fails is said. */
@@ -24,17 +23,16 @@ export function RunButton({ date }: { readonly date: string }) {
   };
   const begin = () =>
     busily(async () => {
-      if (!(await leave())) return;
-      const known = await fetch(run, { method: "HEAD" });
-      if (known.ok) setAsksAnew(true);
-      else await freeze();
+      if (await leave()) await freeze(false);
     });
-  const freeze = async () => {
-    const answer = await fetch(run, {
+  /** Opens the run; one that is there already is asked about first. */
+  const freeze = async (anew: boolean) => {
+    const answer = await fetch(`/api/v1/runs/${date}`, {
       method: "POST",
       headers: { "content-type": "application/json" },
-      body: "{}",
+      body: JSON.stringify({ anew }),
     });
+    if (answer.status === 200) return setAsksAnew(true);
     if (answer.ok) return router.push(`/run/${date}`);
     const { faults } = (await answer.json()) as { faults: readonly { readonly message: string }[] };
     setAsksAnew(false);
@@ -64,7 +62,12 @@ export function RunButton({ date }: { readonly date: string }) {
           >
             Go on
           </button>
-          <button type="button" className="btn touch" aria-busy={isBusy} onClick={() => void busily(freeze)}>
+          <button
+            type="button"
+            className="btn touch"
+            aria-busy={isBusy}
+            onClick={() => void busily(() => freeze(true))}
+          >
             Freeze it anew
           </button>
         </div>

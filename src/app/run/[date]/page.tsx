@@ -1,5 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
+import { getStore } from "@/data/getStore";
+import { NotRun } from "@/ui/run/NotRun";
 import { RunPage } from "@/ui/run/RunPage";
 import { readSpeed } from "../../clock";
 import { guardFile } from "../../fileGuard";
@@ -14,6 +16,7 @@ export default async function Page({ params }: { readonly params: Promise<{ read
   return guardFile(() => {
     const snapshot = loadSnapshot(date);
     if (!snapshot) notFound();
+    if (!getStore().runs.find(date)) return <NotRun date={date} />;
     return <RunPage key={date} date={date} clock={{ clock: snapshot.clock, speed: readSpeed() }} />;
   });
 }

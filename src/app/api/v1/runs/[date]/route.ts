@@ -26,11 +26,18 @@ export const GET = stored(async (request: Request, { params }: Context): Promise
 /** Nothing is said but that it is wanted. */
 const MAX_WISH_BYTES = 100;
 
-/** Freezes the day as it is planned now, to be run; a day that runs already gets another edition of its sheet. */
+/**
+ * Freezes the day as it is planned now, to be run: 201. A day that runs already is left as it is (200), unless `anew` asks
+ * for another edition of its sheet.
+ */
 export const POST = stored(async (request: Request, { params }: Context): Promise<Response> => {
   const { date } = await params;
   const body = await readJson(request, MAX_WISH_BYTES);
   if (!body.ok) return body.failure;
+  const known = getStore().runs.find(date);
+  const { anew = false } = (body.value ?? {}) as { anew?: unknown };
+  if (typeof anew !== "boolean") return refuse([{ path: "anew", message: "Use true or false." }]);
+  if (known && !anew) return Response.json({ id: known.id, edition: known.edition });
   const book = loadBook(date);
   if (!book) return refuse([{ path: "date", message: `There is no day ${date.slice(0, 20)}.` }], 404);
   const frozen = await runJob("freezeDay", book, PLAN_END_MS);

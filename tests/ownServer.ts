@@ -1,0 +1,64 @@
+import { spawn, type ChildProcess } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { expect, test } from "@playwright/test";
+
+/** A server of a spec's own, with data files of its own: it may be killed, starved and started at another hour. */
+export function createOwnServer(port: number) {
+  const base = `http://127.0.0.1:${port}`;
+  let folder: string;
+  let server: ChildProcess | null = null;
+  test.beforeAll(() => {
+    folder = mkdtempSync(path.join(tmpdir(), "tezgah-server-"));
+  });
+  test.afterAll(async () => {
+    await stop();
+    rmSync(folder, { recursive: true, force: true });
+  });
+
+  const seed = (file: string) =>
+    new Promise<void>((resolve, reject) => {
+      spawn("npx", ["tsx", "scripts/seedDemo.ts", file], { stdio: "ignore" }).once("exit", (code) =>
+        code === 0 ? resolve() : reject(new Error(`seeding ended with ${code}`)),
+      );
+    });
+
+  async function start(file: string, more: Record<string, string> = {}): Promise<void> {
+    server = spawn(
+      process.execPath,
+      ["node_modules/next/dist/bin/next", "start", "--hostname", "127.0.0.1", "--port", String(port)],
+      {
+        stdio: "ignore",
+        env: {
+          ...process.env,
+          TEZGAH_DATA: file,
+          TEZGAH_NOW: "2026-11-24T10:00:00",
+          NEXT_TELEMETRY_DISABLED: "1",
+          ...more,
+        },
+      },
+    );
+    await expect
+      .poll(
+        () =>
+          fetch(base).then(
+            ({ status }) => status,
+            () => 0,
+          ),
+        { timeout: 30_000 },
+      )
+      .toBeGreaterThan(0);
+  }
+
+  async function stop(signal: NodeJS.Signals = "SIGTERM"): Promise<void> {
+    const child = server;
+    server = null;
+    if (!child || child.exitCode !== null) return;
+    const gone = new Promise((resolve) => child.once("exit", resolve));
+    child.kill(signal);
+    await gone;
+  }
+
+  return { base, seed, start, stop, file: (name: string) => path.join(folder, name) };
+}

@@ -1,0 +1,233 @@
+import type { Page } from "@playwright/test";
+import { createOwnServer } from "./ownServer";
+import { expect, test } from "./silentTest";
+
+test.describe.configure({ mode: "serial" });
+
+const { base: BASE, seed, start, stop, file } = createOwnServer(3434);
+const DATE = "2026-11-28";
+const EARLY = { TEZGAH_NOW: `${DATE}T04:40:00`, TEZGAH_SPEED: "1" };
+
+const job = (page: Page) => page.getByRole("heading", { level: 1 });
+const button = (page: Page, name: RegExp) =>
+  page.getByRole("navigation", { name: "The job" }).getByRole("button", { name });
+/** A knuckle that lands again at once counts once: the next press waits for it. */
+const settle = (page: Page) => page.waitForTimeout(800);
+
+interface Sheet {
+  readonly placed: readonly { readonly taskId: string; readonly startMin: number; readonly mode: number }[];
+  readonly problem: {
+    readonly tasks: readonly {
+      readonly id: string;
+      readonly modes: readonly { readonly durationMin: number }[];
+    }[];
+  };
+}
+
+/** The market's day frozen at half past four and worked off as planned until a job begins, that one's beginning with it. */
+async function workOffUntil(taskId: string): Promise<number> {
+  const post = (path: string, body: object) =>
+    fetch(`${BASE}/api/v1/runs/${DATE}${path}`, {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify(body),
+    });
+  expect((await post("", {})).status).toBe(201);
+  const sheet = (await (await fetch(`${BASE}/api/v1/runs/${DATE}`)).json()) as Sheet;
+  const at = sheet.placed.find((each) => each.taskId === taskId)!.startMin;
+  const told = { person: 0, deviceId: "script" };
+  const events = sheet.placed.flatMap(({ taskId: id, startMin, mode }) => {
+    const endMin = startMin + sheet.problem.tasks.find((task) => task.id === id)!.modes[mode]!.durationMin;
+    return [
+      ...(startMin < at || id === taskId
+        ? [{ ...told, id: `b ${id}`, kind: "begun", taskId: id, atMin: startMin }]
+        : []),
+      ...(endMin <= at ? [{ ...told, id: `d ${id}`, kind: "done", taskId: id, atMin: endMin }] : []),
+    ];
+  });
+  const answer = (await (await post("/events", { events })).json()) as {
+    refused: unknown[];
+    kept: unknown[];
+  };
+  expect(answer.refused).toEqual([]);
+  expect(answer.kept).toHaveLength(events.length);
+  return at;
+}
+
+test("a morning by keyboard alone: begun, done, wrong, more, undone; a reload finds it as it was, another tablet too", async ({
+  page,
+  context,
+}) => {
+  await seed(file("run.db"));
+  await start(file("run.db"), EARLY);
+  await page.goto(`${BASE}/day/${DATE}/orders`);
+  await page.getByRole("button", { name: "Run this day" }).focus();
+  await page.keyboard.press("Enter");
+  await expect(job(page)).toHaveText("Make Quince and bay");
+  await expect(page.getByTestId("standing")).toContainText("as planned");
+  await page.keyboard.press("Enter");
+  await expect(button(page, /^Done/)).toContainText("of about 18 min");
+  await page.keyboard.press("Enter");
+  await expect(job(page)).toHaveText("Mix Bay shortcrust");
+  await expect(button(page, /^Done/)).toContainText("of about 14 min");
+  await expect(page.getByTestId("standing")).toContainText("ahead");
+  await page.reload();
+  await expect(job(page)).toHaveText("Mix Bay shortcrust");
+  await expect(button(page, /^Undo/)).toContainText("Mix Bay shortcrust: begun");
+  const other = await context.newPage();
+  await other.goto(`${BASE}/run/${DATE}`);
+  await expect(job(other)).toHaveText("Mix Bay shortcrust");
+
+  await page.keyboard.press("u");
+  await expect(job(page)).toHaveText("Make Quince and bay");
+  await expect(button(page, /^Done/)).toBeVisible();
+  await expect(job(other)).toHaveText("Make Quince and bay");
+
+  await page.keyboard.press("w");
+  const wrong = page.getByRole("dialog", { name: "What went wrong?" });
+  await wrong.getByRole("button", { name: "burnt" }).focus();
+  await page.keyboard.press("Space");
+  await wrong.getByLabel("A word, if wanted").fill("caught at the bottom");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText("1 burnt: caught at the bottom")).toBeVisible();
+  await page.keyboard.press("m");
+  await page.getByRole("dialog").getByRole("button", { name: "30 min" }).focus();
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("dialog")).toBeHidden();
+  await expect(page.getByTestId("standing")).toContainText("behind");
+  // What that does to the rest of the day is said.
+  await expect(page.getByRole("status").filter({ hasText: /later|moved|late|is now at/ })).toBeVisible();
+
+  // Looked at ahead of its turn, begun out of order, and back.
+  await page.keyboard.press("ArrowDown");
+  await expect(job(page)).toHaveText("Mix Bay shortcrust");
+  await page.getByRole("button", { name: "Begin it now" }).focus();
+  await page.keyboard.press("Enter");
+  await expect(job(page)).toHaveText("Make Quince and bay");
+});
+
+test("steps and lines are ticked off one by one, and a knuckle that rebounds counts once", async ({
+  page,
+}) => {
+  await page.goto(`${BASE}/run/${DATE}`);
+  const lines = page.getByRole("list", { name: "Weigh out" }).getByRole("button");
+  const first = await lines.first().textContent();
+  await lines.first().click();
+  await expect(lines.first()).toBeDisabled();
+  await page.reload();
+  await expect(lines.first()).toBeDisabled();
+  await expect(lines.first()).toHaveText(first ?? "");
+  await expect(lines.nth(1)).toBeEnabled();
+  // Of two jobs in hand the one that ends first is shown; pressed twice at once, only that one is done.
+  await expect(job(page)).toHaveText("Mix Bay shortcrust");
+  await button(page, /^Done/).dblclick();
+  await expect(job(page)).toHaveText("Make Quince and bay");
+  await settle(page);
+  await expect(job(page)).toHaveText("Make Quince and bay");
+  await expect(button(page, /^Done/)).toBeVisible();
+});
+
+test("server killed, network gone: taps are shown, wait on the device over a minute, and go out when it is back", async ({
+  page,
+  context,
+  expectConsole,
+}) => {
+  expectConsole("ERR_CONNECTION_REFUSED");
+  expectConsole("ERR_INTERNET_DISCONNECTED");
+  await page.goto(`${BASE}/run/${DATE}`);
+  await expect(job(page)).toHaveText("Make Quince and bay");
+  await stop("SIGKILL");
+  await button(page, /^Done/).click();
+  await expect(job(page)).toHaveText("Cook softened leeks");
+  const waits = page.getByRole("alert").filter({ hasText: "waits on this device" });
+  await expect(page.getByRole("alert").filter({ hasText: /taps? waits? on this device/ })).toBeVisible();
+  await start(file("run.db"), EARLY);
+  await expect(waits).toBeHidden();
+  await page.reload();
+  await expect(job(page)).toHaveText("Cook softened leeks");
+
+  await context.setOffline(true);
+  await settle(page);
+  await button(page, /^(Begin|Done)/).click();
+  await settle(page);
+  await button(page, /^Went wrong/).click();
+  await page.getByRole("dialog").getByRole("button", { name: "stuck" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "1 stuck" }).click();
+  await expect(page.getByText("1 stuck", { exact: true })).toBeVisible();
+  await expect(page.getByRole("alert").filter({ hasText: /taps? waits? on this device/ })).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByRole("alert").filter({ hasText: /taps? waits? on this device/ })).toBeHidden();
+  const events = (await (await fetch(`${BASE}/api/v1/runs/${DATE}/events`)).json()) as {
+    events: { kind: string; mishap?: string }[];
+  };
+  expect(events.events.filter(({ mishap }) => mishap === "stuck")).toHaveLength(1);
+});
+
+test("a bake rings when it is to be looked at, again after “not yet”, and is out with one tap", async ({
+  page,
+}) => {
+  await stop();
+  await seed(file("bells.db"));
+  await start(file("bells.db"), { TEZGAH_NOW: `${DATE}T04:30:00` });
+  const at = await workOffUntil("bake:quince-half-moon:1");
+  await stop();
+  // A minute goes by in a second; the look is some 28 minutes after the load went in.
+  const clock = new Date(Date.UTC(2026, 10, 28, 0, at + 20)).toISOString().slice(0, 19);
+  await start(file("bells.db"), { TEZGAH_NOW: clock, TEZGAH_SPEED: "60" });
+  await page.goto(`${BASE}/run/${DATE}`);
+  await job(page).click();
+  const bell = page
+    .getByRole("alert")
+    .getByRole("region", { name: "Look: Bake Quince half-moon, load 1 of 2" });
+  await expect(bell).toBeVisible({ timeout: 30_000 });
+  await expect(bell).toContainText("it is golden all over");
+  await expect(page).toHaveTitle(/● Look: Bake/);
+  await bell.getByRole("button", { name: "2 min more (1 time left)" }).click();
+  await expect(bell).toBeHidden();
+  await expect(bell).toBeVisible();
+  await expect(bell.getByRole("button", { name: /more/ })).toBeHidden();
+  await bell.getByRole("button", { name: "It is out" }).click();
+  await expect(bell).toBeHidden();
+  await expect(page.getByRole("complementary")).toContainText("Cool, after: Bake Quince half-moon");
+});
+
+test("what is no event is refused by itself, with why; a day without a run says so", async ({
+  page,
+  request,
+}) => {
+  const events = `${BASE}/api/v1/runs/${DATE}/events`;
+  const good = {
+    id: "good",
+    kind: "note",
+    taskId: null,
+    word: "snow",
+    atMin: 500,
+    person: 0,
+    deviceId: "script",
+  };
+  const answer = await request.post(events, {
+    data: {
+      events: [good, { ...good, id: "bad", kind: "sung" }, { ...good, id: "late", atMin: 99_999 }, 7, good],
+    },
+  });
+  expect(answer.status()).toBe(200);
+  const { kept, refused } = (await answer.json()) as {
+    kept: string[];
+    refused: { index: number; id: string | null; faults: { message: string }[] }[];
+  };
+  expect(kept).toEqual(["good", "good"]);
+  expect(refused.map(({ index, id }) => [index, id])).toEqual([
+    [1, "bad"],
+    [2, "late"],
+    [3, null],
+  ]);
+  expect(refused[0]!.faults[0]!.message).toContain("An event is begun, done");
+  expect(refused[1]!.faults[0]!.message).toContain("95679 min too much");
+  expect((await request.post(events, { data: { events: "no" } })).status()).toBe(400);
+  expect((await request.get(`${events}?after=-1`)).status()).toBe(400);
+  expect((await request.get(`${BASE}/api/v1/runs/2026-11-29`)).status()).toBe(404);
+  expect((await request.post(`${BASE}/api/v1/runs/2031-01-01`, { data: {} })).status()).toBe(404);
+  expect((await request.get(`${BASE}/run/2031-01-01`)).status()).toBe(404);
+  await page.goto(`${BASE}/run/2026-11-29`);
+  await expect(page.getByText("This day does not run yet.")).toBeVisible();
+});
