@@ -191,6 +191,39 @@ test("a bake rings when it is to be looked at, again after “not yet”, and is
   await expect(page.getByRole("complementary")).toContainText("Cool, after: Bake Quince half-moon");
 });
 
+test("the record tells each job planned and real, is corrected afterwards, written out, and teaches the next plan", async ({
+  page,
+  request,
+}) => {
+  await page.goto(`${BASE}/run/${DATE}/record`);
+  const row = page.getByRole("row").filter({ hasText: "Close Quince half-moon, load 1 of 2" });
+  await expect(row).toContainText("20 min");
+  await row.getByRole("button", { name: /^Correct/ }).click();
+  const dialog = page.getByRole("dialog", { name: "When was it really?" });
+  const begun = await dialog.getByLabel("Begun").inputValue();
+  await dialog.getByLabel("Done").fill("05:00");
+  await dialog.getByRole("button", { name: "Keep it so" }).click();
+  await expect(dialog.getByRole("alert")).toContainText("before it was begun");
+  const [h, m] = begun.split(":").map(Number);
+  const later = `${String(h! + 1).padStart(2, "0")}:${String(m!).padStart(2, "0")}`;
+  await dialog.getByLabel("Done").fill(later);
+  await page.keyboard.press("Enter");
+  await expect(row).toContainText("1 h 00");
+  await expect(row).toContainText("+40 min");
+  await expect(page.getByText("taken back")).toBeVisible();
+
+  const csv = await (await request.get(`${BASE}/api/v1/runs/${DATE}/record?form=csv`)).text();
+  expect(csv.split("\n")[0]).toContain("planned from,planned until,from,until,took min");
+  expect(csv).toContain(`${begun},${later},60`);
+  expect((await request.get(`${BASE}/api/v1/runs/${DATE}/record?form=xml`)).status()).toBe(400);
+
+  await page.getByRole("button", { name: "Keep it in the log" }).click();
+  await expect(page.getByRole("status")).toContainText(/Kept: \d+ lots? and 0 rollings/);
+  await page.goto(`${BASE}/day/${DATE}/seal?piece=quince-half-moon`);
+  await page.getByText("How it really went").click();
+  await expect(page.getByText(/your pace, by 1 lot: \d{3} %/)).toBeVisible();
+});
+
 test("what is no event is refused by itself, with why; a day without a run says so", async ({
   page,
   request,

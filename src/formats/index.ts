@@ -10,3 +10,4 @@ export { readFormulaFile } from "./readFormulaFile";
 export { writeDayCalendar } from "./dayCalendar";
 export { toDayCsv } from "./dayCsv";
 export type { FontFiles } from "./pdfText";
+export { toRunCsv } from "./runCsv";

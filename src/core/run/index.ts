@@ -3,8 +3,17 @@ export { foldRun, type RunState, type TaskRun } from "./foldRun";
 export { retimeRun, type Retimed } from "./retimeRun";
 export { toRunProblem, type RunPlan } from "./runProblem";
 export { viewRun, type Heating, type RunJob, type RunView, type SelfRunning, type Standing } from "./viewRun";
-export { freezeRun, type JobDrawing, type JobSheet, type PieceSheet, type RunSheet } from "./runSheet";
+export {
+  freezeRun,
+  type JobDrawing,
+  type JobSheet,
+  type CutSheetFacts,
+  type PieceSheet,
+  type RunSheet,
+} from "./runSheet";
 export type { JobFigure } from "./jobFigures";
 export type { JobStep, Looks, StandingStep } from "./jobSteps";
 export { listBells, type Bell } from "./bells";
 export { tellMoved } from "./tellMoved";
+export { correctTimes, toRecord, type RecordRow, type RunRecord } from "./record";
+export { toLog, type RunLog } from "./log";

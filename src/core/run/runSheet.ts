@@ -1,6 +1,7 @@
 import type { CutSheet } from "../cutting";
 import type { FormedPiece } from "../forming";
 import type { WeighStep } from "../formula";
+import type { CraftHold } from "../habits";
 import type { TrayLoading } from "../loading";
 import type { CutRole, DayBook, DayPlan, PiecePlan, Station, TaskKind } from "../plan";
 import type { Seal, Vents } from "../sealing";
@@ -16,6 +17,8 @@ export interface JobSheet {
   readonly station: Station;
   readonly pieceId: string | null;
   readonly formulaId: string | null;
+  /** Of a rolling: the cut it belongs to. */
+  readonly cutId: string | null;
   /** Who it was planned for: 0 the baker, 1 the helper. */
   readonly person: number;
   readonly pieces: number;
@@ -53,15 +56,30 @@ export interface PieceSheet {
   readonly seal: Seal | null;
   readonly vents: Vents;
   readonly loading: TrayLoading;
+  /** How many are filled and closed. */
+  readonly toFill: number;
+  /** What the craft reckons of the day's lot, without any log: what really happened is kept beside it. */
+  readonly craft: Readonly<Record<"fill" | "close", { readonly style: string; readonly minutes: number }>> &
+    CraftHold;
+}
+
+/** A dough rolled and cut, as far as its yield is kept. */
+export interface CutSheetFacts {
+  readonly id: string;
+  readonly doughId: string;
+  /** Blanks, decorations not counted. */
+  readonly planned: number;
 }
 
 /** A day's plan frozen for its run: self-contained, so that a later edit of the book changes nothing of it. */
 export interface RunSheet extends RunPlan {
+  readonly dayId: string;
   readonly date: string;
   readonly dayName: string;
   readonly hasHelper: boolean;
   readonly jobs: readonly JobSheet[];
   readonly pieces: readonly PieceSheet[];
+  readonly cuts: readonly CutSheetFacts[];
   /** Ovens and fryers by the schedule's resource. */
   readonly machines: readonly { readonly resourceId: string; readonly name: string }[];
 }
@@ -75,6 +93,7 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
   const { day } = book;
   const modeOf = new Map(plan.schedule.placed.map(({ taskId, mode }) => [taskId, mode]));
   return {
+    dayId: day.id,
     date: day.date,
     dayName: day.name,
     hasHelper: day.helper !== null,
@@ -88,13 +107,25 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
       plan.tasks.flatMap(({ id, slackMin }) => (slackMin > 0 ? [[id, slackMin]] : [])),
     ),
     jobs: plan.tasks.map((task) => tellJob(task, plan, book)),
-    pieces: plan.lines.map(({ piece, formed, seal, loading }) => ({
+    pieces: plan.lines.map(({ piece, formed, seal, loading, toFill, works, handsMin, hold }) => ({
       id: piece.id,
       name: piece.name,
       formed: { section: formed.section, marginMm: formed.marginMm, fromAbove: formed.fromAbove },
       seal,
       vents: piece.vents,
       loading,
+      toFill,
+      craft: {
+        fill: { style: works.fill.style, minutes: handsMin.fillByCraft },
+        close: { style: works.close.style, minutes: handsMin.closeByCraft },
+        craftLeakShare: hold?.craftShare ?? 0,
+        craftCauses: hold?.craftCauses ?? {},
+      },
+    })),
+    cuts: plan.cuts.map(({ id, dough, plan: { sheets } }) => ({
+      id,
+      doughId: dough.id,
+      planned: sheets.reduce((sum, { count, isDecoration }) => sum + (isDecoration ? 0 : count), 0),
     })),
     machines: [...plan.ovens, ...plan.fryers].flatMap(({ id, name }) => {
       const resource = plan.problem?.resources.find((each) => each.heater && each.id.endsWith(`:${id}`));
@@ -104,10 +135,10 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
 }
 
 function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): JobSheet {
-  const { id, kind, station, pieceId, formulaId, person, pieces, handsMin, slackMin, label } = task;
+  const { id, kind, station, pieceId, formulaId, cutId, person, pieces, handsMin, slackMin, label } = task;
   const line = plan.lines.find(({ piece }) => piece.id === pieceId) ?? null;
   const batch = [...plan.doughs, ...plan.fillings].find(({ formula }) => formula.id === formulaId) ?? null;
-  const cut = plan.cuts.find((each) => each.id === task.cutId) ?? null;
+  const cut = plan.cuts.find((each) => each.id === cutId) ?? null;
   const sheet =
     kind === "roll" && cut && !cut.plan.portioning ? (cut.plan.sheets[task.index - 1] ?? null) : null;
   const concerned = new Set(line ? [line.piece.id] : (batch?.pieceIds ?? cut?.pieceIds ?? []));
@@ -119,6 +150,7 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
     station,
     pieceId,
     formulaId,
+    cutId,
     person,
     pieces,
     handsMin,

@@ -17,13 +17,15 @@ interface Props {
   readonly isLater: boolean;
   readonly onBack: () => void;
   readonly onPart: (part: string) => void;
+  /** So many were really cut. */
+  readonly onCount: (count: number) => void;
   readonly onBegin: (() => void) | null;
   readonly onHandOver: (() => void) | null;
 }
 
 /** One job with the figures it is done with, its drawing, what to look for, and what hurts. */
 export function JobFace(props: Props) {
-  const { job, told, pieces, run, breaches, isLater, onBack, onPart, onBegin, onHandOver } = props;
+  const { job, told, pieces, run, breaches, isLater, onBack, onPart, onCount, onBegin, onHandOver } = props;
   const { title, about, figures, looks, cautions, drawing, weighing, steps } = told;
   const done = run?.parts ?? [];
   const inHand = weighing.find(({ line }) => !done.includes(line.lineId));
@@ -76,6 +78,13 @@ export function JobFace(props: Props) {
           {weighing.length === 0 && steps.length > 1 && (
             <Steps steps={steps} startMin={job.startMin} done={done} onPart={onPart} />
           )}
+          {drawing?.kind === "sheet" && (
+            <CutCount
+              planned={drawing.sheet.count}
+              counted={run?.measured.findLast(({ measure }) => measure === "cutCount")?.value ?? null}
+              onCount={onCount}
+            />
+          )}
           {looks.lookFor.length > 0 && (
             <section aria-label="Look for">
               <h2 className="quiet text-base font-bold">Look for</h2>
@@ -115,6 +124,44 @@ export function JobFace(props: Props) {
         )}
       </div>
     </>
+  );
+}
+
+/** How many a sheet really gave: right as planned unless somebody says otherwise. */
+function CutCount({
+  planned,
+  counted,
+  onCount,
+}: {
+  readonly planned: number;
+  readonly counted: number | null;
+  readonly onCount: (count: number) => void;
+}) {
+  const count = counted ?? planned;
+  return (
+    <div className="flex items-center gap-3" role="group" aria-label="Really cut">
+      <button
+        type="button"
+        className="btn h-14 w-16 text-2xl"
+        aria-label="One less was cut"
+        disabled={count <= 0}
+        onClick={() => onCount(count - 1)}
+      >
+        −
+      </button>
+      <output className="figure w-16 text-center text-4xl">{count}</output>
+      <button
+        type="button"
+        className="btn h-14 w-16 text-2xl"
+        aria-label="One more was cut"
+        onClick={() => onCount(count + 1)}
+      >
+        +
+      </button>
+      <span className="quiet">
+        {counted === null ? "really cut, as planned" : `really cut, of ${planned}`}
+      </span>
+    </div>
   );
 }
 

@@ -78,6 +78,9 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
               breaches={answer.breached.filter(({ taskId }) => taskId === job.taskId)}
               isLater={looked !== null}
               onBack={() => setLookedAt(null)}
+              onCount={(value) =>
+                happen({ kind: "measured", taskId: job.taskId, measure: "cutCount", value })
+              }
               onPart={(part) => happen({ kind: "done", taskId: job.taskId, part })}
               onBegin={job.hasBegun ? null : done}
               onHandOver={

@@ -87,6 +87,9 @@ export function RunHeader({
         >
           {bells.isMuted ? <VolumeX size={26} aria-hidden /> : <Volume2 size={26} aria-hidden />}
         </button>
+        <Link className="touch inline-flex items-center" href={`/run/${sheet.date}/record`}>
+          Record
+        </Link>
         <Link className="touch inline-flex items-center" href={`/day/${sheet.date}/orders`}>
           Leave
         </Link>

@@ -1,0 +1,21 @@
+import { gunzipSync } from "node:zlib";
+import type { RunEvent, RunSheet } from "@/core/run";
+import { getStore } from "@/data/getStore";
+
+export interface LoadedRun {
+  readonly id: string;
+  readonly sheet: RunSheet;
+  readonly events: readonly RunEvent[];
+}
+
+/** Far above a day of several tablets and devices. */
+const MOST_EVENTS = 200_000;
+
+/** A day's run with all that happened; null if the date has none. */
+export function loadRun(date: string): LoadedRun | null {
+  const { runs } = getStore();
+  const run = runs.find(date);
+  if (!run) return null;
+  const sheet = JSON.parse(gunzipSync(run.sheet).toString()) as RunSheet;
+  return { id: run.id, sheet, events: runs.listEvents(run.id, 0, MOST_EVENTS).events };
+}

@@ -1,0 +1,88 @@
+import type { TimedWork } from "../habits";
+import type { CutRecord, LotRecord } from "../plan";
+import type { RunEvent } from "./event";
+import { foldRun, UNTOUCHED, type RunState } from "./foldRun";
+import type { JobSheet, PieceSheet, RunSheet } from "./runSheet";
+
+/** What a run adds to the baker's log. */
+export interface RunLog {
+  readonly lots: readonly LotRecord[];
+  readonly cuts: readonly CutRecord[];
+}
+
+/** The least that a clock of whole minutes tells apart, min. */
+const LEAST_MIN = 0.1;
+
+/**
+ * The log that a run's events make, one record a piece and a dough: minutes of hands where every lot of that work is
+ * done, leaks where every lot has been in the heat, blanks where somebody counted. Ids are those that the stations
+ * write, so that there is one record, whoever kept it.
+ */
+export function toLog(sheet: RunSheet, events: readonly RunEvent[]): RunLog {
+  const state = foldRun(events);
+  const { dayId, date } = sheet;
+  return {
+    lots: sheet.pieces.flatMap((piece): LotRecord[] => {
+      const jobs = sheet.jobs.filter(({ pieceId }) => pieceId === piece.id);
+      const lot = {
+        id: `lot-${date}-${piece.id}`,
+        dayId,
+        date,
+        pieceId: piece.id,
+        pieces: piece.toFill,
+        fill: sumWork(jobs, ["fill"], piece.craft.fill, state),
+        close: sumWork(jobs, ["seal"], piece.craft.close, state),
+        leaked: countLeaks(jobs, piece, state),
+        craftLeakShare: piece.craft.craftLeakShare,
+        craftCauses: piece.craft.craftCauses,
+      };
+      const isEmpty = piece.toFill === 0 || (lot.fill === null && lot.close === null && lot.leaked === null);
+      return isEmpty ? [] : [lot];
+    }),
+    cuts: sheet.cuts.flatMap(({ id, doughId, planned }): CutRecord[] => {
+      const jobs = sheet.jobs.filter(({ cutId, drawing }) => cutId === id && drawing?.kind === "sheet");
+      const counts = jobs.flatMap((job) => {
+        const { sheet: cut } = job.drawing as Extract<JobSheet["drawing"], { kind: "sheet" }>;
+        if (cut.isDecoration) return [];
+        const { doneMin, measured } = state.tasks[job.taskId] ?? UNTOUCHED;
+        const counted = measured.findLast(({ measure }) => measure === "cutCount")?.value;
+        return [{ isDone: doneMin !== null, counted, planned: cut.count }];
+      });
+      // A sheet that nobody counted gave what was planned; where none was counted nothing is known.
+      if (planned === 0 || counts.some(({ isDone }) => !isDone)) return [];
+      if (counts.every(({ counted }) => counted === undefined)) return [];
+      const got = counts.reduce((sum, each) => sum + (each.counted ?? each.planned), 0);
+      return [{ id: `cut-${date}-${id}`.replace(/[^a-z0-9-]/g, "-"), dayId, date, doughId, planned, got }];
+    }),
+  };
+}
+
+/** Minutes of hands over all lots of a work; null while one of them is not done, or none is there. */
+function sumWork(
+  jobs: readonly JobSheet[],
+  kinds: readonly JobSheet["kind"][],
+  craft: { readonly style: string; readonly minutes: number },
+  state: RunState,
+): TimedWork | null {
+  const runs = jobs.flatMap(({ kind, taskId }) =>
+    kinds.includes(kind) ? [state.tasks[taskId] ?? UNTOUCHED] : [],
+  );
+  if (runs.length === 0 || craft.minutes < LEAST_MIN) return null;
+  let minutes = 0;
+  for (const { begunMin, doneMin } of runs) {
+    if (begunMin === null || doneMin === null) return null;
+    minutes += doneMin - begunMin;
+  }
+  return minutes >= LEAST_MIN ? { style: craft.style, minutes, craftMinutes: craft.minutes } : null;
+}
+
+/** Leaked and burst pieces; null until every lot has been in the heat, or where nothing is closed. */
+function countLeaks(jobs: readonly JobSheet[], { seal, toFill }: PieceSheet, state: RunState): number | null {
+  const heats = jobs.filter(({ kind }) => kind === "bake" || kind === "fry");
+  if (!seal || heats.length === 0) return null;
+  if (heats.some(({ taskId }) => (state.tasks[taskId] ?? UNTOUCHED).doneMin === null)) return null;
+  const leaked = jobs
+    .flatMap(({ taskId }) => (state.tasks[taskId] ?? UNTOUCHED).mishaps)
+    .reduce((sum, { mishap, count }) => sum + (mishap === "leaked" || mishap === "burst" ? count : 0), 0);
+  return Math.min(leaked, toFill);
+}

@@ -1,0 +1,125 @@
+import fc from "fast-check";
+import { planDay } from "../plan";
+import { listDemoWorld } from "@/demo";
+import { toTable } from "@/schemas/recordTable";
+import { toDayBook } from "@/schemas/toDayBook";
+import { validateRecord } from "@/schemas/validate";
+import { correctTimes, foldRun, freezeRun, toLog, toRecord, type RunEvent } from ".";
+
+const book = toDayBook(toTable(listDemoWorld()), "2026-11-28", null)!;
+const plan = planDay(book);
+const sheet = freezeRun(plan, book)!;
+let count = 0;
+const createId = () => `r${count++}`;
+const told = { person: 0, deviceId: "wall" };
+const startOf = (taskId: string) => sheet.placed.find((each) => each.taskId === taskId)!.startMin;
+
+/** The whole day done as planned, each job longer by so many minutes. */
+const workedOff = (longerMin = 0): RunEvent[] =>
+  sheet.jobs.flatMap(({ taskId, plannedMin }) => [
+    { ...told, id: createId(), kind: "begun" as const, taskId, atMin: startOf(taskId) },
+    {
+      ...told,
+      id: createId(),
+      kind: "done" as const,
+      taskId,
+      atMin: startOf(taskId) + plannedMin + longerMin,
+    },
+  ]);
+const wrong = (taskId: string, mishap: "leaked" | "burst" | "torn", many: number): RunEvent => ({
+  ...told,
+  id: createId(),
+  kind: "wrong",
+  taskId,
+  mishap,
+  count: many,
+  word: "",
+  atMin: 500,
+});
+
+test("a record holds every job once, planned and real, and adds up", () => {
+  const events = [...workedOff(2), wrong("bake:quince-half-moon:1", "leaked", 3), wrong("roll:x", "torn", 1)];
+  const record = toRecord(sheet, events);
+  expect(record.rows.map(({ job }) => job.taskId).sort()).toEqual(
+    sheet.jobs.map(({ taskId }) => taskId).sort(),
+  );
+  expect(record.doneCount).toBe(sheet.jobs.length);
+  expect(record.tookMin).toBeCloseTo(record.plannedMin + 2 * sheet.jobs.length, 9);
+  expect(record.faults).toEqual({ leaked: 3 });
+  const begun = record.rows.map(({ begunMin }) => begunMin!);
+  expect(begun).toEqual(begun.toSorted((a, b) => a - b));
+  const half = toRecord(sheet, events.slice(0, 20));
+  expect(half.doneCount).toBe(10);
+  expect(half.rows.slice(10).every(({ tookMin }) => tookMin === null)).toBe(true);
+});
+
+test("a time that is corrected afterwards stands as corrected, and what was told is still on record", () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 700 }), fc.integer({ min: 1, max: 90 }), (begunMin, tookMin) => {
+      const before = workedOff();
+      const taskId = "bake:quince-half-moon:1";
+      const stamp = { createId, atMin: 900, ...told };
+      const after = [
+        ...before,
+        ...correctTimes(before, taskId, { begunMin, doneMin: begunMin + tookMin }, stamp),
+      ];
+      const row = toRecord(sheet, after).rows.find(({ job }) => job.taskId === taskId)!;
+      expect([row.begunMin, row.doneMin, row.tookMin]).toEqual([begunMin, begunMin + tookMin, tookMin]);
+      expect(toRecord(sheet, after).takenBack).toBe(2);
+      const others = (events: readonly RunEvent[]) => ({ ...foldRun(events).tasks, [taskId]: null });
+      expect(others(after)).toEqual(others(before));
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test("a day that was run is in the log as the stations would have written it, and by their rules", () => {
+  const { lots, cuts } = toLog(sheet, [
+    ...workedOff(1),
+    wrong("bake:quince-half-moon:1", "leaked", 3),
+    wrong("bake:quince-half-moon:2", "burst", 2),
+    {
+      ...told,
+      id: createId(),
+      kind: "measured",
+      taskId: "roll:bay-shortcrust:3.5:sensible:1",
+      measure: "cutCount",
+      value: 13,
+      atMin: 350,
+    },
+  ]);
+  for (const lot of lots)
+    expect(validateRecord("lotRecord", JSON.parse(JSON.stringify(lot)))).toMatchObject({ ok: true });
+  for (const cut of cuts)
+    expect(validateRecord("cutRecord", JSON.parse(JSON.stringify(cut)))).toMatchObject({ ok: true });
+  const line = plan.lines.find(({ piece }) => piece.id === "quince-half-moon")!;
+  const fills = sheet.jobs.filter(({ kind, pieceId }) => kind === "fill" && pieceId === "quince-half-moon");
+  expect(lots.find(({ pieceId }) => pieceId === "quince-half-moon")).toMatchObject({
+    id: "lot-2026-11-28-quince-half-moon",
+    pieces: line.toFill,
+    leaked: 5,
+    craftLeakShare: line.hold!.craftShare,
+    fill: {
+      minutes: fills.reduce((sum, { plannedMin }) => sum + plannedMin + 1, 0),
+      craftMinutes: line.handsMin.fillByCraft,
+    },
+  });
+  const planned = plan.cuts
+    .find(({ dough }) => dough.id === "bay-shortcrust")!
+    .plan.sheets.reduce((sum, each) => sum + each.count, 0);
+  expect(cuts).toEqual([expect.objectContaining({ doughId: "bay-shortcrust", planned, got: planned - 2 })]);
+});
+
+test("what is not done, or was not counted, is not in the log", () => {
+  const events = workedOff().filter(
+    (event) => !("taskId" in event) || event.taskId !== "bake:quince-half-moon:2",
+  );
+  const { lots, cuts } = toLog(sheet, events);
+  expect(lots.find(({ pieceId }) => pieceId === "quince-half-moon")).toMatchObject({
+    leaked: null,
+    fill: expect.anything(),
+  });
+  expect(lots.find(({ pieceId }) => pieceId === "leek-triangle")).toMatchObject({ leaked: 0 });
+  expect(cuts).toEqual([]);
+  expect(toLog(sheet, [])).toEqual({ lots: [], cuts: [] });
+});

@@ -1,0 +1,102 @@
+import type { RunEvent } from "./event";
+import { foldRun, UNTOUCHED, type TaskRun } from "./foldRun";
+import type { JobSheet, RunSheet } from "./runSheet";
+
+/** A job as it was planned and as it went. */
+export interface RecordRow extends TaskRun {
+  readonly job: JobSheet;
+  readonly plannedStartMin: number;
+  readonly plannedEndMin: number;
+  /** Minutes that it took; null while it is not done. */
+  readonly tookMin: number | null;
+}
+
+/** What happened on a day. */
+export interface RunRecord {
+  readonly date: string;
+  readonly dayName: string;
+  /** In the order in which they were begun; what was not begun comes last, as planned. */
+  readonly rows: readonly RecordRow[];
+  readonly doneCount: number;
+  /** Minutes that done jobs took, and were planned to take. */
+  readonly tookMin: number;
+  readonly plannedMin: number;
+  /** Pieces by what went wrong with them. */
+  readonly faults: Readonly<Record<string, number>>;
+  /** Readings and words that belong to no job. */
+  readonly measured: TaskRun["measured"];
+  readonly notes: readonly string[];
+  /** What was told and taken back. */
+  readonly takenBack: number;
+}
+
+/** The record of a run at any moment: the fold of its events beside its frozen plan. */
+export function toRecord(sheet: RunSheet, events: readonly RunEvent[]): RunRecord {
+  const state = foldRun(events);
+  const startOf = new Map(sheet.placed.map(({ taskId, startMin }) => [taskId, startMin]));
+  const rows = sheet.jobs
+    .map((job): RecordRow => {
+      const run = state.tasks[job.taskId] ?? UNTOUCHED;
+      const plannedStartMin = startOf.get(job.taskId) ?? 0;
+      return {
+        ...run,
+        job,
+        plannedStartMin,
+        plannedEndMin: plannedStartMin + job.plannedMin,
+        tookMin: run.begunMin !== null && run.doneMin !== null ? run.doneMin - run.begunMin : null,
+      };
+    })
+    .sort(
+      (a, b) =>
+        (a.begunMin ?? Infinity) - (b.begunMin ?? Infinity) || a.plannedStartMin - b.plannedStartMin || 0,
+    );
+  const done = rows.filter(({ tookMin }) => tookMin !== null);
+  const faults: Record<string, number> = {};
+  for (const { mishaps } of rows)
+    for (const { mishap, count } of mishaps) faults[mishap] = (faults[mishap] ?? 0) + count;
+  return {
+    date: sheet.date,
+    dayName: sheet.dayName,
+    rows,
+    doneCount: done.length,
+    tookMin: done.reduce((sum, { tookMin }) => sum + (tookMin ?? 0), 0),
+    plannedMin: done.reduce((sum, { job }) => sum + job.plannedMin, 0),
+    faults,
+    measured: state.measured,
+    notes: state.notes,
+    takenBack: new Set(events.flatMap((event) => (event.kind === "undone" ? [event.eventId] : []))).size,
+  };
+}
+
+/** The events that correct when a job was begun and done: what was told is taken back, what was is told instead. */
+export function correctTimes(
+  events: readonly RunEvent[],
+  taskId: string,
+  times: { readonly begunMin: number; readonly doneMin: number },
+  stamp: {
+    readonly createId: () => string;
+    readonly atMin: number;
+    readonly person: number;
+    readonly deviceId: string;
+  },
+): RunEvent[] {
+  const { createId, atMin, person, deviceId } = stamp;
+  const told = foldRun(events).counted.filter(
+    (event) =>
+      (event.kind === "begun" || (event.kind === "done" && event.part === undefined)) &&
+      event.taskId === taskId,
+  );
+  const by = told[0]?.person ?? person;
+  return [
+    ...told.map(({ id }): RunEvent => ({
+      kind: "undone",
+      eventId: id,
+      id: createId(),
+      atMin,
+      person,
+      deviceId,
+    })),
+    { kind: "begun", taskId, id: createId(), atMin: times.begunMin, person: by, deviceId },
+    { kind: "done", taskId, id: createId(), atMin: times.doneMin, person: by, deviceId },
+  ];
+}

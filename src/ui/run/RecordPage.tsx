@@ -1,0 +1,193 @@
+"use client";
+
+import { Download, Printer } from "lucide-react";
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import type { RecordRow, RunEvent, RunRecord } from "@/core/run";
+import { formatClock, formatCount, formatDuration, formatNumber } from "@/core/units";
+import { formatDayDate } from "../shell/formatDayDate";
+import { CorrectTimes } from "./CorrectTimes";
+
+interface Props {
+  readonly record: RunRecord;
+  readonly events: readonly RunEvent[];
+}
+
+/** The day's record: each job planned and real, what went wrong and who; corrected, printed, written out, kept in the log. */
+export function RecordPage({ record, events }: Props) {
+  const router = useRouter();
+  const [corrected, setCorrected] = useState<RecordRow | null>(null);
+  const [kept, setKept] = useState<string | null>(null);
+  const { date, dayName, rows, doneCount, tookMin, plannedMin, faults, takenBack, notes } = record;
+  const api = `/api/v1/runs/${date}`;
+  const keep = async () => {
+    const answer = await fetch(`${api}/log`, {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: "{}",
+    }).catch(() => null);
+    if (!answer?.ok) return setKept("It could not be kept: Tezgah does not answer. Try again.");
+    const { lots, rollings } = (await answer.json()) as { lots: number; rollings: number };
+    setKept(
+      lots + rollings === 0
+        ? "Nothing to learn yet: no lot is wholly done."
+        : `Kept: ${formatCount(lots, "lot")} and ${formatCount(rollings, "rolling")}. The next plan uses it.`,
+    );
+  };
+  return (
+    <main className="board min-h-dvh p-4 sm:p-7 print:bg-white print:p-0">
+      <header className="flex flex-wrap items-center gap-3">
+        <div className="min-w-0 flex-1">
+          <h1 className="text-3xl">{dayName}, as it went</h1>
+          <p className="quiet">{formatDayDate(date)}</p>
+        </div>
+        <div className="no-print flex flex-wrap gap-2">
+          <Link className="btn touch" href={`/run/${date}`}>
+            To the run
+          </Link>
+          <button type="button" className="btn touch" onClick={() => window.print()}>
+            <Printer size={20} aria-hidden /> Print
+          </button>
+          <a className="btn touch" href={`${api}/record?form=csv`}>
+            <Download size={20} aria-hidden /> CSV
+          </a>
+          <a className="btn touch" href={`${api}/record`}>
+            <Download size={20} aria-hidden /> JSON
+          </a>
+          <button type="button" className="btn btn-primary touch" onClick={() => void keep()}>
+            Keep it in the log
+          </button>
+        </div>
+      </header>
+      <p role="status" className={kept ? "my-2 rounded-lg bg-base-200 px-4 py-2" : "sr-only"}>
+        {kept}
+      </p>
+      <dl className="my-4 flex flex-wrap gap-x-10 gap-y-3">
+        <Sum value={`${doneCount} of ${rows.length}`} what="jobs done" />
+        {doneCount > 0 && (
+          <Sum
+            value={formatDuration(tookMin)}
+            what={`they took; ${formatDuration(plannedMin)} were planned`}
+          />
+        )}
+        {Object.entries(faults).map(([mishap, count]) => (
+          <Sum key={mishap} value={String(count)} what={mishap} />
+        ))}
+        {takenBack > 0 && <Sum value={String(takenBack)} what="taken back" />}
+      </dl>
+      {notes.map((word, i) => (
+        <p key={i}>{word}</p>
+      ))}
+      <table className="w-full">
+        <thead>
+          <tr className="quiet text-left text-sm">
+            <th scope="col">Job</th>
+            <th scope="col" className="text-right">
+              Planned
+            </th>
+            <th scope="col" className="text-right">
+              Really
+            </th>
+            <th scope="col" className="text-right">
+              Took
+            </th>
+            <th scope="col" className="hidden pl-4 sm:table-cell">
+              What happened
+            </th>
+            <th scope="col" className="no-print">
+              <span className="sr-only">Correct</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <Row key={row.job.taskId} row={row} onCorrect={() => setCorrected(row)} />
+          ))}
+        </tbody>
+      </table>
+      <CorrectTimes
+        row={corrected}
+        date={date}
+        events={events}
+        onClose={() => setCorrected(null)}
+        onCorrected={() => {
+          setCorrected(null);
+          router.refresh();
+        }}
+      />
+    </main>
+  );
+}
+
+function Sum({ value, what }: { readonly value: string; readonly what: string }) {
+  return (
+    <div className="flex flex-col-reverse">
+      <dt className="quiet">{what}</dt>
+      <dd className="figure text-4xl">{value}</dd>
+    </div>
+  );
+}
+
+function Row({ row, onCorrect }: { readonly row: RecordRow; readonly onCorrect: () => void }) {
+  const { job, plannedStartMin, begunMin, doneMin, tookMin, person, moreMin } = row;
+  const off = tookMin === null ? null : tookMin - job.plannedMin;
+  return (
+    <tr className="break-inside-avoid border-t border-base-300 align-top">
+      <td className="py-1.5">
+        {job.title}
+        <span className="quiet block text-sm">
+          {[job.about, (person ?? job.person) > 0 ? "helper" : ""].filter(Boolean).join(" · ")}
+        </span>
+      </td>
+      <td className="py-1.5 text-right whitespace-nowrap">{formatClock(plannedStartMin)}</td>
+      <td className="figure py-1.5 text-right whitespace-nowrap">
+        {begunMin === null ? "–" : formatClock(begunMin)}
+        {doneMin !== null && `–${formatClock(doneMin)}`}
+      </td>
+      <td className="py-1.5 text-right whitespace-nowrap">
+        {tookMin !== null && off !== null && (
+          <>
+            {formatDuration(tookMin)}
+            {Math.abs(off) >= 1 && (
+              <span className={`block text-sm ${off > 0 ? "text-error" : "quiet"}`}>
+                {off > 0 ? "+" : "−"}
+                {formatNumber(Math.abs(off))} min
+              </span>
+            )}
+          </>
+        )}
+      </td>
+      <td className="hidden py-1.5 pl-4 sm:table-cell">{tellWhat(row, moreMin)}</td>
+      <td className="no-print py-0.5 text-right">
+        <button
+          type="button"
+          className="btn btn-ghost touch px-2"
+          aria-label={`Correct ${job.title}`}
+          onClick={onCorrect}
+        >
+          correct
+        </button>
+      </td>
+    </tr>
+  );
+}
+
+const tellWhat = ({ mishaps, measured, notes, pouredG }: RecordRow, moreMin: number): string =>
+  [
+    ...(moreMin > 0 ? [`needed ${formatDuration(moreMin)} more`] : []),
+    ...mishaps.map(({ mishap, count, word }) => `${count} ${mishap}${word && `: ${word}`}`),
+    ...(pouredG > 0 ? [`${formatNumber(pouredG)} g poured`] : []),
+    ...measured.map(({ measure, value }) => `${measureWords[measure]} ${formatNumber(value, 1)}`),
+    ...notes,
+  ].join("; ");
+
+const measureWords = {
+  massG: "grams",
+  coreC: "core °C",
+  ovenC: "oven °C",
+  oilC: "oil °C",
+  roomC: "room °C",
+  thicknessMm: "thick mm",
+  cutCount: "really cut",
+} as const;
