@@ -7,4 +7,16 @@ const config = {
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
 };
 
-export default nextJest({ dir: "./" })(config);
+/** Shipped as modules only, which the runner cannot load as they are. */
+const modulesOnly = ["react-hotkeys-hook"];
+
+export default async function configure() {
+  const made = await nextJest({ dir: "./" })(config)();
+  return {
+    ...made,
+    transformIgnorePatterns: [
+      `/node_modules/(?!(${modulesOnly.join("|")})/)`,
+      String.raw`^.+\.module\.(css|sass|scss)$`,
+    ],
+  };
+}

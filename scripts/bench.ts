@@ -15,6 +15,7 @@ import { computeFold } from "@/core/forming";
 import { parseFormulaText, standardIngredients } from "@/core/formula";
 import { chill, type Body } from "@/core/heat";
 import { answerAhead, answerDay, checkDay, planDay, type DayBook } from "@/core/plan";
+import { foldRun, freezeRun, retimeRun, type Retimed, type RunEvent } from "@/core/run";
 import { constructSchedule, improveSchedule, type ScheduleProblem, type ScheduleTask } from "@/core/schedule";
 import { takeApart } from "@/core/schedule/testDay";
 import { createRandom } from "@/core/seededRandom";
@@ -310,6 +311,9 @@ report("reading a paste of 60 lines against the ingredient book", () =>
   parseFormulaText(paste, { system: "us", eggSize: "medium", ingredients: standardIngredients }),
 );
 report("day plan, demo Saturday, rests known", () => planDay(book));
+/** One job in ten is late, by up to so much, min. */
+const LATE_SHARE = 0.1;
+const MOST_LATE_MIN = 12;
 const market = toDayBook(records, "2026-12-05", null);
 if (!market) throw new Error("The demo world has no great market.");
 report("day plan, market of all twelve: ovens, fryer, moulds", () => planDay(market), 10);
@@ -333,6 +337,7 @@ if (problem && schedule) {
       `(${found.tries} tries), no day under ${found.bound.dayMin}`,
   );
 }
+reportRun(market);
 console.log(`the market's plan, by the checkers: ${checkDay(planDay(market)).length} findings`);
 for (const date of ["2026-11-28", "2026-11-29", "2026-11-30", "2026-12-05"]) {
   const day = toDayBook(records, date, null);
@@ -431,4 +436,42 @@ function chains(count: number): ScheduleProblem {
     holds: [],
     openMin: 0,
   };
+}
+
+/** The day run through with seeded delays, one hand after the other as its turn comes: how long each re-time takes. */
+function reportRun(day: DayBook): void {
+  const plan = planDay(day);
+  const sheet = freezeRun(plan, day);
+  if (!sheet) throw new Error("The demo world's great market has nothing to do.");
+  const random = createRandom(1);
+  const events: RunEvent[] = [];
+  const took: number[] = [];
+  let before: Retimed | null = null;
+  let moved = 0;
+  const told = { person: 0, deviceId: "bench" };
+  const happen = (event: RunEvent) => {
+    events.push(event);
+    const startedMs = process.cpuUsage();
+    before = retimeRun(sheet, before, foldRun(events), event.atMin);
+    took.push(process.cpuUsage(startedMs).user / 1000);
+    moved += before.moved.length;
+  };
+  const done = new Set<string>();
+  while (done.size < sheet.jobs.length) {
+    const laid: Retimed["laid"] = (before as Retimed | null)?.laid ?? sheet.placed;
+    const next = [...laid]
+      .filter(({ taskId }) => !done.has(taskId))
+      .sort((a, b) => a.startMin - b.startMin)[0]!;
+    const { plannedMin } = sheet.jobs.find(({ taskId }) => taskId === next.taskId)!;
+    const lateMin = random() < LATE_SHARE ? random() * MOST_LATE_MIN : 0;
+    const endMin = next.startMin + plannedMin + lateMin;
+    happen({ ...told, id: `b ${next.taskId}`, kind: "begun", taskId: next.taskId, atMin: next.startMin });
+    happen({ ...told, id: `d ${next.taskId}`, kind: "done", taskId: next.taskId, atMin: endMin });
+    done.add(next.taskId);
+  }
+  took.sort((a, b) => a - b);
+  console.log(
+    `the market run through, ${events.length} events, one job in ten late: re-time ${took[took.length >> 1]!.toFixed(1)} ms ` +
+      `at the median, worst ${took.at(-1)!.toFixed(1)}, ${moved} moves`,
+  );
 }

@@ -13,62 +13,120 @@ const views = [
   { name: "orders", path: `${day}/orders` },
   { name: "mix", path: `${day}/mix` },
   { name: "roll-cut", path: `${day}/roll` },
-  { name: "roll-cut-night", path: "/day/2026-11-29/roll?piece=blossom-case", theme: "tezgah-night" },
   { name: "fill", path: "/day/2026-11-30/fill?piece=tahini-tartlet" },
   { name: "seal", path: `${day}/seal` },
   { name: "bake", path: "/day/2026-12-05/bake", settle: 4000 },
   { name: "cool", path: "/day/2026-12-05/cool?piece=custard-cup" },
   { name: "piece", path: "/day/2026-11-30/piece/pear-coat" },
   { name: "formula", path: `${day}/formula/bay-shortcrust` },
-  { name: "schools", path: "/day/2026-11-30/piece/pear-coat/schools", settle: 4000 },
   { name: "way", path: "/day/2026-11-30/piece/pear-coat/way" },
   { name: "larder", path: `${day}/larder` },
   { name: "heat", path: "/day/2026-11-30/piece/custard-cup/heat", settle: 4000 },
   { name: "book", path: `${day}/book` },
   { name: "kit", path: `${day}/kit` },
-  { name: "batch", path: "/day/2026-11-30/batch", settle: 1500 },
   { name: "day-sheet", path: "/print/2026-11-28" },
   { name: "roll-cut-hand", path: `${day}/roll`, size: { width: 390, height: 844 } },
 ];
+/** Views of the running day, and the minute of each. */
+const runViews = [
+  { name: "run", path: "/run/2026-11-28", atMin: 460, touch: true, settle: 1500 },
+  { name: "run-bell", path: "/run/2026-11-28", theme: "tezgah-night", atMin: 482, touch: true, settle: 1500 },
+  { name: "record", path: "/run/2026-11-28/record", atMin: 540 },
+];
 const wanted = process.argv.slice(3);
+const origin = `http://127.0.0.1:${PORT}`;
 
 buildApplication();
 mkdirSync(FOLDER, { recursive: true });
 for (const suffix of ["", "-wal", "-shm"]) rmSync(DATA + suffix, { force: true });
 run("npx", ["tsx", "scripts/seedDemo.ts", DATA]);
-const server = spawn(
-  "node",
-  ["node_modules/next/dist/bin/next", "start", "--hostname", "127.0.0.1", "--port", String(PORT)],
-  {
-    stdio: "ignore",
-    env: { ...process.env, TEZGAH_DATA: DATA, TEZGAH_NOW: "2026-11-27T18:00:00" },
-  },
-);
+let server = start("2026-11-27T18:00:00");
 try {
-  const origin = `http://127.0.0.1:${PORT}`;
-  while (
-    spawnSync("node", ["-e", `fetch("${origin}/api/v1/plan",{method:"POST"}).catch(()=>process.exit(1))`])
-      .status !== 0
-  );
+  waitForServer();
   const browser = await chromium.launch({
     executablePath: "/usr/bin/chromium",
     args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update"],
   });
-  for (const { name, path, theme = "tezgah", size = wide, settle = 0 } of views) {
-    if (wanted.length > 0 && !wanted.includes(name)) continue;
-    const context = await browser.newContext({ viewport: size, reducedMotion: "reduce" });
-    await context.addCookies([{ name: "tezgah-theme", value: theme, url: origin }]);
-    const page = await context.newPage();
-    page.on("console", (message) => console.log(`${name}: console ${message.type()}: ${message.text()}`));
-    page.on("pageerror", (error) => console.log(`${name}: ${error}`));
-    await page.goto(origin + path, { waitUntil: "networkidle" });
-    await page.waitForFunction(() => document.querySelector("main")?.getAttribute("aria-busy") !== "true");
-    await page.evaluate(() => document.fonts.ready);
-    await page.waitForTimeout(settle);
-    await page.screenshot({ path: `${FOLDER}/${name}.png` });
-    await context.close();
+  for (const view of views) await shoot(browser, view);
+  // The market's day frozen the evening before and worked off as planned until each of these.
+  for (const { atMin, ...view } of runViews) {
+    await workOffUntil(atMin);
+    await stop();
+    server = start(`2026-11-28T${clock(atMin)}:20`);
+    waitForServer();
+    await shoot(browser, view);
   }
   await browser.close();
 } finally {
   server.kill();
+}
+
+function start(now) {
+  return spawn(
+    "node",
+    ["node_modules/next/dist/bin/next", "start", "--hostname", "127.0.0.1", "--port", String(PORT)],
+    { stdio: "ignore", env: { ...process.env, TEZGAH_DATA: DATA, TEZGAH_NOW: now } },
+  );
+}
+
+async function stop() {
+  const gone = new Promise((resolve) => server.once("exit", resolve));
+  server.kill();
+  await gone;
+}
+
+function waitForServer() {
+  const ask = `fetch("${origin}/api/v1/plan",{method:"POST"}).catch(()=>process.exit(1))`;
+  while (spawnSync("node", ["-e", ask]).status !== 0);
+}
+
+function clock(minute) {
+  return [Math.floor(minute / 60), minute % 60].map((part) => String(part).padStart(2, "0")).join(":");
+}
+
+async function workOffUntil(atMin) {
+  const run = `${origin}/api/v1/runs/2026-11-28`;
+  const post = (path, body) =>
+    fetch(run + path, {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify(body),
+    });
+  await post("", {});
+  const { placed, problem } = await (await fetch(run)).json();
+  const told = { person: 0, deviceId: "shots" };
+  const events = placed.flatMap(({ taskId, startMin, mode }) => {
+    const endMin = startMin + problem.tasks.find(({ id }) => id === taskId).modes[mode].durationMin;
+    return [
+      ...(startMin < atMin ? [{ ...told, id: `b ${taskId}`, kind: "begun", taskId, atMin: startMin }] : []),
+      ...(endMin < atMin ? [{ ...told, id: `d ${taskId}`, kind: "done", taskId, atMin: endMin }] : []),
+    ];
+  });
+  events.push({
+    ...told,
+    id: "w",
+    kind: "wrong",
+    taskId: "bake:quince-half-moon:1",
+    mishap: "leaked",
+    count: 2,
+    word: "at the fold",
+    atMin: 484,
+  });
+  await post("/events", { events: events.filter((event) => event.atMin < atMin) });
+}
+
+async function shoot(browser, { name, path, theme = "tezgah", size = wide, settle = 0, touch = false }) {
+  if (wanted.length > 0 && !wanted.includes(name)) return;
+  const context = await browser.newContext({ viewport: size, reducedMotion: "reduce" });
+  await context.addCookies([{ name: "tezgah-theme", value: theme, url: origin }]);
+  const page = await context.newPage();
+  page.on("console", (message) => console.log(`${name}: console ${message.type()}: ${message.text()}`));
+  page.on("pageerror", (error) => console.log(`${name}: ${error}`));
+  await page.goto(origin + path, { waitUntil: "networkidle" });
+  await page.waitForFunction(() => document.querySelector("main")?.getAttribute("aria-busy") !== "true");
+  await page.evaluate(() => document.fonts.ready);
+  if (touch) await page.locator("h1").click();
+  await page.waitForTimeout(settle);
+  await page.screenshot({ path: `${FOLDER}/${name}.png` });
+  await context.close();
 }

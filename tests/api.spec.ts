@@ -54,6 +54,17 @@ test("every curl line of the handbook answers with what it says", ({ baseURL }) 
   expect(answers).toContainEqual(
     expect.objectContaining({ gap: 0, schedule: expect.objectContaining({ late: [], brokenWaits: [] }) }),
   );
+  // Rolled in 31 minutes instead of 20: filled from 512 on, it is 7 minutes late.
+  expect(answers).toContainEqual(
+    expect.objectContaining({
+      late: [expect.objectContaining({ taskId: "fill", lateMin: 7 })],
+      view: expect.objectContaining({ now: expect.objectContaining({ taskId: "fill", startMin: 512 }) }),
+    }),
+  );
+  expect(answers).toContainEqual(expect.objectContaining({ kept: ["handbook-1"], refused: [] }));
+  expect(answers).toContainEqual(
+    expect.objectContaining({ notes: ["new flour"], rows: expect.any(Array), doneCount: 0 }),
+  );
   expect(answers).toContainEqual(expect.objectContaining({ tally: expect.objectContaining({ ready: 26 }) }));
   expect(answers).toContainEqual({
     faults: [expect.objectContaining({ path: "outlines.0.outline.diameterMm" })],

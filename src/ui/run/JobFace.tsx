@@ -67,7 +67,7 @@ export function JobFace(props: Props) {
           </button>
         )}
       </header>
-      <div className="grid min-h-0 flex-1 gap-x-8 gap-y-5 lg:grid-cols-2 lg:grid-rows-[auto_minmax(0,1fr)]">
+      <div className="grid min-h-0 flex-1 gap-x-8 gap-y-5 lg:grid-cols-2 lg:grid-rows-[auto_minmax(min-content,1fr)]">
         <Figures figures={inHand ? tellLine(inHand, figures) : figures} isWide={inHand === undefined} />
         {weighing.length > 0 && (
           <div className="lg:row-span-2">
@@ -118,8 +118,10 @@ export function JobFace(props: Props) {
           ))}
         </div>
         {drawing && weighing.length === 0 && (
-          <div className="hidden min-h-40 items-end justify-center sm:flex">
-            <JobPicture drawing={drawing} pieces={pieces} />
+          <div className="relative hidden min-h-52 sm:block">
+            <div className="absolute inset-0 flex items-end justify-center">
+              <JobPicture drawing={drawing} pieces={pieces} />
+            </div>
           </div>
         )}
       </div>

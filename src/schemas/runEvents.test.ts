@@ -1,0 +1,82 @@
+import { validateRun, validateRunEvent } from "./runEvents";
+
+const told = { id: "e1", atMin: 500.5, person: 0, deviceId: "wall" };
+const happens = (event: object) => ({ ...told, ...event });
+const faultsOf = (value: unknown) => {
+  const checked = validateRunEvent(value);
+  return checked.ok ? [] : checked.failure.map(({ path, message }) => `${path}: ${message}`);
+};
+
+test.each([
+  { kind: "begun", taskId: "a" },
+  { kind: "done", taskId: "a" },
+  { kind: "done", taskId: "a", part: "s3" },
+  { kind: "more", taskId: "a", minutes: 5 },
+  { kind: "wrong", taskId: "a", mishap: "torn", count: 2, word: "" },
+  { kind: "measured", taskId: null, measure: "roomC", value: 24.5 },
+  { kind: "measured", taskId: "a", measure: "massG", value: 100_000 },
+  { kind: "poured", taskId: "a", massG: 180 },
+  { kind: "moved", taskId: "a" },
+  { kind: "note", taskId: null, word: "snow" },
+  { kind: "undone", eventId: "e0" },
+])("an event of its kind is taken as it is: %o", (event) => {
+  expect(validateRunEvent(happens(event))).toEqual({ ok: true, value: happens(event) });
+});
+
+test.each([
+  [{ kind: "sung", taskId: "a" }, "An event is begun, done"],
+  [{ kind: "begun" }, "taskId"],
+  [{ kind: "begun", taskId: "a", extra: 1 }, "extra"],
+  [{ kind: "begun", taskId: "a", atMin: 4321 }, "1 min too much"],
+  [{ kind: "begun", taskId: "a", atMin: "500" }, "atMin"],
+  [{ kind: "begun", taskId: "a", person: 2 }, "person"],
+  [{ kind: "more", taskId: "a", minutes: 0 }, "1 min too little"],
+  [{ kind: "wrong", taskId: "a", mishap: "torn", count: 2.5, word: "" }, "whole"],
+  [{ kind: "wrong", taskId: "a", mishap: "sad", count: 1, word: "" }, "mishap"],
+  [{ kind: "measured", taskId: null, measure: "roomC", value: 900 }, "840 °C too much"],
+  [{ kind: "measured", taskId: null, measure: "coreC", value: -273 }, "233 °C too little"],
+  [{ kind: "note", taskId: null, word: "x".repeat(501) }, "word"],
+])("what breaks a rule is refused with where and by how much: %o", (event, said) => {
+  expect(faultsOf(happens(event)).join("\n")).toContain(said);
+});
+
+test.each([null, 7, "begun", [], {}])("what is no event at all is refused: %p", (value) => {
+  expect(faultsOf(value).length).toBeGreaterThan(0);
+});
+
+describe("a running day by itself", () => {
+  const problem = {
+    openMin: 480,
+    resources: [{ id: "hands", isHands: true }],
+    tasks: [
+      { id: "a", modes: [{ durationMin: 20, uses: [{ resourceId: "hands", fromMin: 0, toMin: 20 }] }] },
+      { id: "b", after: [{ taskId: "a" }], modes: [{ durationMin: 5, uses: [] }] },
+    ],
+  };
+  const placed = [
+    { taskId: "a", startMin: 480, mode: 0 },
+    { taskId: "b", startMin: 500, mode: 0 },
+  ];
+  const document = { problem, placed, events: [happens({ kind: "begun", taskId: "a" })], nowMin: 501 };
+  const faults = (over: object) => {
+    const checked = validateRun({ ...document, ...over });
+    return checked.ok ? [] : checked.failure.map(({ path, message }) => `${path}: ${message}`);
+  };
+
+  test("is taken whole, everyone’s jobs unless it says whose", () => {
+    const checked = validateRun(document);
+    expect(checked).toMatchObject({ ok: true, value: { person: null, nowMin: 501, plan: { placed } } });
+  });
+
+  test.each([
+    [{ placed: placed.slice(1) }, "The task “a” has no place."],
+    [{ placed: [...placed, { taskId: "x", startMin: 0, mode: 0 }] }, "There is no task “x”."],
+    [{ placed: [placed[0], { ...placed[1], mode: 1 }] }, "b has 1 ways, counted from 0: 1 is none."],
+    [{ placed: [placed[0], placed[0]] }, "placed.1"],
+    [{ events: [happens({ kind: "done", taskId: "x" })] }, "events.0.taskId: There is no task “x”."],
+    [{ problem: { ...problem, resources: [] } }, "problem.resources"],
+    [{ nowMin: null }, "nowMin"],
+  ])("is refused where its parts do not fit: %#", (over, said) => {
+    expect(faults(over).join("\n")).toContain(said);
+  });
+});

@@ -1,0 +1,261 @@
+/** @jest-environment jsdom */
+import { act, fireEvent, render, screen, within } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { createStore } from "zustand/vanilla";
+import type { Bell, JobSheet, RunSheet } from "@/core/run";
+import type { RunAnswer } from "@/workers/createRunClient";
+import { BellBanner } from "./BellBanner";
+import { formatLeft } from "./countDown";
+import { RunFace } from "./RunFace";
+import type { Happening, RunScreen, RunStore } from "./runStore";
+import { WentWrong } from "./WentWrong";
+
+// The browser's own dialog is not in jsdom.
+beforeAll(() => {
+  HTMLDialogElement.prototype.showModal = function (this: HTMLDialogElement) {
+    this.open = true;
+  };
+  HTMLDialogElement.prototype.close = function (this: HTMLDialogElement) {
+    this.open = false;
+  };
+});
+
+const jobSheet = (taskId: string, over: Partial<JobSheet> = {}): JobSheet => ({
+  taskId,
+  kind: "fill",
+  station: "fill",
+  pieceId: null,
+  formulaId: null,
+  cutId: null,
+  person: 0,
+  pieces: 12,
+  handsMin: 8,
+  plannedMin: 8,
+  slackMin: 0,
+  title: `Fill ${taskId}`,
+  about: "12 × Moon",
+  figures: [
+    { value: "24 g", what: "each" },
+    { value: "12", what: "pieces" },
+  ],
+  steps: [],
+  looks: { lookFor: ["clear of the rim"], more: { minutes: 2, atMost: 3 } },
+  cautions: ["Hot: do not touch."],
+  drawing: null,
+  weighing: [],
+  stands: [],
+  ...over,
+});
+
+/** A screen that stands at a minute, and writes down what happens. */
+function openScreen(
+  over: Partial<RunAnswer["view"]> = {},
+  bells: readonly Bell[] = [],
+  more: Partial<RunScreen> = {},
+) {
+  const happened: (readonly Happening[])[] = [];
+  const job = (taskId: string, startMin: number, hasBegun = false) => ({
+    taskId,
+    startMin,
+    endMin: startMin + 8,
+    hasBegun,
+  });
+  const sheet = {
+    date: "2026-11-28",
+    hasHelper: true,
+    jobs: [jobSheet("a"), jobSheet("b"), jobSheet("c", { person: 1 })],
+    pieces: [],
+    machines: [{ resourceId: "oven:x", name: "Deck oven" }],
+  } as unknown as RunSheet;
+  const answer = {
+    view: {
+      now: job("a", 400, true),
+      next: [job("b", 408), job("c", 420)],
+      following: "b",
+      byItself: [],
+      heating: [],
+      standing: [],
+      doneCount: 3,
+      taskCount: 6,
+      aheadMin: -4,
+      lastPromise: { endMin: 600, dueMin: 590 },
+      ...over,
+    },
+    tasks: { a: { begunMin: 400, parts: [], mishaps: [], measured: [], notes: [] } },
+    counted: [{ id: "t/0", kind: "begun", taskId: "a", atMin: 400, person: 0, deviceId: "wall" }],
+    lastId: "t/0",
+    bells,
+    breached: [],
+    moved: null,
+    late: [{ taskId: "b", lateMin: 10 }],
+  } as unknown as RunAnswer;
+  const undo = jest.fn();
+  const store: RunStore = createStore<RunScreen>(() => ({
+    phase: "running",
+    sheet,
+    answer,
+    whose: "both",
+    waiting: 0,
+    isLinked: true,
+    notice: null,
+    start: () => Promise.resolve(),
+    happen: (...happenings) => happened.push(happenings),
+    undo,
+    setWhose: jest.fn(),
+    tick: () => Promise.resolve(),
+    ...more,
+  }));
+  const view = render(<RunFace store={store} nowMin={() => 403.5} />);
+  return { happened, undo, ...view };
+}
+
+test("the face says the job with its figures, what to look for and the caution, how the day stands, and what comes next", () => {
+  openScreen();
+  expect(screen.getByRole("heading", { level: 1 }).textContent).toContain("Fill a");
+  for (const text of ["24 g", "clear of the rim", "Hot: do not touch.", "06:43"])
+    expect(screen.getByText(text)).toBeTruthy();
+  expect(screen.getByTestId("standing").textContent).toContain(
+    "4 min behind · last pieces 10:00, promised 09:50",
+  );
+  expect(screen.getByTestId("standing").textContent).toContain("Fill b: 10 min late");
+  expect(screen.getByRole("button", { name: /^Done/ }).textContent).toContain("3:30 of about 8 min");
+  expect(screen.getByRole("button", { name: /^Undo/ }).textContent).toContain("06:40 Fill a: begun");
+  expect(screen.getByRole("progressbar").getAttribute("aria-valuenow")).toBe("3");
+});
+
+test("done begins what follows with the same tap; a knuckle that lands twice at once counts once", () => {
+  const { happened } = openScreen();
+  const done = screen.getByRole("button", { name: /^Done/ });
+  fireEvent.click(done);
+  fireEvent.click(done);
+  expect(happened).toEqual([
+    [
+      { kind: "done", taskId: "a" },
+      { kind: "begun", taskId: "b" },
+    ],
+  ]);
+});
+
+test("keys alone: Enter, arrows, M, W and U do what they say, and nothing behind an open panel", async () => {
+  const user = userEvent.setup();
+  const { happened, undo } = openScreen();
+  await user.keyboard("{ArrowDown}");
+  expect(screen.getByRole("heading", { level: 1 }).textContent).toContain("Fill b");
+  expect(screen.getByText("Planned for 06:48.")).toBeTruthy();
+  await user.keyboard("{Enter}");
+  expect(happened.pop()).toEqual([{ kind: "begun", taskId: "b" }]);
+  await user.keyboard("u");
+  expect(undo).toHaveBeenCalledTimes(1);
+  await user.keyboard("m");
+  const more = screen.getByRole("dialog", { name: "How much more does it need?" });
+  await user.keyboard("w");
+  expect(
+    within(more)
+      .getAllByRole("button")
+      .map(({ textContent }) => textContent),
+  ).toContain("4 min");
+  await user.click(within(more).getByRole("button", { name: "4 min" }));
+  expect(happened.pop()).toEqual([{ kind: "more", taskId: "a", minutes: 4 }]);
+});
+
+test("hands of one's own, and a job handed over to the other", async () => {
+  const user = userEvent.setup();
+  const setWhose = jest.fn();
+  const { happened } = openScreen({}, [], { setWhose });
+  await user.click(screen.getByRole("button", { name: "Helper" }));
+  expect(setWhose).toHaveBeenCalledWith("helper");
+  await user.click(screen.getByRole("button", { name: /Fill c/ }));
+  await user.click(screen.getByRole("button", { name: "Hand it over" }));
+  expect(happened.pop()).toEqual([{ kind: "moved", taskId: "c", person: 0 }]);
+});
+
+test("what only this device has, and a server that is silent, are said", () => {
+  openScreen({}, [], { waiting: 2, isLinked: false });
+  expect(screen.getByText(/Tezgah does not answer.*2 taps wait on this device/)).toBeTruthy();
+});
+
+const look: Bell = {
+  id: "a look 0",
+  taskId: "a",
+  kind: "look",
+  dueMin: 400,
+  text: "Look: Fill a",
+  lookFor: "it is golden all over",
+  more: { minutes: 2, left: 1 },
+  part: null,
+};
+
+test("a bell that is due is announced at once with what to look for; its answers are one tap each, and hushed it is gone", () => {
+  jest.useFakeTimers();
+  const ringing = (bell: Bell) => {
+    const happened: (readonly Happening[])[] = [];
+    const hush = jest.fn();
+    const view = render(
+      <BellBanner
+        bells={{ ringing: [bell], hush, isMuted: true, mayRing: true, toggleMute: () => {} }}
+        sheetOf={() => jobSheet("a")}
+        onHappen={(...happenings) => happened.push(happenings)}
+      />,
+    );
+    const press = (name: RegExp) => {
+      act(() => jest.advanceTimersByTime(1000));
+      fireEvent.click(screen.getByRole("button", { name }));
+    };
+    return { happened, hush, press, ...view };
+  };
+  const first = ringing(look);
+  expect(screen.getByRole("alert").getAttribute("aria-live")).toBe("assertive");
+  expect(screen.getByRole("alert").textContent).toContain("it is golden all over");
+  first.press(/^2 min more \(1 time left\)/);
+  first.press(/^It is out/);
+  expect(first.happened).toEqual([
+    [{ kind: "more", taskId: "a", minutes: 2 }],
+    [{ kind: "done", taskId: "a" }],
+  ]);
+  first.unmount();
+  const second = ringing({ ...look, kind: "step", part: "s7", more: null });
+  expect(screen.queryByRole("button", { name: /more/ })).toBeNull();
+  second.press(/^Done/);
+  second.press(/^Hush/);
+  expect(second.happened).toEqual([[{ kind: "done", taskId: "a", part: "s7" }]]);
+  expect(second.hush).toHaveBeenCalledWith(look.id);
+  jest.useRealTimers();
+});
+
+test("a bell that rings is in the page's title, and the title is as it was once it is hushed", () => {
+  document.title = "The day runs";
+  openScreen({}, [look, { ...look, id: "later", dueMin: 500 }]);
+  expect(document.title).toBe("● Look: Fill a");
+  expect(screen.queryAllByRole("region", { name: "Look: Fill a" })).toHaveLength(1);
+  fireEvent.click(screen.getByRole("button", { name: "Hush" }));
+  expect(document.title).toBe("The day runs");
+});
+
+test("what went wrong is said first, and never of more pieces than there are", async () => {
+  const user = userEvent.setup();
+  const told = jest.fn();
+  render(<WentWrong open told={jobSheet("a", { pieces: 3 })} onClose={() => {}} onWrong={told} />);
+  const dialog = screen.getByRole("dialog", { name: "What went wrong?" });
+  expect((within(dialog).getByRole("button", { name: "Say what first" }) as HTMLButtonElement).disabled).toBe(
+    true,
+  );
+  await user.click(within(dialog).getByRole("button", { name: "torn" }));
+  const more = within(dialog).getByRole("button", { name: "One more" });
+  await user.click(more);
+  await user.click(more);
+  expect((more as HTMLButtonElement).disabled).toBe(true);
+  expect((within(dialog).getByRole("button", { name: "+5" }) as HTMLButtonElement).disabled).toBe(true);
+  await user.type(within(dialog).getByLabelText("A word, if wanted"), "at the corner");
+  await user.click(within(dialog).getByRole("button", { name: "3 torn" }));
+  expect(told).toHaveBeenCalledWith("torn", 3, "at the corner");
+});
+
+test("time left reads like a timer, and says when it is past", () => {
+  expect([2 + 10 / 60, 0.05, 65, -1.5, 0].map(formatLeft)).toEqual([
+    "2:10",
+    "0:03",
+    "1:05:00",
+    "−1:30",
+    "0:00",
+  ]);
+});
