@@ -10,14 +10,16 @@ const houseLayers = {
   formats: ["core", "schemas", "time"],
   data: ["core", "schemas"],
   demo: ["core", "schemas"],
+  devices: ["core", "formats"],
+  simulators: ["core", "formats"],
   workers: ["core", "schemas", "formats"],
   jobs: ["core", "schemas", "data", "formats"],
   ui: ["core", "schemas", "workers", "formats", "time"],
-  app: ["core", "schemas", "formats", "data", "demo", "workers", "jobs", "ui", "time"],
+  app: ["core", "schemas", "formats", "data", "demo", "devices", "workers", "jobs", "ui", "time"],
 };
 
 const coreTiers = [
-  ["units", "shape"],
+  ["units", "shape", "readings"],
   ["formula", "cutting", "heat"],
   ["forming", "filling", "sealing", "loading", "schedule"],
   ["way"],

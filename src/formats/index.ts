@@ -11,3 +11,4 @@ export { writeDayCalendar } from "./dayCalendar";
 export { toDayCsv } from "./dayCsv";
 export type { FontFiles } from "./pdfText";
 export { toRunCsv } from "./runCsv";
+export { readSenMl, writeSenMlLine, type SenMlRecord } from "./senml";

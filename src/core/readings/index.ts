@@ -1,0 +1,9 @@
+export {
+  createReadingBoard,
+  type HeardReading,
+  type RawReading,
+  type ReadingBoard,
+  type ReadingCounts,
+  type ReadingKind,
+} from "./board";
+export { fitCooling, type CoolingFit, type HeatAt } from "./fitCooling";
