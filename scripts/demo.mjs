@@ -1,4 +1,5 @@
-// npm run demo: installs, builds, lays the demo world into a file of its own, starts.
+// npm run demo: installs, builds, lays the demo world into a file of its own, starts it and the stand-ins for its devices.
+import { spawn } from "node:child_process";
 import { rmSync } from "node:fs";
 import { buildApplication, installPackages, run, startApplication } from "./house.mjs";
 
@@ -8,4 +9,9 @@ installPackages();
 buildApplication();
 for (const suffix of ["", "-wal", "-shm"]) rmSync(DEMO_DATA + suffix, { force: true });
 run("npx", ["tsx", "scripts/seedDemo.ts", DEMO_DATA]);
-startApplication(DEMO_DATA, Number(process.env.PORT ?? 3000));
+const devicePort = process.env.TEZGAH_DEVICE_PORT ?? "4510";
+const devices = spawn("npx", ["tsx", "scripts/devices.ts", devicePort], { stdio: "inherit" });
+process.on("exit", () => devices.kill());
+startApplication(DEMO_DATA, Number(process.env.PORT ?? 3000), {
+  TEZGAH_DEVICES: process.env.TEZGAH_DEVICES ?? `127.0.0.1:${devicePort}`,
+});

@@ -75,14 +75,14 @@ export function bundle(source, outfile) {
 }
 
 /** Starts the built application on `port` of this machine only, with its own data file. */
-export function startApplication(dataFile, port) {
+export function startApplication(dataFile, port, more = {}) {
   console.log(`\nTezgah is at http://127.0.0.1:${port}  (data: ${dataFile}; stop with Ctrl C)\n`);
   const child = spawn(
     "npx",
     ["next", "start", "--hostname", process.env.HOST ?? "127.0.0.1", "--port", String(port)],
     {
       stdio: "inherit",
-      env: { ...process.env, TEZGAH_DATA: dataFile },
+      env: { ...process.env, TEZGAH_DATA: dataFile, ...more },
     },
   );
   for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => child.kill(signal));

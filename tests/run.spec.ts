@@ -1,3 +1,5 @@
+import { spawn } from "node:child_process";
+import { connect, type Socket } from "node:net";
 import type { Page } from "@playwright/test";
 import { createOwnServer } from "./ownServer";
 import { expect, test } from "./silentTest";
@@ -22,6 +24,18 @@ interface Sheet {
       readonly modes: readonly { readonly durationMin: number }[];
     }[];
   };
+}
+
+/** A line to the stand-ins, once they are there. */
+async function call(port: number): Promise<Socket> {
+  for (;;) {
+    const socket = connect(port, "127.0.0.1");
+    const isThere = await new Promise<boolean>((resolve) =>
+      socket.once("connect", () => resolve(true)).once("error", () => resolve(false)),
+    );
+    if (isThere) return socket;
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
 }
 
 /** The market's day frozen at half past four and worked off as planned until a job begins, that one's beginning with it. */
@@ -222,6 +236,62 @@ test("the record tells each job planned and real, is corrected afterwards, writt
   await page.goto(`${BASE}/day/${DATE}/seal?piece=quince-half-moon`);
   await page.getByText("How it really went").click();
   await expect(page.getByText(/your pace, by 1 lot: \d{3} %/)).toBeVisible();
+});
+
+test("scale and oven speak for themselves: grams to go, the next line, decks on their way; a device that vanishes is said", async ({
+  page,
+}) => {
+  await stop();
+  await seed(file("devices.db"));
+  const devices = spawn("npx", ["tsx", "scripts/devices.ts", "4533", "60"], {
+    stdio: "ignore",
+    detached: true,
+  });
+  try {
+    await start(file("devices.db"), { ...EARLY, TEZGAH_DEVICES: "127.0.0.1:4533" });
+    const kitchen = await call(4533);
+    await page.goto(`${BASE}/day/${DATE}/kit`);
+    const list = page.getByRole("region", { name: "Devices" });
+    await expect(list.getByText("bench-scale/mass", { exact: true })).toBeVisible();
+    await expect(list.getByLabel("bench-scale/mass stands for")).toHaveValue("scale||");
+    await expect(list).toContainText(/\d+ s ago/);
+
+    await page.getByRole("button", { name: "Run this day" }).click();
+    await expect(job(page)).toHaveText("Make Quince and bay");
+    await page.keyboard.press("Enter");
+    // 1716 g of quince come first.
+    await expect(page.getByTestId("to-go")).toHaveText(/17\d\d g/);
+    kitchen.write('{"do":"lay","massG":1000}\n');
+    await expect(page.getByTestId("to-go")).toHaveText(/7\d\d g/);
+    kitchen.write('{"do":"lay","massG":1716}\n');
+    await expect(page.getByTestId("to-go")).toHaveText("right");
+    await page.getByRole("button", { name: "Next line" }).click();
+    await expect(page.getByTestId("to-go")).toHaveText(/3\d\d g/);
+    await expect(page.getByRole("list", { name: "Weigh out" }).getByRole("button").first()).toBeDisabled();
+
+    // Nonsense harms nothing and is counted where the devices stand.
+    const posted = await fetch(`${BASE}/api/v1/readings`, {
+      method: "POST",
+      headers: { "content-type": "application/senml+json" },
+      body: JSON.stringify([
+        { n: "probe/1", u: "K", v: 285.15 },
+        { n: "probe/1", u: "furlong", v: 3 },
+      ]),
+    });
+    expect(await posted.json()).toEqual({ heard: 2 });
+    expect((await fetch(`${BASE}/api/v1/readings`, { method: "POST", body: "{" })).status).toBe(415);
+    process.kill(-devices.pid!, "SIGKILL");
+    await expect(page.getByText(/bench-scale\/mass was last heard/)).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByTestId("to-go")).toBeHidden();
+    await page.goto(`${BASE}/day/${DATE}/kit`);
+    await expect(list).toContainText("Passed over: 1 of a unit that is not known here.");
+  } finally {
+    try {
+      process.kill(-devices.pid!, "SIGKILL");
+    } catch {
+      // It is gone already.
+    }
+  }
 });
 
 test("what is no event is refused by itself, with why; a day without a run says so", async ({

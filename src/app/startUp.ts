@@ -6,6 +6,7 @@ import { readClock } from "./clock";
 import { copyInBackground } from "./copyInBackground";
 import { findDayToOpen } from "./loadDay";
 import { readBooks } from "./readBooks";
+import { listenToBridges } from "./readings";
 import { loadPackedPlan } from "./planCache";
 
 /** A shopping list looks so far, days. */
@@ -19,6 +20,7 @@ async function weighDaysAhead(from: string): Promise<void> {
 
 /** Opens the data file, forgets what no tablet sends any more, and makes the start's copy. An ill file is said on the pages. */
 export function startUp(): void {
+  listenToBridges();
   try {
     getStore().forgetGroups(readClock().toISOString());
     copyInBackground("start");

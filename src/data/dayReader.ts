@@ -22,6 +22,7 @@ const WHOLE_KINDS = [
   "vessel",
   "shelf",
   "fryer",
+  "device",
   "kitchen",
   "ingredient",
 ] as const satisfies readonly RecordKind[];

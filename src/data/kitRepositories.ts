@@ -1,5 +1,5 @@
 import type Database from "better-sqlite3";
-import type { Bench, Cutter, Fryer, Oven, Shelf, Vessel } from "@/schemas/model";
+import type { Bench, Cutter, Device, Fryer, Oven, Shelf, Vessel } from "@/schemas/model";
 import type { OutlineKind } from "@/core/shape";
 import { fromOutlineColumns, toOutlineColumns } from "./outlineColumns";
 import { createChildTable } from "./childTable";
@@ -170,6 +170,36 @@ export function createShelfRepository(db: Database.Database): Repository<Shelf> 
       count,
       widthMm,
       depthMm,
+    })),
+  });
+}
+
+type DeviceRow = {
+  id: string;
+  source: string;
+  used_as: Device["use"];
+  machine_id: string | null;
+  deck: number | null;
+};
+
+/** All SQL about devices and their places. */
+export function createDeviceRepository(db: Database.Database): Repository<Device> {
+  return createVersionedTable<Device, DeviceRow>(db, {
+    table: "device",
+    columns: ["id", "source", "used_as", "machine_id", "deck"],
+    toRow: ({ id, source, use, machineId, deck }) => ({
+      id,
+      source,
+      used_as: use,
+      machine_id: machineId,
+      deck,
+    }),
+    fromRows: eachRow(({ id, source, used_as: use, machine_id: machineId, deck }) => ({
+      id,
+      source,
+      use,
+      machineId,
+      deck,
     })),
   });
 }

@@ -6,6 +6,7 @@ import { createFormulaRepository } from "./formulaRepository";
 import {
   createBenchRepository,
   createCutterRepository,
+  createDeviceRepository,
   createFryerRepository,
   createOvenRepository,
   createShelfRepository,
@@ -34,6 +35,7 @@ export const createRepositories = (db: Database.Database): Repositories => ({
   vessel: createVesselRepository(db),
   shelf: createShelfRepository(db),
   fryer: createFryerRepository(db),
+  device: createDeviceRepository(db),
   day: createDayRepository(db),
   order: createOrderRepository(db),
   kitchen: createKitchenRepository(db),

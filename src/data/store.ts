@@ -1,7 +1,7 @@
 import type Database from "better-sqlite3";
 import type { PastLog } from "@/core/plan";
 import type { ChangeGroup, GroupAnswer } from "@/schemas/change";
-import type { Formula, Ingredient, Kitchen } from "@/schemas/model";
+import type { Device, Formula, Ingredient, Kitchen } from "@/schemas/model";
 import type { RecordLists } from "@/schemas/recordTable";
 import { createDayList, type DayList } from "./dayList";
 import { createDayReader, type DayRecords } from "./dayReader";
@@ -26,6 +26,8 @@ export interface Store {
   readSpan(from: string, to: string, most: number): DayRecords;
   readonly days: DayList;
   readonly runs: Runs;
+  /** Every channel of a device that has a place. */
+  listDevices(): readonly Device[];
   /** How the kitchen measures, and its own ingredients. */
   readKitchen(): { readonly kitchen: Kitchen | null; readonly ingredients: readonly Ingredient[] };
   findFormula(id: string): Formula | null;
@@ -66,6 +68,7 @@ export function createStore(db: Database.Database): Store {
     readSpan: (from, to, most) => reader.readSpan(from, to, most),
     days: createDayList(db),
     runs: createRuns(db),
+    listDevices: () => repositories.device.list(),
     readKitchen: () => ({
       kitchen: repositories.kitchen.list()[0] ?? null,
       ingredients: repositories.ingredient.list(),

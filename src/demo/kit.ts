@@ -1,5 +1,5 @@
 import { findHeatWay } from "@/core/way";
-import type { Bench, Fryer, Oven, Piece, Shelf, Vessel } from "@/schemas/model";
+import type { Bench, Device, Fryer, Oven, Piece, Shelf, Vessel } from "@/schemas/model";
 
 /** What stands in the hatch bakery of Tirsen Quay. */
 export const bench: Bench = {
@@ -87,4 +87,14 @@ export const shelves: readonly Shelf[] = [
   { id: "tall-fridge", name: "Tall fridge", place: "fridge", count: 6, ...tray },
   { id: "chest-freezer", name: "Freezer shelves", place: "freezer", count: 3, ...tray },
   { id: "rack", name: "Rack by the hatch", place: "rack", count: 8, ...tray },
+];
+
+/** The stand-ins that ship, each at its place. */
+export const devices: readonly Device[] = [
+  { id: "device-bench-scale-mass", source: "bench-scale/mass", use: "scale", machineId: null, deck: null },
+  { id: "device-probe-1", source: "probe/1", use: "dough", machineId: null, deck: null },
+  { id: "device-probe-2", source: "probe/2", use: "custard", machineId: null, deck: null },
+  { id: "device-deck-oven-deck-1", source: "deck-oven/deck-1", use: "oven", machineId: "two-deck", deck: 1 },
+  { id: "device-deck-oven-deck-2", source: "deck-oven/deck-2", use: "oven", machineId: "two-deck", deck: 2 },
+  { id: "device-fryer-oil", source: "fryer/oil", use: "fryer", machineId: "six-litre", deck: null },
 ];

@@ -3,7 +3,7 @@ import type { Cutter, Day, Kitchen, LarderItem, MakeAhead, Order, Weighing } fro
 import type { KindedRecord, RecordKind, RecordTypes } from "@/schemas/recordKinds";
 import { toTable, type RecordTable } from "@/schemas/recordTable";
 import { furtherFormulas } from "./formulas";
-import { bench, fryer, shelves, smallFan, twoDeckOven, vessels } from "./kit";
+import { bench, devices, fryer, shelves, smallFan, twoDeckOven, vessels } from "./kit";
 import { starters } from "./starters";
 
 /** The demo world: an invented hatch bakery on an invented pier. */
@@ -202,6 +202,7 @@ export function listDemoWorld(): KindedRecord[] {
     of("oven", smallFan),
     ...shelves.map((shelf) => of("shelf", shelf)),
     of("fryer", fryer),
+    ...devices.map((device) => of("device", device)),
     ...[...starters.map(({ cutter }) => cutter), ...furtherCutters].map((cutter) => of("cutter", cutter)),
     of("day", day),
     of("day", friday),

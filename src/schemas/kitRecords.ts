@@ -1,17 +1,19 @@
 import Joi from "joi";
 import { findUsualLossWPerK, ovenKinds, USUAL_OIL_J_PER_KG_K } from "@/core/heat";
 import { shelfPlaces, vesselKinds } from "@/core/plan";
+import { deviceUses } from "@/core/readings";
 import {
   benchLimits,
   fryerLimits,
   MAX_DECKS,
   outlineLimits,
   ovenLimits,
+  deviceLimits,
   shelfLimits,
   vesselLimits,
   type Limit,
 } from "./limits";
-import type { Bench, Cutter, Fryer, Oven, Shelf, Vessel } from "./model";
+import type { Bench, Cutter, Device, Fryer, Oven, Shelf, Vessel } from "./model";
 import { quantity, whole } from "./quantity";
 import { id, name } from "./recordParts";
 import { outlineSchema } from "./shapes";
@@ -62,6 +64,13 @@ export const kitSchemas = {
     kind: Joi.valid(...vesselKinds).required(),
     count: whole(vesselLimits.count),
     holds: whole(vesselLimits.holds),
+  }),
+  device: Joi.object<Device>({
+    id,
+    source: name("The device"),
+    use: Joi.valid(...deviceUses).required(),
+    machineId: id.allow(null),
+    deck: whole(deviceLimits.deck).allow(null),
   }),
   shelf: Joi.object<Shelf>({
     id,

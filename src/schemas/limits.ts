@@ -154,6 +154,8 @@ export const vesselLimits = {
   holds: limit("Pieces in each", "", 1, 60, 1),
 } as const;
 
+export const deviceLimits = { deck: limit("Deck", "", 1, 20, 1) } as const;
+
 export const shelfLimits = {
   count: limit("Shelves", "", 1, 60, 1),
   widthMm: limit("Shelf, long side", "mm", 100, 2000, 10),

@@ -1,4 +1,5 @@
 /** The records that are stored and planned with, under one roof. */
+export type { Device } from "@/core/readings";
 export type { Dough, Filling, Formula, Ingredient, IngredientLine } from "@/core/formula";
 export type {
   Bench,

@@ -14,6 +14,7 @@ export const recordKinds: readonly RecordKind[] = [
   "cutter",
   "shelf",
   "fryer",
+  "device",
   "day",
   "order",
   "kitchen",

@@ -8,6 +8,7 @@ import type {
   Cutter,
   CutRecord,
   Day,
+  Device,
   Formula,
   Fryer,
   Ingredient,
@@ -247,6 +248,7 @@ export interface RecordTypes {
   vessel: Vessel;
   shelf: Shelf;
   fryer: Fryer;
+  device: Device;
   day: Day;
   order: Order;
   kitchen: Kitchen;

@@ -20,13 +20,13 @@ export type DeviceAct =
 /** The room that the stand-ins stand in, °C. */
 const ROOM_C = 22;
 /** Of the demo's two-deck oven and its six-litre fryer. */
-const OVEN = { heatUpCPerMin: 9, coolDownCPerMin: 3, roomC: ROOM_C, deckOffsetsC: [4, -4] };
-const OIL_KG = 5;
+const OVEN = { heatUpCPerMin: 6, coolDownCPerMin: 3, roomC: ROOM_C, deckOffsetsC: [4, -4] };
+const OIL_KG = 5.2;
 const FRYER = {
   oilKg: OIL_KG,
   oilJPerKgK: USUAL_OIL_J_PER_KG_K,
   lossWPerK: findUsualLossWPerK(OIL_KG),
-  heaterW: 3000,
+  heaterW: 3200,
   setC: ROOM_C,
   roomC: ROOM_C,
 };

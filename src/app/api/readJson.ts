@@ -6,9 +6,13 @@ import type { Fault } from "@/schemas/validate";
  * A request's JSON, read no further than the limit; or the answer that refuses it. Taken is only what calls itself
  * JSON, from this origin or from no page at all: a page elsewhere cannot post here in a baker's name.
  */
-export async function readJson(request: Request, maxBytes: number): Promise<Result<unknown, Response>> {
+export async function readJson(
+  request: Request,
+  maxBytes: number,
+  taken = /^application\/json\s*(;|$)/i,
+): Promise<Result<unknown, Response>> {
   const type = request.headers.get("content-type") ?? "";
-  if (!/^application\/json\s*(;|$)/i.test(type))
+  if (!taken.test(type))
     return fail(refuse([{ path: "", message: "Send one object with content-type application/json." }], 415));
   const stranger = findStranger(request);
   if (stranger) return fail(refuse([{ path: "", message: `A page of ${stranger} may not post here.` }], 403));

@@ -7,3 +7,4 @@ export {
   type ReadingKind,
 } from "./board";
 export { fitCooling, type CoolingFit, type HeatAt } from "./fitCooling";
+export { deviceUses, placeReading, type Device, type DeviceUse, type PlacedReading } from "./device";

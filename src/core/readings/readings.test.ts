@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { createReadingBoard, fitCooling } from ".";
+import { createReadingBoard, deviceUses, fitCooling, placeReading, type Device } from ".";
 import { createRandom } from "../seededRandom";
 
 describe("the board of readings", () => {
@@ -115,5 +115,62 @@ describe("a cooling curve through readings", () => {
       ),
     ).toBeNull();
     expect(fitCooling([], 4)).toBeNull();
+  });
+});
+
+describe("a reading at its place", () => {
+  const device = (use: Device["use"]): Device => ({
+    id: "d",
+    source: "probe/1",
+    use,
+    machineId: null,
+    deck: null,
+  });
+  const heard = (unit: string, value: number, ageMs = 0) => {
+    const board = createReadingBoard();
+    board.hear([{ name: "probe/1", unit, value }], 0);
+    return board.list(ageMs)[0];
+  };
+
+  test("is fresh, stale, silent, or wrong with why", () => {
+    expect(placeReading(device("dough"), heard("Cel", 12))).toMatchObject({ state: "fresh", value: 12 });
+    expect(placeReading(device("dough"), heard("Cel", 12, 30_000))).toMatchObject({
+      state: "stale",
+      ageS: 30,
+    });
+    expect(placeReading(device("dough"), undefined)).toMatchObject({ state: "silent" });
+    expect(placeReading(device("scale"), heard("Cel", 12))).toMatchObject({
+      state: "wrong",
+      said: "probe/1 tells degrees, which no scale has.",
+    });
+  });
+
+  test("a thermometer that says kelvins are degrees is found out wherever a kitchen is that warm", () => {
+    // A fridge's 4 °C, a dough's 12, an oven's 200 and oil at 180, told as kelvins under the name of degrees.
+    for (const [use, realC] of [
+      ["dough", 4],
+      ["dough", 12],
+      ["custard", 74],
+      ["oven", 200],
+      ["fryer", 180],
+      ["room", 22],
+    ] as const)
+      expect(placeReading(device(use), heard("Cel", realC + 273.15))).toMatchObject({ state: "wrong" });
+  });
+
+  test("nothing out of a place's bounds is ever given as usable", () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...deviceUses),
+        fc.double({ noNaN: true, min: -400, max: 700 }),
+        (use, value) => {
+          const placed = placeReading(device(use), heard("Cel", value));
+          if (placed.state !== "fresh") return;
+          expect(use).not.toBe("scale");
+          expect(placed.value).toBeGreaterThanOrEqual(-30);
+          expect(placed.value).toBeLessThanOrEqual(350);
+        },
+      ),
+    );
   });
 });

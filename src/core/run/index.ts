@@ -7,6 +7,7 @@ export {
   freezeRun,
   type JobDrawing,
   type JobSheet,
+  type JobTargets,
   type CutSheetFacts,
   type PieceSheet,
   type RunSheet,
@@ -17,3 +18,4 @@ export { listBells, type Bell } from "./bells";
 export { tellMoved } from "./tellMoved";
 export { correctTimes, toRecord, type RecordRow, type RunRecord } from "./record";
 export { toLog, type RunLog } from "./log";
+export { SAMPLE_EVERY, samplePortions, type PortionSample } from "./samplePortions";

@@ -34,12 +34,26 @@ export interface JobSheet {
   readonly figures: readonly JobFigure[];
   readonly steps: readonly JobStep[];
   readonly looks: Looks;
+  /** What readings are held against. */
+  readonly targets: JobTargets;
   readonly cautions: readonly string[];
   readonly drawing: JobDrawing | null;
   /** What is weighed for it, in the order of adding. */
   readonly weighing: readonly WeighStep[];
   /** What what it is made of does by itself before it may begin: "Chill", and how that shows. */
   readonly stands: readonly StandingStep[];
+}
+
+/** The figures of a job that a device can read; null where it has none. */
+export interface JobTargets {
+  /** The oven or the fryer it is in. */
+  readonly machineId: string | null;
+  /** What that is set to. */
+  readonly heatC: number | null;
+  /** Of the main filling, each. */
+  readonly portionG: number | null;
+  /** Of a dough as it is rolled. */
+  readonly window: { readonly lowC: number; readonly highC: number } | null;
 }
 
 /** What is drawn beside a job; pieces by their id in the run's sheet. */
@@ -77,6 +91,8 @@ export interface RunSheet extends RunPlan {
   readonly date: string;
   readonly dayName: string;
   readonly hasHelper: boolean;
+  readonly roomC: number;
+  readonly fridgeC: number;
   readonly jobs: readonly JobSheet[];
   readonly pieces: readonly PieceSheet[];
   readonly cuts: readonly CutSheetFacts[];
@@ -97,6 +113,8 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
     date: day.date,
     dayName: day.name,
     hasHelper: day.helper !== null,
+    roomC: book.kitchen.roomC,
+    fridgeC: book.kitchen.fridgeC,
     problem: plan.problem,
     placed: plan.tasks.map(({ id, placed }) => ({
       taskId: id,
@@ -166,6 +184,12 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
     figures: listFigures(task, { line, batch, cut, sheet, plan }),
     steps,
     looks: tellLooks(task, { line, cut, steps }),
+    targets: {
+      machineId: task.machineId,
+      heatC: task.heat?.startC ?? line?.fries.find(({ fryer }) => fryer.id === task.machineId)?.oilC ?? null,
+      portionG: kind === "fill" ? (line?.portion.massG ?? null) : null,
+      window: kind === "roll" && cut ? { lowC: cut.dough.window.lowC, highC: cut.dough.window.highC } : null,
+    },
     cautions: plan.cautions.flatMap((caution) =>
       caution.station === station && caution.pieceIds.some((each) => concerned.has(each))
         ? [caution.text]

@@ -6,6 +6,7 @@ import { useBench, usePicked } from "../bench/BenchProvider";
 import { Dial } from "../controls/Dial";
 import { Select, toOptions } from "../controls/Select";
 import { CutterDrawer } from "./CutterDrawer";
+import { DeviceList } from "./DeviceList";
 import { FryerCards } from "./FryerCards";
 import { AddOven, OvenCard } from "./OvenCard";
 import { MeasureSelects } from "./MeasureSelects";
@@ -21,6 +22,7 @@ export function KitPage() {
         <div className="flex min-w-0 flex-col gap-8">
           <BenchCard bench={book.bench} />
           <KitchenCard kitchen={book.kitchen} />
+          <DeviceList />
         </div>
         <div className="flex min-w-0 flex-col gap-8">
           {book.ovens.map((oven) => (

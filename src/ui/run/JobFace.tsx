@@ -2,21 +2,26 @@
 
 import { Check, Volume1 } from "lucide-react";
 import type { WeighStep } from "@/core/formula";
-import type { JobFigure, JobSheet, PieceSheet, Retimed, RunJob, TaskRun } from "@/core/run";
+import type { JobFigure, JobSheet, Retimed, RunJob, RunSheet, TaskRun } from "@/core/run";
 import { formatClock, formatDuration, formatScale } from "@/core/units";
 import { JobPicture } from "./JobPicture";
+import { JobReadings } from "./JobReadings";
 import { canSpeak, speak } from "./sound";
+import type { Readings } from "./useReadings";
 
 interface Props {
   readonly job: RunJob;
   readonly told: JobSheet;
-  readonly pieces: readonly PieceSheet[];
+  readonly sheet: RunSheet;
+  readonly readings: Readings;
   readonly run: TaskRun | null;
   readonly breaches: Retimed["breached"];
   /** It is looked at ahead of its turn. */
   readonly isLater: boolean;
   readonly onBack: () => void;
   readonly onPart: (part: string) => void;
+  /** One portion on the scale, g. */
+  readonly onSample: (massG: number) => void;
   /** So many were really cut. */
   readonly onCount: (count: number) => void;
   readonly onBegin: (() => void) | null;
@@ -25,7 +30,21 @@ interface Props {
 
 /** One job with the figures it is done with, its drawing, what to look for, and what hurts. */
 export function JobFace(props: Props) {
-  const { job, told, pieces, run, breaches, isLater, onBack, onPart, onCount, onBegin, onHandOver } = props;
+  const {
+    job,
+    told,
+    sheet,
+    readings,
+    run,
+    breaches,
+    isLater,
+    onBack,
+    onPart,
+    onSample,
+    onCount,
+    onBegin,
+    onHandOver,
+  } = props;
   const { title, about, figures, looks, cautions, drawing, weighing, steps } = told;
   const done = run?.parts ?? [];
   const inHand = weighing.find(({ line }) => !done.includes(line.lineId));
@@ -78,6 +97,15 @@ export function JobFace(props: Props) {
           {weighing.length === 0 && steps.length > 1 && (
             <Steps steps={steps} startMin={job.startMin} done={done} onPart={onPart} />
           )}
+          <JobReadings
+            told={told}
+            sheet={sheet}
+            run={run}
+            readings={readings}
+            inHand={inHand}
+            onSample={onSample}
+            onWeighed={onPart}
+          />
           {drawing?.kind === "sheet" && (
             <CutCount
               planned={drawing.sheet.count}
@@ -120,7 +148,7 @@ export function JobFace(props: Props) {
         {drawing && weighing.length === 0 && (
           <div className="relative hidden min-h-52 sm:block">
             <div className="absolute inset-0 flex items-end justify-center">
-              <JobPicture drawing={drawing} pieces={pieces} />
+              <JobPicture drawing={drawing} pieces={sheet.pieces} />
             </div>
           </div>
         )}

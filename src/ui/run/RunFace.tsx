@@ -12,6 +12,7 @@ import { RunHeader } from "./RunHeader";
 import type { RunStore } from "./runStore";
 import { useBells } from "./useBells";
 import { useNowMin } from "./useNowMin";
+import { useReadings } from "./useReadings";
 import { useRunKeys } from "./useRunKeys";
 import { WentWrong } from "./WentWrong";
 
@@ -26,6 +27,7 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
   const nowMin = useNowMin(readNowMin);
   const [lookedAt, setLookedAt] = useState<string | null>(null);
   const [panel, setPanel] = useState<"more" | "wrong" | null>(null);
+  const readings = useReadings(readNowMin);
   const bells = useBells(answer?.bells ?? [], nowMin);
   const jobs = answer ? [answer.view.now, ...answer.view.next].filter((job) => job !== null) : [];
   const sheetOf = (taskId: string) => sheet?.jobs.find((job) => job.taskId === taskId);
@@ -73,11 +75,13 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
               key={told.taskId}
               job={job}
               told={told}
-              pieces={sheet.pieces}
+              sheet={sheet}
+              readings={readings}
               run={answer.tasks[job.taskId] ?? null}
               breaches={answer.breached.filter(({ taskId }) => taskId === job.taskId)}
               isLater={looked !== null}
               onBack={() => setLookedAt(null)}
+              onSample={(value) => happen({ kind: "measured", taskId: job.taskId, measure: "massG", value })}
               onCount={(value) =>
                 happen({ kind: "measured", taskId: job.taskId, measure: "cutCount", value })
               }
