@@ -61,6 +61,7 @@ test("every curl line of the handbook answers with what it says", ({ baseURL }) 
       view: expect.objectContaining({ now: expect.objectContaining({ taskId: "fill", startMin: 512 }) }),
     }),
   );
+  expect(answers).toContainEqual({ heard: 1 });
   expect(answers).toContainEqual(expect.objectContaining({ kept: ["handbook-1"], refused: [] }));
   expect(answers).toContainEqual(
     expect.objectContaining({ notes: ["new flour"], rows: expect.any(Array), doneCount: 0 }),
