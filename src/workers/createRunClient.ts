@@ -1,5 +1,5 @@
-import { wrap } from "comlink";
-import type { RunSheet } from "@/core/run";
+import { wrap, type Remote } from "comlink";
+import type { RunMend, RunSheet } from "@/core/run";
 import { createLatestClient, type LatestClient } from "./createLatestClient";
 import type { RunAnswer, RunQuestion, RunWorkerApi } from "./runWorker";
 
@@ -11,13 +11,22 @@ export type RunClient = LatestClient<RunInput, RunAnswer>;
 export type { RunAnswer, Whose } from "./runWorker";
 
 /** The browser's re-planner of a running day, in a worker of its own. */
-export function createRunClient(): RunClient {
+export const createRunClient = (): RunClient =>
+  createClient((remote, question) => remote.answerRun(question));
+
+/** Looks for what would help, in a worker of its own: taps are answered meanwhile. */
+export const createMendClient = (): LatestClient<RunInput, RunMend[]> =>
+  createClient((remote, question) => remote.mendRun(question));
+
+function createClient<Out>(
+  call: (remote: Remote<RunWorkerApi>, question: RunQuestion) => Promise<Out>,
+): LatestClient<RunInput, Out> {
   const worker = new Worker(new URL("./runWorker.ts", import.meta.url), { type: "module" });
   const remote = wrap<RunWorkerApi>(worker);
   let told: RunSheet | null = null;
   return createLatestClient(worker, remote, async ({ sheet, ...question }: RunInput) => {
     if (told !== sheet) await remote.openRun(sheet);
     told = sheet;
-    return remote.answerRun(question);
+    return call(remote, question);
   });
 }

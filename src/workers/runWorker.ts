@@ -2,12 +2,14 @@ import { expose } from "comlink";
 import {
   foldRun,
   listBells,
+  listRunMends,
   retimeRun,
   tellMoved,
   viewRun,
   type Bell,
   type Retimed,
   type RunEvent,
+  type RunMend,
   type RunSheet,
   type RunState,
   type RunView,
@@ -71,6 +73,13 @@ function answerRun({ events, nowMin, whose }: RunQuestion): RunAnswer {
   };
 }
 
-const api = { openRun, answerRun };
+/** What would help the day as it was told last, where a promise breaks. */
+function mendRun({ events, nowMin }: RunQuestion): RunMend[] {
+  if (!open) throw new Error("mendRun: no run is open");
+  const state = foldRun(events);
+  return listRunMends(open.sheet, retimeRun(open.sheet, open.before, state, nowMin), state, nowMin);
+}
+
+const api = { openRun, answerRun, mendRun };
 export type RunWorkerApi = typeof api;
 expose(api);

@@ -1,1 +1,7 @@
-export { listCautions, type Caution, type CautionFacts, type CautionStation } from "./listCautions";
+export {
+  CUSTARD_CORE_C,
+  listCautions,
+  type Caution,
+  type CautionFacts,
+  type CautionStation,
+} from "./listCautions";

@@ -27,6 +27,9 @@ export interface CautionFacts {
   readonly isKept: boolean;
 }
 
+/** A custard is set and safe at its core: below it runs, above it curdles. A usual rule. */
+export const CUSTARD_CORE_C = { lowC: 72, highC: 74 };
+const CUSTARD_MARK = `${CUSTARD_CORE_C.lowC}–${CUSTARD_CORE_C.highC} °C`;
 const LOCAL = "Your local food code decides.";
 const hasEgg = ({ lines }: Filling) =>
   lines.some(({ ingredientId }) => ingredientId?.startsWith("egg") ?? false);
@@ -50,7 +53,7 @@ export function listCautions(facts: CautionFacts): Caution[] {
     ...when(
       custard,
       "mix",
-      `Cook custards and creams through, 72–74 °C at the core is a usual rule, and cool them fast. ${LOCAL}`,
+      `Cook custards and creams through, ${CUSTARD_MARK} at the core is a usual rule, and cool them fast. ${LOCAL}`,
     ),
     ...when(fillings.some(hasEgg), "mix", "Raw egg and raw flour are not for tasting."),
     ...when(
@@ -101,7 +104,7 @@ export function listCautions(facts: CautionFacts): Caution[] {
     ...when(
       custard,
       "bake",
-      `Egg custard: a probe in the middle of one piece, 72–74 °C at the core is a usual rule. ${LOCAL}`,
+      `Egg custard: a probe in the middle of one piece, ${CUSTARD_MARK} at the core is a usual rule. ${LOCAL}`,
     ),
     ...when(
       isKept,

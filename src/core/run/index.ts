@@ -19,3 +19,4 @@ export { tellMoved } from "./tellMoved";
 export { correctTimes, toRecord, type RecordRow, type RunRecord } from "./record";
 export { toLog, type RunLog } from "./log";
 export { SAMPLE_EVERY, samplePortions, type PortionSample } from "./samplePortions";
+export { listRunMends, type RunMend } from "./runMends";

@@ -8,6 +8,8 @@ import type { JobSheet, PieceSheet, RunSheet } from "./runSheet";
 export interface RunLog {
   readonly lots: readonly LotRecord[];
   readonly cuts: readonly CutRecord[];
+  /** What liquids took. */
+  readonly poured: readonly { readonly formulaId: string; readonly massG: number; readonly scale: number }[];
 }
 
 /** The least that a clock of whole minutes tells apart, min. */
@@ -53,6 +55,12 @@ export function toLog(sheet: RunSheet, events: readonly RunEvent[]): RunLog {
       if (counts.every(({ counted }) => counted === undefined)) return [];
       const got = counts.reduce((sum, each) => sum + (each.counted ?? each.planned), 0);
       return [{ id: `cut-${date}-${id}`.replace(/[^a-z0-9-]/g, "-"), dayId, date, doughId, planned, got }];
+    }),
+    poured: sheet.jobs.flatMap(({ formulaId, liquid, taskId }) => {
+      const { pouredG, doneMin } = state.tasks[taskId] ?? UNTOUCHED;
+      return formulaId !== null && liquid && pouredG > 0 && doneMin !== null
+        ? [{ formulaId, massG: pouredG, scale: liquid.scale }]
+        : [];
     }),
   };
 }

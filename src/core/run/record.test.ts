@@ -110,6 +110,23 @@ test("a day that was run is in the log as the stations would have written it, an
   expect(cuts).toEqual([expect.objectContaining({ doughId: "bay-shortcrust", planned, got: planned - 2 })]);
 });
 
+test("what a dough's liquid took is kept with its batch's multiple, once the dough is mixed", () => {
+  const mix = sheet.jobs.find(({ kind, liquid }) => kind === "mix" && liquid)!;
+  const poured = (massG: number): RunEvent => ({
+    ...told,
+    id: createId(),
+    kind: "poured",
+    taskId: mix.taskId,
+    massG,
+    atMin: 310,
+  });
+  expect(toLog(sheet, [poured(120), poured(22.5)]).poured).toEqual([]);
+  const { poured: kept } = toLog(sheet, [...workedOff(), poured(120), poured(22.5)]);
+  expect(kept).toEqual([{ formulaId: mix.formulaId, massG: 142.5, scale: mix.liquid!.scale }]);
+  const batch = plan.doughs.find(({ formula }) => formula.id === mix.formulaId)!.batch!;
+  expect(mix.liquid).toEqual({ lineId: batch.lines.find(({ range }) => range)!.lineId, scale: batch.scale });
+});
+
 test("what is not done, or was not counted, is not in the log", () => {
   const events = workedOff().filter(
     (event) => !("taskId" in event) || event.taskId !== "bake:quince-half-moon:2",
@@ -121,5 +138,5 @@ test("what is not done, or was not counted, is not in the log", () => {
   });
   expect(lots.find(({ pieceId }) => pieceId === "leek-triangle")).toMatchObject({ leaked: 0 });
   expect(cuts).toEqual([]);
-  expect(toLog(sheet, [])).toEqual({ lots: [], cuts: [] });
+  expect(toLog(sheet, [])).toEqual({ lots: [], cuts: [], poured: [] });
 });

@@ -1,9 +1,10 @@
+import { CUSTARD_CORE_C } from "../cautions";
 import type { CutSheet } from "../cutting";
 import type { FormedPiece } from "../forming";
 import type { WeighStep } from "../formula";
 import type { CraftHold } from "../habits";
 import type { TrayLoading } from "../loading";
-import type { CutRole, DayBook, DayPlan, PiecePlan, Station, TaskKind } from "../plan";
+import type { CutRole, DayBatch, DayBook, DayPlan, PiecePlan, Station, TaskKind } from "../plan";
 import type { Seal, Vents } from "../sealing";
 import { listFigures, type JobFigure } from "./jobFigures";
 import { listJobSteps, listStandingBefore, tellLooks } from "./jobSteps";
@@ -40,6 +41,8 @@ export interface JobSheet {
   readonly drawing: JobDrawing | null;
   /** What is weighed for it, in the order of adding. */
   readonly weighing: readonly WeighStep[];
+  /** Of a dough whose liquid goes in by degrees: that line, and the batch's multiple of the formula as written. */
+  readonly liquid: { readonly lineId: string; readonly scale: number } | null;
   /** What what it is made of does by itself before it may begin: "Chill", and how that shows. */
   readonly stands: readonly StandingStep[];
 }
@@ -54,6 +57,8 @@ export interface JobTargets {
   readonly portionG: number | null;
   /** Of a dough as it is rolled. */
   readonly window: { readonly lowC: number; readonly highC: number } | null;
+  /** Of a custard as it is cooked or baked, at its core. */
+  readonly custardC: { readonly lowC: number; readonly highC: number } | null;
 }
 
 /** What is drawn beside a job; pieces by their id in the run's sheet. */
@@ -189,6 +194,7 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
       heatC: task.heat?.startC ?? line?.fries.find(({ fryer }) => fryer.id === task.machineId)?.oilC ?? null,
       portionG: kind === "fill" ? (line?.portion.massG ?? null) : null,
       window: kind === "roll" && cut ? { lowC: cut.dough.window.lowC, highC: cut.dough.window.highC } : null,
+      custardC: isCustard(task, line, steps, book) ? CUSTARD_CORE_C : null,
     },
     cautions: plan.cautions.flatMap((caution) =>
       caution.station === station && caution.pieceIds.some((each) => concerned.has(each))
@@ -197,8 +203,30 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
     ),
     drawing: draw(task, line, sheet && cut ? { sheet, roles: cut.roles } : null),
     weighing: isWeighed ? (batch?.steps ?? []) : [],
+    liquid: isWeighed ? findLiquid(batch) : null,
     stands: line ? listStandingBefore(task, line) : [],
   };
+}
+
+function findLiquid(batch: DayBatch | null): JobSheet["liquid"] {
+  const line = batch?.steps.find((step) => step.line.range !== null)?.line;
+  return line && batch?.batch ? { lineId: line.lineId, scale: batch.batch.scale } : null;
+}
+
+/** A custard is watched while it is cooked, and while what it fills is baked. */
+function isCustard(
+  { kind, formulaId }: DayPlan["tasks"][number],
+  line: PiecePlan | null,
+  steps: readonly JobStep[],
+  { formulas }: DayBook,
+): boolean {
+  const isOf = (id: string | null | undefined) =>
+    formulas.some(
+      (formula) => formula.id === id && formula.kind === "filling" && formula.family === "custard",
+    );
+  return kind === "bake"
+    ? isOf(line?.piece.fillingId)
+    : isOf(formulaId) && steps.some((step) => step.kind === "cook");
 }
 
 function nameSheet({ pass, isDecoration }: CutSheet, index: number, sheets: readonly CutSheet[]): string {

@@ -20,6 +20,8 @@ interface Props {
   readonly isLater: boolean;
   readonly onBack: () => void;
   readonly onPart: (part: string) => void;
+  /** So much liquid went into a line of the weigh-out, g. */
+  readonly onPoured: (part: string, massG: number) => void;
   /** One portion on the scale, g. */
   readonly onSample: (massG: number) => void;
   /** So many were really cut. */
@@ -40,6 +42,7 @@ export function JobFace(props: Props) {
     isLater,
     onBack,
     onPart,
+    onPoured,
     onSample,
     onCount,
     onBegin,
@@ -105,6 +108,7 @@ export function JobFace(props: Props) {
             inHand={inHand}
             onSample={onSample}
             onWeighed={onPart}
+            onPoured={onPoured}
           />
           {drawing?.kind === "sheet" && (
             <CutCount

@@ -1,5 +1,6 @@
 "use client";
 
+import { useEffect, useRef } from "react";
 import { fitCooling, type DeviceUse, type PlacedReading } from "@/core/readings";
 import type { WeighStep } from "@/core/formula";
 import { SAMPLE_EVERY, samplePortions, type JobSheet, type RunSheet, type TaskRun } from "@/core/run";
@@ -16,19 +17,23 @@ interface Props {
   /** Grams on the scale before it. */
   readonly onSample: (massG: number) => void;
   readonly onWeighed: (lineId: string) => void;
+  /** So much of the liquid went in. */
+  readonly onPoured: (lineId: string, massG: number) => void;
 }
 
 /** What the devices say of the job in hand. Where nothing is heard nothing is asked. */
 export function JobReadings(props: Props) {
   const { told, readings, inHand } = props;
   const of = (use: DeviceUse) => readings.placed.filter(({ device }) => device.use === use);
-  const { machineId, heatC, portionG, window } = told.targets;
+  const { machineId, heatC, portionG, window, custardC } = told.targets;
   return (
     <>
       {inHand &&
         of("scale").map((scale) => (
           <OnScale key={scale.device.id} {...props} inHand={inHand} scale={scale} />
         ))}
+      {custardC &&
+        of("custard").map((probe) => <Custard key={probe.device.id} mark={custardC} probe={probe} />)}
       {portionG !== null && <Portions {...props} portionG={portionG} scale={of("scale")[0]} />}
       {window &&
         of("dough").map((probe) => <Core key={probe.device.id} {...props} window={window} probe={probe} />)}
@@ -59,16 +64,31 @@ function Unused({ reading }: { readonly reading: Exclude<PlacedReading, { state:
 const RIGHT_G = 2;
 const RIGHT_SHARE = 0.01;
 
+/** A mass that has stood so long is meant, ms. */
+const STOOD_MS = 2500;
+
 function OnScale({
   inHand,
   scale,
   onWeighed,
+  onPoured,
 }: Props & { readonly inHand: WeighStep; readonly scale: PlacedReading }) {
-  if (scale.state !== "fresh") return <Unused reading={scale} />;
   const { line, scaleShowsG } = inHand;
-  const toGoG = scaleShowsG - scale.value;
-  const share = Math.min(Math.max(1 - toGoG / Math.max(line.massG, 1), 0), 1);
+  const toGoG = scale.state === "fresh" ? scaleShowsG - scale.value : Infinity;
   const isRight = Math.abs(toGoG) <= Math.max(RIGHT_G, line.massG * RIGHT_SHARE);
+  const weighed = useRef(onWeighed);
+  useEffect(() => {
+    weighed.current = onWeighed;
+  });
+  useEffect(() => {
+    // What goes in by degrees is right when the dough is, not when the scale says so.
+    if (!isRight || line.range) return;
+    const timer = setTimeout(() => weighed.current(line.lineId), STOOD_MS);
+    return () => clearTimeout(timer);
+  }, [isRight, line]);
+  if (scale.state !== "fresh") return <Unused reading={scale} />;
+  const share = Math.min(Math.max(1 - toGoG / Math.max(line.massG, 1), 0), 1);
+  const tookG = Math.max(line.massG - toGoG, 0);
   return (
     <section aria-label="On the scale" className="flex flex-col gap-1.5">
       <p className="text-xl">
@@ -90,12 +110,45 @@ function OnScale({
           style={{ width: `${share * 100}%` }}
         />
       </div>
-      {isRight && (
+      {line.range && tookG > 0 && (
+        <button
+          type="button"
+          className="btn btn-primary h-14 text-lg"
+          onClick={() => onPoured(line.lineId, tookG)}
+        >
+          It took {formatScale(tookG)}
+        </button>
+      )}
+      {isRight && !line.range && (
         <button type="button" className="btn btn-primary h-14 text-lg" onClick={() => onWeighed(line.lineId)}>
           Next line
         </button>
       )}
     </section>
+  );
+}
+
+/** A custard's core against its mark: below it runs, above it curdles. */
+function Custard({
+  mark: { lowC, highC },
+  probe,
+}: {
+  readonly mark: { readonly lowC: number; readonly highC: number };
+  readonly probe: PlacedReading;
+}) {
+  if (probe.state !== "fresh") return <Unused reading={probe} />;
+  const { value } = probe;
+  const isSet = value >= lowC && value <= highC;
+  return (
+    <p className="text-xl">
+      <span className={`figure text-5xl ${isSet ? "" : "text-error"}`}>{formatNumber(value, 1)} °C</span> at
+      the core:{" "}
+      {isSet
+        ? "set"
+        : value < lowC
+          ? `${formatNumber(lowC - value, 1)} to go`
+          : `${formatNumber(value - highC, 1)} too hot, out of the heat`}
+    </p>
   );
 }
 

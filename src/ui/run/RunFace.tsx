@@ -81,6 +81,12 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
               breaches={answer.breached.filter(({ taskId }) => taskId === job.taskId)}
               isLater={looked !== null}
               onBack={() => setLookedAt(null)}
+              onPoured={(part, massG) =>
+                happen(
+                  { kind: "poured", taskId: job.taskId, massG },
+                  { kind: "done", taskId: job.taskId, part },
+                )
+              }
               onSample={(value) => happen({ kind: "measured", taskId: job.taskId, measure: "massG", value })}
               onCount={(value) =>
                 happen({ kind: "measured", taskId: job.taskId, measure: "cutCount", value })

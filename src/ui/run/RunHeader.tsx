@@ -6,6 +6,7 @@ import { useStore } from "zustand";
 import { formatClock, formatDuration } from "@/core/units";
 import type { Whose } from "@/workers/createRunClient";
 import type { RunStore } from "./runStore";
+import { WhatHelps } from "./WhatHelps";
 import type { RingingBells } from "./useBells";
 
 const sides: readonly { readonly whose: Whose; readonly name: string }[] = [
@@ -62,6 +63,7 @@ export function RunHeader({
             </strong>
           )}
         </p>
+        {worst && <WhatHelps store={store} />}
         {sheet.hasHelper && (
           <fieldset className="flex overflow-hidden rounded-xl border-2 border-current">
             <legend className="sr-only">Whose jobs</legend>

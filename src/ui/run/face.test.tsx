@@ -56,10 +56,11 @@ const jobSheet = (taskId: string, over: Partial<JobSheet> = {}): JobSheet => ({
   ],
   steps: [],
   looks: { lookFor: ["clear of the rim"], more: { minutes: 2, atMost: 3 } },
-  targets: { machineId: null, heatC: null, portionG: null, window: null },
+  targets: { machineId: null, heatC: null, portionG: null, window: null, custardC: null },
   cautions: ["Hot: do not touch."],
   drawing: null,
   weighing: [],
+  liquid: null,
   stands: [],
   ...over,
 });
@@ -115,7 +116,9 @@ function openScreen(
     waiting: 0,
     isLinked: true,
     notice: null,
+    mends: null,
     start: () => Promise.resolve(),
+    askMends: () => Promise.resolve(),
     happen: (...happenings) => happened.push(happenings),
     undo,
     setWhose: jest.fn(),
@@ -189,6 +192,20 @@ test("hands of one's own, and a job handed over to the other", async () => {
 test("what only this device has, and a server that is silent, are said", () => {
   openScreen({}, [], { waiting: 2, isLinked: false });
   expect(screen.getByText(/Tezgah does not answer.*2 taps wait on this device/)).toBeTruthy();
+});
+
+test("where a promise breaks, what would help is a tap away, each with what it gives", async () => {
+  const user = userEvent.setup();
+  const askMends = jest.fn(() => Promise.resolve());
+  const mends = [
+    { kind: "hands", text: "Another pair of hands for an hour from now: all promises are kept.", lateMin: 0 },
+    { kind: "later", text: "Tell it for 10:10: Fill b.", lateMin: 10 },
+  ] as const;
+  openScreen({}, [], { askMends, mends });
+  await user.click(screen.getByRole("button", { name: "What would help?" }));
+  expect(askMends).toHaveBeenCalledTimes(1);
+  const told = within(screen.getByRole("dialog", { name: "What would help" })).getAllByRole("listitem");
+  expect(told.map(({ textContent }) => textContent)).toEqual(mends.map(({ text }) => text));
 });
 
 const look: Bell = {
@@ -283,7 +300,7 @@ describe("what devices say of the job in hand", () => {
     scaleShowsG: 850,
   };
   function show(told: JobSheet, placed: readonly PlacedReading[], past: readonly HeatAt[] = []) {
-    const [sampled, weighed] = [jest.fn(), jest.fn()];
+    const [sampled, weighed, poured] = [jest.fn(), jest.fn(), jest.fn()];
     render(
       <JobReadings
         told={told}
@@ -296,11 +313,12 @@ describe("what devices say of the job in hand", () => {
         inHand={told.weighing[0]}
         onSample={sampled}
         onWeighed={weighed}
+        onPoured={poured}
       />,
     );
-    return { sampled, weighed };
+    return { sampled, weighed, poured };
   }
-  const targets = { machineId: null, heatC: null, portionG: null, window: null };
+  const targets = { machineId: null, heatC: null, portionG: null, window: null, custardC: null };
 
   test("the line in hand by what the scale shows without tare: to go, right, too much", async () => {
     const mix = jobSheet("a", { kind: "mix", weighing: [flour] });
@@ -316,6 +334,38 @@ describe("what devices say of the job in hand", () => {
     cleanup();
     show(mix, [fresh(device("scale"), 900)]);
     expect(screen.getByText("too much")).toBeTruthy();
+  });
+
+  test("a mass that stands goes on to the next line by itself, liquid only when the baker says what it took", () => {
+    jest.useFakeTimers();
+    const { weighed } = show(jobSheet("a", { kind: "mix", weighing: [flour] }), [
+      fresh(device("scale"), 852),
+    ]);
+    act(() => jest.advanceTimersByTime(2400));
+    expect(weighed).not.toHaveBeenCalled();
+    act(() => jest.advanceTimersByTime(200));
+    expect(weighed.mock.calls).toEqual([["l1"]]);
+    cleanup();
+    const water = { ...flour, line: { ...flour.line, lineId: "l2", range: { leastG: 550, mostG: 650 } } };
+    const liquid = show(jobSheet("a", { kind: "mix", weighing: [water] }), [fresh(device("scale"), 840)]);
+    act(() => jest.advanceTimersByTime(10_000));
+    expect(liquid.weighed).not.toHaveBeenCalled();
+    fireEvent.click(screen.getByRole("button", { name: "It took 590 g" }));
+    expect(liquid.poured).toHaveBeenCalledWith("l2", 590);
+    jest.useRealTimers();
+  });
+
+  test("a custard's core: to go, set, too hot", () => {
+    const cook = jobSheet("a", { kind: "make", targets: { ...targets, custardC: { lowC: 72, highC: 74 } } });
+    for (const [value, said] of [
+      [68.4, /3.6 to go/],
+      [73, /set/],
+      [76.5, /2.5 too hot, out of the heat/],
+    ] as const) {
+      show(cook, [fresh(device("custard"), value)]);
+      expect(screen.getByText(said)).toBeTruthy();
+      cleanup();
+    }
   });
 
   test("portions: mean, spread and band of those that were weighed, and the next one by a tap", async () => {

@@ -1,6 +1,6 @@
 import type { RunEvent, RunSheet } from "@/core/run";
 import { readDayMin, type DayClock } from "@/time/dayClock";
-import { createRunClient, type RunClient } from "@/workers/createRunClient";
+import { createMendClient, createRunClient, type RunClient } from "@/workers/createRunClient";
 import { createId } from "../bench/createId";
 import { createEventBox } from "./eventBox";
 import { createRunStore, type RunServer, type RunStore } from "./runStore";
@@ -20,6 +20,14 @@ export function openRun(date: string, clock: DayClock): RunStore {
     deviceId: readDeviceId(),
     createId: () => createId("tap"),
     nowMin: () => readDayMin(date, clock, performance.now() - openedMs),
+    async mend(input) {
+      const mender = createMendClient();
+      try {
+        return await mender.run(input);
+      } finally {
+        mender.close();
+      }
+    },
     async ask(input) {
       // A worker that died is replaced at the next question.
       if (client?.isDead()) client = null;

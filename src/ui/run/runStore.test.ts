@@ -67,6 +67,7 @@ function openTablet(calls: RunServer, box: EventBox, deviceId: string) {
     deviceId,
     createId: () => `tap${taps++}`,
     nowMin: () => 400 + taps / 10,
+    mend: () => Promise.resolve([]),
     ask: ({ events }) => {
       const { tasks, counted, lastId } = foldRun(events);
       return Promise.resolve({ tasks, counted, lastId, moved: null } as unknown as RunAnswer);

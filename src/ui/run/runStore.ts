@@ -1,5 +1,5 @@
 import { createStore, type StoreApi } from "zustand/vanilla";
-import type { RunEvent, RunSheet } from "@/core/run";
+import type { RunEvent, RunMend, RunSheet } from "@/core/run";
 import type { RunAnswer, RunInput, Whose } from "@/workers/createRunClient";
 import type { EventBox } from "./eventBox";
 
@@ -25,6 +25,8 @@ export interface RunStoreInput {
   readonly createId: () => string;
   /** Minutes of the day now, by the kitchen's clock. */
   readonly nowMin: () => number;
+  /** Looks for what would help where a promise breaks; null where it was asked anew meanwhile. */
+  readonly mend: (input: RunInput) => Promise<readonly RunMend[] | null>;
   /** Times the rest of the day; null where a newer question came meanwhile. */
   readonly ask: (question: RunInput) => Promise<RunAnswer | null>;
 }
@@ -46,7 +48,11 @@ export interface RunScreen {
   readonly isLinked: boolean;
   /** What the newest events changed; or what was refused. */
   readonly notice: string | null;
+  /** What would help, as it was asked last; null while it is not known. */
+  readonly mends: readonly RunMend[] | null;
   start(): Promise<void>;
+  /** Looks for what would help where a promise breaks. */
+  askMends(): Promise<void>;
   /** Takes down what happens as one tap. */
   happen(...happenings: readonly Happening[]): void;
   /** Takes the last tap back. */
@@ -137,6 +143,14 @@ export function createRunStore(input: RunStoreInput): RunStore {
       waiting: 0,
       isLinked: true,
       notice: null,
+      mends: null,
+      async askMends() {
+        const { sheet, whose } = get();
+        if (!sheet) return;
+        set({ mends: null });
+        const mends = await input.mend({ sheet, events: [...known.values()], nowMin: input.nowMin(), whose });
+        if (mends) set({ mends });
+      },
       async start() {
         for (const event of await input.box.list()) {
           known.set(event.id, event);

@@ -28,7 +28,7 @@ export const POST = stored(async (request: Request, { params }: Context): Promis
   const day = store.readDay(date);
   if (!run || !day) return refuseNoRun(date);
   const table = fromLists(day.lists);
-  const { lots, cuts } = toLog(run.sheet, run.events);
+  const { lots, cuts, poured } = toLog(run.sheet, run.events);
   const changes = [
     ...lots.map((lot) => {
       const before = findRecord(table, "lotRecord", lot.id);
@@ -45,6 +45,16 @@ export const POST = stored(async (request: Request, { params }: Context): Promis
     ...cuts.map((cut) =>
       toChange({ kind: "cutRecord", id: cut.id }, findRecord(table, "cutRecord", cut.id), cut),
     ),
+    ...poured.map(({ formulaId, massG, scale }) => {
+      const id = `weigh-${date}-${formulaId}`;
+      const before = findRecord(table, "weighing", id);
+      const { dayId } = run.sheet;
+      const after = {
+        ...(before ?? { id, dayId, date, formulaId, tickedLineIds: [], mixG: null }),
+        took: { massG, scale },
+      };
+      return toChange({ kind: "weighing", id }, before, after);
+    }),
   ].filter((change): change is Change => change !== null);
   if (changes.length > 0) {
     const nowIso = readClock().toISOString();
