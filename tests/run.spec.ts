@@ -238,6 +238,40 @@ test("the record tells each job planned and real, is corrected afterwards, writt
   await expect(page.getByText(/your pace, by 1 lot: \d{3} %/)).toBeVisible();
 });
 
+test("a leak is told, the likeliest remedy stands beside it with its figure, and one tap makes the next loads so", async ({
+  page,
+  request,
+}) => {
+  await stop();
+  await seed(file("remedy.db"));
+  await start(file("remedy.db"), { TEZGAH_NOW: `${DATE}T04:30:00` });
+  const at = await workOffUntil("bake:quince-half-moon:1");
+  await stop();
+  const clock = new Date(Date.UTC(2026, 10, 28, 0, at + 1)).toISOString().slice(0, 19);
+  await start(file("remedy.db"), { TEZGAH_NOW: clock, TEZGAH_SPEED: "1" });
+  await page.goto(`${BASE}/run/${DATE}`);
+  const before = await page.getByTestId("standing").textContent();
+  await page
+    .getByRole("region", { name: "Then" })
+    .getByRole("button", { name: /Bake Quince half-moon, load 2 of 2/ })
+    .click();
+  await button(page, /^Went wrong/).click();
+  await page.getByRole("dialog").getByRole("button", { name: "leaked" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "1 leaked" }).click();
+  const remedy = page.getByRole("region", { name: "For the next load" }).getByRole("button").first();
+  await expect(remedy).toContainText(/From now on .*: [\d.]+ % may leak, not [\d.]+/);
+  await remedy.click();
+  await expect
+    .poll(async () => (await request.get(`${BASE}/api/v1/runs/${DATE}`)).headers()["x-tezgah-edition"])
+    .toBe("2");
+  // What is done stays done, and the rest is where it was, not once more from now.
+  await expect(page.getByTestId("standing")).toHaveText(before ?? "");
+  const record = (await (await request.get(`${BASE}/api/v1/runs/${DATE}/record`)).json()) as {
+    notes: string[];
+  };
+  expect(record.notes).toEqual([expect.stringContaining("From now on")]);
+});
+
 test("scale and oven speak for themselves: grams to go, the next line, decks on their way; a device that vanishes is said", async ({
   page,
 }) => {
@@ -324,7 +358,7 @@ test("what is no event is refused by itself, with why; a day without a run says 
     [3, null],
   ]);
   expect(refused[0]!.faults[0]!.message).toContain("An event is begun, done");
-  expect(refused[1]!.faults[0]!.message).toContain("95679 min too much");
+  expect(refused[1]!.faults[0]!.message).toContain("79839 min too much");
   expect((await request.post(events, { data: { events: "no" } })).status()).toBe(400);
   expect((await request.get(`${events}?after=-1`)).status()).toBe(400);
   expect((await request.get(`${BASE}/api/v1/runs/2026-11-29`)).status()).toBe(404);

@@ -34,9 +34,17 @@ const screens = [
   ].map((path) => `/day/2026-11-30/${path}`),
   "/day/2026-12-05/bake?piece=rhubarb-crescent",
   "/day/2026-12-05/cool?piece=custard-cup",
+  "/run/2026-11-28",
+  "/run/2026-11-28/record",
   "/print/2026-11-28",
   "/print/2026-11-28/weigh",
 ];
+
+test.beforeAll(async ({ playwright }, { project }) => {
+  const request = await playwright.request.newContext({ baseURL: project.use.baseURL! });
+  expect((await request.post("/api/v1/runs/2026-11-28", { data: {} })).ok()).toBe(true);
+  await request.dispose();
+});
 
 for (const theme of ["tezgah", "tezgah-night"]) {
   for (const path of screens) {
@@ -44,6 +52,7 @@ for (const theme of ["tezgah", "tezgah-night"]) {
       await context.addCookies([{ name: "tezgah-theme", value: theme, url: baseURL! }]);
       await page.goto(path);
       await expect(page.locator("main")).toBeVisible();
+      await expect(page.getByRole("heading").first()).toBeVisible();
       const { violations } = await new AxeBuilder({ page }).analyze();
       const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
       expect(serious.map(({ id, nodes }) => [id, nodes.map(({ html }) => html.slice(0, 160))])).toEqual([]);

@@ -231,9 +231,9 @@ export const lotRecordLimits = {
 /** A word on what happened: a sentence, not a letter. */
 export const MAX_WORD_CHARACTERS = 500;
 
-/** What may be told of a running day. A fridge on the eve to a bake after midnight. */
+/** What may be told of a running day: from a fortnight ahead, when one is tried out, to a correction as long after it. */
 export const runLimits = {
-  atMin: limit("Time of the day", "min", -2880, 4320, 1),
+  atMin: limit("Time of the day", "min", -20_160, 20_160, 1),
   moreMin: limit("More", "min", 1, 600, 1),
   count: limit("Pieces", "", 0, 10_000, 1),
   massG: limit("Mass", "g", 0, 100_000, 1),

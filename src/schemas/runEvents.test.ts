@@ -27,7 +27,7 @@ test.each([
   [{ kind: "sung", taskId: "a" }, "An event is begun, done"],
   [{ kind: "begun" }, "taskId"],
   [{ kind: "begun", taskId: "a", extra: 1 }, "extra"],
-  [{ kind: "begun", taskId: "a", atMin: 4321 }, "1 min too much"],
+  [{ kind: "begun", taskId: "a", atMin: 20_161 }, "1 min too much"],
   [{ kind: "begun", taskId: "a", atMin: "500" }, "atMin"],
   [{ kind: "begun", taskId: "a", person: 2 }, "person"],
   [{ kind: "more", taskId: "a", minutes: 0 }, "1 min too little"],

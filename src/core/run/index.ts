@@ -11,6 +11,7 @@ export {
   type CutSheetFacts,
   type PieceSheet,
   type RunSheet,
+  type SealRemedy,
 } from "./runSheet";
 export type { JobFigure } from "./jobFigures";
 export type { JobStep, Looks, StandingStep } from "./jobSteps";

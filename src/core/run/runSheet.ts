@@ -4,8 +4,8 @@ import type { FormedPiece } from "../forming";
 import type { WeighStep } from "../formula";
 import type { CraftHold } from "../habits";
 import type { TrayLoading } from "../loading";
-import type { CutRole, DayBatch, DayBook, DayPlan, PiecePlan, Station, TaskKind } from "../plan";
-import type { Seal, Vents } from "../sealing";
+import type { Piece, CutRole, DayBatch, DayBook, DayPlan, PiecePlan, Station, TaskKind } from "../plan";
+import type { HoldMend, Seal, Vents } from "../sealing";
 import { listFigures, type JobFigure } from "./jobFigures";
 import { listJobSteps, listStandingBefore, tellLooks } from "./jobSteps";
 import type { JobStep, Looks, StandingStep } from "./jobSteps";
@@ -77,9 +77,20 @@ export interface PieceSheet {
   readonly loading: TrayLoading;
   /** How many are filled and closed. */
   readonly toFill: number;
+  /** What would lower the leaks of loads to come, the one that lowers them most first; null where nothing is closed. */
+  readonly hold: { readonly leakShare: number; readonly remedies: readonly SealRemedy[] } | null;
   /** What the craft reckons of the day's lot, without any log: what really happened is kept beside it. */
   readonly craft: Readonly<Record<"fill" | "close", { readonly style: string; readonly minutes: number }>> &
     CraftHold;
+}
+
+/** A change of a piece that makes its seam hold better, by the craft's score and the baker's log. */
+export interface SealRemedy {
+  readonly text: string;
+  readonly leakShare: number;
+  /** Fields of the piece, and what they are now. */
+  readonly set: Partial<Piece>;
+  readonly was: Partial<Piece>;
 }
 
 /** A dough rolled and cut, as far as its yield is kept. */
@@ -138,6 +149,10 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
       vents: piece.vents,
       loading,
       toFill,
+      hold: hold && {
+        leakShare: hold.leakShare,
+        remedies: hold.mends.flatMap((mend) => toRemedy(mend, piece)),
+      },
       craft: {
         fill: { style: works.fill.style, minutes: handsMin.fillByCraft },
         close: { style: works.close.style, minutes: handsMin.closeByCraft },
@@ -206,6 +221,15 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
     liquid: isWeighed ? findLiquid(batch) : null,
     stands: line ? listStandingBefore(task, line) : [],
   };
+}
+
+/** What can be changed of a piece whose dough is cut already, and stands in a field of its own. */
+const remedyFields = ["glue", "marginMm", "plumpness"] as const;
+
+function toRemedy({ text, change, leakShare }: HoldMend, piece: Piece): SealRemedy[] {
+  const field = remedyFields.find((each) => each in change);
+  if (!field || Object.keys(change).length > 1) return [];
+  return [{ text, leakShare, set: { [field]: change[field] }, was: { [field]: piece[field] } }];
 }
 
 function findLiquid(batch: DayBatch | null): JobSheet["liquid"] {

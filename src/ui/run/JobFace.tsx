@@ -2,8 +2,8 @@
 
 import { Check, Volume1 } from "lucide-react";
 import type { WeighStep } from "@/core/formula";
-import type { JobFigure, JobSheet, Retimed, RunJob, RunSheet, TaskRun } from "@/core/run";
-import { formatClock, formatDuration, formatScale } from "@/core/units";
+import type { JobFigure, JobSheet, Retimed, RunJob, RunSheet, SealRemedy, TaskRun } from "@/core/run";
+import { formatClock, formatDuration, formatNumber, formatScale } from "@/core/units";
 import { JobPicture } from "./JobPicture";
 import { JobReadings } from "./JobReadings";
 import { canSpeak, speak } from "./sound";
@@ -20,6 +20,8 @@ interface Props {
   readonly isLater: boolean;
   readonly onBack: () => void;
   readonly onPart: (part: string) => void;
+  /** The piece is made otherwise from now on. */
+  readonly onTake: (remedy: SealRemedy) => void;
   /** So much liquid went into a line of the weigh-out, g. */
   readonly onPoured: (part: string, massG: number) => void;
   /** One portion on the scale, g. */
@@ -29,6 +31,9 @@ interface Props {
   readonly onBegin: (() => void) | null;
   readonly onHandOver: (() => void) | null;
 }
+
+/** Remedies that are offered at once. */
+const REMEDIES_SHOWN = 2;
 
 /** One job with the figures it is done with, its drawing, what to look for, and what hurts. */
 export function JobFace(props: Props) {
@@ -42,6 +47,7 @@ export function JobFace(props: Props) {
     isLater,
     onBack,
     onPart,
+    onTake,
     onPoured,
     onSample,
     onCount,
@@ -50,6 +56,10 @@ export function JobFace(props: Props) {
   } = props;
   const { title, about, figures, looks, cautions, drawing, weighing, steps } = told;
   const done = run?.parts ?? [];
+  const hold = sheet.pieces.find(({ id }) => id === told.pieceId)?.hold ?? null;
+  const leaks = (run?.mishaps ?? []).some(({ mishap }) => mishap === "leaked" || mishap === "burst");
+  const remedies = leaks && hold ? hold.remedies.slice(0, REMEDIES_SHOWN) : [];
+  const leakShare = hold?.leakShare ?? 0;
   const inHand = weighing.find(({ line }) => !done.includes(line.lineId));
   return (
     <>
@@ -145,6 +155,22 @@ export function JobFace(props: Props) {
               {word && `: ${word}`}
             </p>
           ))}
+          {remedies.length > 0 && (
+            <section aria-label="For the next load" className="flex flex-wrap gap-2">
+              {remedies.map((remedy) => (
+                <button
+                  key={remedy.text}
+                  type="button"
+                  className="btn h-auto min-h-14 py-1 text-lg"
+                  onClick={() => onTake(remedy)}
+                >
+                  From now on {remedy.text}:{" "}
+                  <span className="figure">{formatNumber(remedy.leakShare * 100, 1)} %</span> may leak, not{" "}
+                  {formatNumber(leakShare * 100, 1)}
+                </button>
+              ))}
+            </section>
+          )}
           {cautions.map((text) => (
             <Caution key={text}>{text}</Caution>
           ))}

@@ -23,7 +23,7 @@ interface Props {
 
 /** The face of a running day: one job, what goes on by itself, what comes next. */
 export function RunFace({ store, nowMin: readNowMin }: Props) {
-  const { sheet, answer, whose, happen, undo } = useStore(store);
+  const { sheet, answer, whose, happen, undo, take } = useStore(store);
   const nowMin = useNowMin(readNowMin);
   const [lookedAt, setLookedAt] = useState<string | null>(null);
   const [panel, setPanel] = useState<"more" | "wrong" | null>(null);
@@ -81,6 +81,7 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
               breaches={answer.breached.filter(({ taskId }) => taskId === job.taskId)}
               isLater={looked !== null}
               onBack={() => setLookedAt(null)}
+              onTake={(remedy) => told.pieceId !== null && void take(told.pieceId, remedy)}
               onPoured={(part, massG) =>
                 happen(
                   { kind: "poured", taskId: job.taskId, massG },

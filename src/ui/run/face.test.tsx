@@ -122,6 +122,7 @@ function openScreen(
     happen: (...happenings) => happened.push(happenings),
     undo,
     setWhose: jest.fn(),
+    take: () => Promise.resolve(),
     tick: () => Promise.resolve(),
     ...more,
   }));

@@ -1,4 +1,5 @@
 import type { RunEvent, RunSheet } from "@/core/run";
+import type { GroupAnswer } from "@/schemas/change";
 import { readDayMin, type DayClock } from "@/time/dayClock";
 import { createMendClient, createRunClient, type RunClient } from "@/workers/createRunClient";
 import { createId } from "../bench/createId";
@@ -45,14 +46,31 @@ function createServer(date: string): RunServer {
     if (!response.ok) throw new Error(`${path} answered ${response.status}`);
     return (await response.json()) as T;
   }
+  const json = { "content-type": "application/json" };
   return {
+    async changePiece(id, { set, was }) {
+      const group = { id: createId("remedy"), changes: [{ kind: "piece", id, set, was }] };
+      const changed = await fetch("/api/bench/changes", {
+        method: "POST",
+        headers: json,
+        body: JSON.stringify({ groups: [group] }),
+      });
+      if (!changed.ok) return `the server answered ${changed.status}.`;
+      const { answers } = (await changed.json()) as { answers: readonly GroupAnswer[] };
+      const [answer] = answers;
+      if (answer?.kind === "refused") return answer.message;
+      if (answer?.kind !== "written")
+        return "another has changed this piece meanwhile. Look at it on the bench.";
+      await call("", { method: "POST", headers: json, body: JSON.stringify({ anew: true }) });
+      return null;
+    },
     fetchSheet: () => call<RunSheet>(""),
     fetchEvents: (after) =>
       call<{ events: RunEvent[]; seq: number; edition: number }>(`/events?after=${after}`),
     async send(events) {
       const answer = await call<Awaited<ReturnType<RunServer["send"]>>>("/events", {
         method: "POST",
-        headers: { "content-type": "application/json" },
+        headers: json,
         body: JSON.stringify({ events }),
       });
       if (!answer) throw new Error("The run is gone.");

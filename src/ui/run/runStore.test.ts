@@ -17,6 +17,8 @@ function createServer() {
   };
   const reach = () => (server.mood === "gone" ? Promise.reject(new Error("no server")) : Promise.resolve());
   const calls: RunServer = {
+    changePiece: () =>
+      server.mood === "gone" ? Promise.reject(new Error("no server")) : Promise.resolve(null),
     fetchSheet: async () => {
       await reach();
       return sheet;

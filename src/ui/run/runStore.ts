@@ -1,10 +1,12 @@
 import { createStore, type StoreApi } from "zustand/vanilla";
-import type { RunEvent, RunMend, RunSheet } from "@/core/run";
+import type { RunEvent, RunMend, RunSheet, SealRemedy } from "@/core/run";
 import type { RunAnswer, RunInput, Whose } from "@/workers/createRunClient";
 import type { EventBox } from "./eventBox";
 
 /** What the server says of a run. */
 export interface RunServer {
+  /** Changes a piece from now on and has the rest of the day frozen anew. @returns Why it could not be; null if it is. */
+  changePiece(pieceId: string, remedy: Pick<SealRemedy, "set" | "was">): Promise<string | null>;
   fetchSheet(): Promise<RunSheet | null>;
   /** Null: there is no run of this date. */
   fetchEvents(after: number): Promise<{ events: RunEvent[]; seq: number; edition: number } | null>;
@@ -57,6 +59,8 @@ export interface RunScreen {
   happen(...happenings: readonly Happening[]): void;
   /** Takes the last tap back. */
   undo(): void;
+  /** Makes a piece otherwise from the next load on. */
+  take(pieceId: string, remedy: SealRemedy): Promise<void>;
   setWhose(whose: Whose): void;
   /** Looks at the clock, and at what others did. */
   tick(): Promise<void>;
@@ -201,6 +205,14 @@ export function createRunStore(input: RunStoreInput): RunStore {
         const tap = lastId.split(TAP_MARK)[0];
         const together = answer.counted.filter(({ id }) => id.split(TAP_MARK)[0] === tap);
         get().happen(...together.toReversed().map(({ id }) => ({ kind: "undone" as const, eventId: id })));
+      },
+      async take(pieceId, remedy) {
+        const failure = await input.server
+          .changePiece(pieceId, remedy)
+          .catch(() => "Tezgah does not answer. Try again when it does.");
+        if (failure) return set({ notice: `Not changed: ${failure}` });
+        get().happen({ kind: "note", taskId: null, word: `From now on ${remedy.text}.` });
+        await get().tick();
       },
       setWhose(whose) {
         set({ whose });

@@ -40,7 +40,8 @@ export const POST = stored(async (request: Request, { params }: Context): Promis
   if (known && !anew) return Response.json({ id: known.id, edition: known.edition });
   const book = loadBook(date);
   if (!book) return refuse([{ path: "date", message: `There is no day ${date.slice(0, 20)}.` }], 404);
-  const frozen = await runJob("freezeDay", book, PLAN_END_MS);
+  // Of a day that runs the rest is timed from what happened: planned from now it would all be done once more.
+  const frozen = await runJob("freezeDay", known ? { ...book, nowMin: null } : book, PLAN_END_MS);
   if (!frozen.ok) return refuseJob(frozen.failure);
   if (!frozen.value)
     return refuse([{ path: "date", message: "This day has nothing to do yet. Take an order first." }], 409);
