@@ -14,8 +14,8 @@ const ARMIJO = 1e-4;
 
 /**
  * Pushes rounds apart until no two overlap and all lie in the room: minimises the sum of squared overlaps by L-BFGS.
- * Changes `centres` in place. Yields after every look at the whole, so that a clock can be kept: of tens of thousands
- * of rounds one look takes milliseconds.
+ * Changes `centres` in place. Yields after every look at the whole and every choice of a direction, so that a clock can be
+ * kept: of tens of thousands of rounds each takes tens of milliseconds.
  * @param centres - x and y by turns, mm. @param radiiMm - Of each. @param toleranceMm - Overlap that counts as none.
  * @returns The overlap left (sum of squares, mm²), or 0 if no single overlap is above the tolerance; the centres are
  * where it was reached or given up. O(steps · n).
@@ -31,6 +31,7 @@ export function* minimiseOverlap(
   const near = new Neighbours(room, radiiMm);
   let gradient = new Float64Array(size);
   let energy = computeOverlap(centres, room, near, gradient);
+  yield;
   const past: { step: Float64Array; turn: Float64Array; inverse: number }[] = [];
   const enough = toleranceMm ** 2 / 4;
   let checked = energy;
@@ -41,6 +42,7 @@ export function* minimiseOverlap(
       checked = energy;
     }
     const direction = findDirection(gradient, past);
+    yield;
     let slope = dot(gradient, direction);
     if (slope >= 0) {
       past.length = 0;
