@@ -107,6 +107,10 @@ export function JobFace(props: Props) {
           </div>
         )}
         <div className="flex flex-col justify-end gap-3">
+          {/* First: with a bell above, what stands last is below the edge. */}
+          {cautions.map((text) => (
+            <Caution key={text}>{text}</Caution>
+          ))}
           {weighing.length === 0 && steps.length > 1 && (
             <Steps steps={steps} startMin={job.startMin} done={done} onPart={onPart} />
           )}
@@ -171,9 +175,6 @@ export function JobFace(props: Props) {
               ))}
             </section>
           )}
-          {cautions.map((text) => (
-            <Caution key={text}>{text}</Caution>
-          ))}
         </div>
         {drawing && weighing.length === 0 && (
           <div className="relative hidden min-h-52 sm:block">
