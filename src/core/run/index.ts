@@ -1,5 +1,5 @@
 export { measures, mishaps, type Measure, type Mishap, type RunEvent, type RunEventKind } from "./event";
-export { foldRun, type RunState, type TaskRun } from "./foldRun";
+export { foldRun, UNTOUCHED, type RunState, type TaskRun } from "./foldRun";
 export { retimeRun, type Retimed } from "./retimeRun";
 export { toRunProblem, type RunPlan } from "./runProblem";
 export { viewRun, type Heating, type RunJob, type RunView, type SelfRunning, type Standing } from "./viewRun";
