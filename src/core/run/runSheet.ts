@@ -6,6 +6,7 @@ import type { CraftHold } from "../habits";
 import type { TrayLoading } from "../loading";
 import type { Piece, CutRole, DayBatch, DayBook, DayPlan, PiecePlan, Station, TaskKind } from "../plan";
 import type { HoldMend, Seal, Vents } from "../sealing";
+import type { OvenScale } from "../units";
 import { listFigures, type JobFigure } from "./jobFigures";
 import { listJobSteps, listStandingBefore, tellLooks } from "./jobSteps";
 import type { JobStep, Looks, StandingStep } from "./jobSteps";
@@ -107,6 +108,8 @@ export interface RunSheet extends RunPlan {
   readonly date: string;
   readonly dayName: string;
   readonly hasHelper: boolean;
+  /** How the kitchen reads its ovens. */
+  readonly ovenScale: OvenScale;
   readonly roomC: number;
   readonly fridgeC: number;
   readonly jobs: readonly JobSheet[];
@@ -129,6 +132,7 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
     date: day.date,
     dayName: day.name,
     hasHelper: day.helper !== null,
+    ovenScale: plan.ovenScale,
     roomC: book.kitchen.roomC,
     fridgeC: book.kitchen.fridgeC,
     problem: plan.problem,

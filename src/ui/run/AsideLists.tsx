@@ -1,13 +1,13 @@
 "use client";
 
 import type { JobSheet, RunSheet } from "@/core/run";
-import { formatClock, formatCount, formatDuration } from "@/core/units";
+import { formatClock, formatCount, formatDuration, formatHeat } from "@/core/units";
 import type { RunAnswer } from "@/workers/createRunClient";
 import { formatLeft } from "./countDown";
 
 interface Props {
   readonly sheetOf: (taskId: string) => JobSheet | undefined;
-  readonly machines: RunSheet["machines"];
+  readonly sheet: Pick<RunSheet, "machines" | "ovenScale">;
   readonly answer: RunAnswer;
   readonly nowMin: number;
   readonly chosen: string | null;
@@ -22,7 +22,14 @@ const SOON_MIN = 3;
 const LONG_MIN = 60;
 
 /** What goes on by itself with the time it has left, and what comes next. */
-export function AsideLists({ sheetOf, machines, answer, nowMin, chosen, onChoose }: Props) {
+export function AsideLists({
+  sheetOf,
+  sheet: { machines, ovenScale },
+  answer,
+  nowMin,
+  chosen,
+  onChoose,
+}: Props) {
   const { view, bells } = answer;
   const nameOf = (taskId: string) => sheetOf(taskId)?.title ?? taskId;
   const rows = [
@@ -52,7 +59,7 @@ export function AsideLists({ sheetOf, machines, answer, nowMin, chosen, onChoose
       id: resourceId,
       taskId,
       dueMin: hotMin,
-      text: `${machines.find((machine) => machine.resourceId === resourceId)?.name ?? "Heat"} on its way to ${toC} °C`,
+      text: `${machines.find((machine) => machine.resourceId === resourceId)?.name ?? "Heat"} on its way to ${formatHeat(toC, ovenScale)}`,
       detail: `for: ${nameOf(taskId)}`,
     })),
   ]

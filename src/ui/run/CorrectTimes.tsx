@@ -60,6 +60,11 @@ function TimesForm({
       body: JSON.stringify({ events: corrections }),
     }).catch(() => null);
     if (!answer?.ok) return setFault("It could not be kept: Tezgah does not answer. Try again.");
+    const { refused } = (await answer.json()) as {
+      refused: readonly { readonly faults: readonly { readonly message: string }[] }[];
+    };
+    if (refused[0])
+      return setFault(`It could not be kept: ${refused[0].faults[0]?.message ?? "give another time."}`);
     onCorrected();
   };
   return (

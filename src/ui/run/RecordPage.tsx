@@ -27,6 +27,7 @@ export function RecordPage({ record, events }: Props) {
       headers: { "content-type": "application/json" },
       body: "{}",
     }).catch(() => null);
+    if (answer?.status === 409) return setKept("The log was changed by another meanwhile. Keep it again.");
     if (!answer?.ok) return setKept("It could not be kept: Tezgah does not answer. Try again.");
     const { lots, rollings } = (await answer.json()) as { lots: number; rollings: number };
     setKept(
@@ -83,13 +84,13 @@ export function RecordPage({ record, events }: Props) {
         <thead>
           <tr className="quiet text-left text-sm">
             <th scope="col">Job</th>
-            <th scope="col" className="text-right">
+            <th scope="col" className="pl-3 text-right">
               Planned
             </th>
-            <th scope="col" className="text-right">
+            <th scope="col" className="pl-3 text-right">
               Really
             </th>
-            <th scope="col" className="text-right">
+            <th scope="col" className="pl-3 text-right">
               Took
             </th>
             <th scope="col" className="hidden pl-4 sm:table-cell">
@@ -139,13 +140,19 @@ function Row({ row, onCorrect }: { readonly row: RecordRow; readonly onCorrect: 
         <span className="quiet block text-sm">
           {[job.about, (person ?? job.person) > 0 ? "helper" : ""].filter(Boolean).join(" · ")}
         </span>
+        <span className="block text-sm sm:hidden">{tellWhat(row, moreMin)}</span>
       </td>
-      <td className="py-1.5 text-right whitespace-nowrap">{formatClock(plannedStartMin)}</td>
-      <td className="figure py-1.5 text-right whitespace-nowrap">
+      <td className="py-1.5 pl-3 text-right whitespace-nowrap">{formatClock(plannedStartMin)}</td>
+      <td className="figure py-1.5 pl-3 text-right sm:whitespace-nowrap">
         {begunMin === null ? "–" : formatClock(begunMin)}
-        {doneMin !== null && `–${formatClock(doneMin)}`}
+        {doneMin !== null && (
+          <>
+            –<wbr />
+            {formatClock(doneMin)}
+          </>
+        )}
       </td>
-      <td className="py-1.5 text-right whitespace-nowrap">
+      <td className="py-1.5 pl-3 text-right whitespace-nowrap">
         {tookMin !== null && off !== null && (
           <>
             {formatDuration(tookMin)}

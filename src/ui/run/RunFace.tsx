@@ -111,7 +111,7 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
         </main>
         <AsideLists
           sheetOf={sheetOf}
-          machines={sheet.machines}
+          sheet={sheet}
           answer={answer}
           nowMin={nowMin}
           chosen={looked?.taskId ?? null}

@@ -5,7 +5,11 @@ import type { RunAnswer } from "@/workers/createRunClient";
 import type { EventBox } from "./eventBox";
 import { createRunStore, type RunServer } from "./runStore";
 
-const sheet = { date: "2026-11-28", jobs: [], pieces: [] } as unknown as RunSheet;
+const sheet = {
+  date: "2026-11-28",
+  jobs: [{ taskId: "theirs", person: 1 }],
+  pieces: [],
+} as unknown as RunSheet;
 
 /** A server with a disk; it may be gone, or lose its answer after it has written. */
 function createServer() {
@@ -117,6 +121,34 @@ test("undo takes back the whole tap, and undo again the tap before it", async ()
   tablet.getState().undo();
   await settle();
   expect(server.disk).toHaveLength(6);
+});
+
+test("on a screen for both a job is told of the hands that have it; a long wait goes out in parts", async () => {
+  const { server, calls } = createServer();
+  const sizes: number[] = [];
+  const counting = {
+    ...calls,
+    send: (events: readonly RunEvent[]) => {
+      sizes.push(events.length);
+      return calls.send(events);
+    },
+  };
+  const tablet = openTablet(counting, createBox(), "wall");
+  await tablet.getState().start();
+  tablet.getState().happen(done("theirs"), done("ours"));
+  tablet.getState().setWhose("helper");
+  tablet.getState().happen(done("ours too"));
+  await settle();
+  expect(server.disk.map(({ person }) => person)).toEqual([1, 0, 1]);
+  server.mood = "gone";
+  for (let i = 0; i < 450; i++) tablet.getState().happen(done(`job ${i}`));
+  await settle();
+  server.mood = "well";
+  sizes.length = 0;
+  await tablet.getState().tick();
+  await settle();
+  expect(sizes).toEqual([200, 200, 50]);
+  expect(server.disk).toHaveLength(453);
 });
 
 test("what the server refuses is said and shown no more; the rest of the tap stays", async () => {

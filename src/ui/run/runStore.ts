@@ -71,6 +71,9 @@ export type RunStore = StoreApi<RunScreen>;
 /** Ids of one tap share what stands before this; its events are taken back together. */
 const TAP_MARK = "/";
 
+/** So many events go in one message, far below what the server takes. */
+const BATCH = 200;
+
 /** A running day on one screen: what happened is shown at once, kept on the device, and sent as soon as there is a server. */
 export function createRunStore(input: RunStoreInput): RunStore {
   const known = new Map<string, RunEvent>();
@@ -90,7 +93,7 @@ export function createRunStore(input: RunStoreInput): RunStore {
     /** Sends until nothing is left or the server is gone. @returns Whether it may be asked again at once. */
     async function send(): Promise<boolean> {
       while (unsent.size > 0) {
-        const batch = [...unsent.values()];
+        const batch = [...unsent.values()].slice(0, BATCH);
         const { kept, refused } = await input.server.send(batch);
         const settled = [...kept, ...refused.flatMap(({ id }) => id ?? [])];
         for (const id of settled) unsent.delete(id);
@@ -178,11 +181,10 @@ export function createRunStore(input: RunStoreInput): RunStore {
       happen(...happenings) {
         const tap = input.createId();
         const atMin = input.nowMin();
-        const person = get().whose === "helper" ? 1 : 0;
         const events = happenings.map(
           (happening, i) =>
             ({
-              person,
+              person: findPerson(get(), happening),
               ...happening,
               id: `${tap}${TAP_MARK}${i}`,
               atMin,
@@ -232,4 +234,12 @@ export function createRunStore(input: RunStoreInput): RunStore {
       },
     };
   });
+}
+
+/** Whose hands it was: on a screen of one's own that one's, on one for both those that have the job. */
+function findPerson({ whose, sheet, answer }: RunScreen, happening: Happening): number {
+  if (whose !== "both") return whose === "helper" ? 1 : 0;
+  const taskId = "taskId" in happening ? happening.taskId : null;
+  if (taskId === null) return 0;
+  return answer?.tasks[taskId]?.person ?? sheet?.jobs.find((job) => job.taskId === taskId)?.person ?? 0;
 }
