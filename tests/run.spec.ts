@@ -146,8 +146,8 @@ test("server killed, network gone: taps are shown, wait on the device over a min
   context,
   expectConsole,
 }) => {
-  expectConsole("ERR_CONNECTION_REFUSED");
-  expectConsole("ERR_INTERNET_DISCONNECTED");
+  // Refused, reset or empty: it depends on where the kill meets a question that is on its way.
+  expectConsole("net::ERR_");
   await page.goto(`${BASE}/run/${DATE}`);
   await expect(job(page)).toHaveText("Make Quince and bay");
   await stop("SIGKILL");
