@@ -1,5 +1,5 @@
 import { gunzipSync } from "node:zlib";
-import type { RunEvent, RunSheet } from "@/core/run";
+import { openSheet, type RunEvent, type RunSheet } from "@/core/run";
 import { getStore } from "@/data/getStore";
 
 export interface LoadedRun {
@@ -16,6 +16,6 @@ export function loadRun(date: string): LoadedRun | null {
   const { runs } = getStore();
   const run = runs.find(date);
   if (!run) return null;
-  const sheet = JSON.parse(gunzipSync(run.sheet).toString()) as RunSheet;
+  const sheet = openSheet(gunzipSync(run.sheet).toString());
   return { id: run.id, sheet, events: runs.listEvents(run.id, 0, MOST_EVENTS).events };
 }

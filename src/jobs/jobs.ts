@@ -16,7 +16,7 @@ import { Budget } from "@/core/budget";
 import { computeReadiness, coolPiece, findLargestLoad, fryLoad, scaleBake } from "@/core/heat";
 import { planDay, type DayBook } from "@/core/plan";
 import { ok, type Result } from "@/core/result";
-import { foldRun, freezeRun, retimeRun, viewRun } from "@/core/run";
+import { adjustRun, foldRun, freezeRun, retimeRun, viewRun } from "@/core/run";
 import { improveSchedule } from "@/core/schedule";
 import { createRandom } from "@/core/seededRandom";
 import { packCopy, unpackCopy } from "@/data/copyFile";
@@ -62,9 +62,11 @@ const jobs = {
   },
   retimeRun({ plan, events, nowMin, person }: RunDocument) {
     const state = foldRun(events);
-    const retimed = retimeRun(plan, null, state, nowMin);
+    // A document has no lots; what was ordered, told and who came to help stands.
+    const { sheet } = adjustRun({ ...plan, jobs: [], pieces: [], fillings: [] }, state);
+    const retimed = retimeRun(sheet, null, state, nowMin);
     const { schedule, moved, endangered } = retimed;
-    const view = viewRun(plan, retimed, state, nowMin, (taskId) => {
+    const view = viewRun(sheet, retimed, state, nowMin, (taskId) => {
       const has = state.tasks[taskId]?.person;
       return person === null || has === undefined || has === null || has === person;
     });

@@ -17,6 +17,12 @@ test.each([
   { kind: "measured", taskId: "a", measure: "massG", value: 100_000 },
   { kind: "poured", taskId: "a", massG: 180 },
   { kind: "moved", taskId: "a" },
+  { kind: "wrong", taskId: "a", mishap: "dropped", count: 2, word: "", isLost: true },
+  { kind: "measured", taskId: "a", measure: "cutCount", value: 14, part: "moon:base" },
+  { kind: "ranOut", taskId: "a", formulaId: "plum", made: 31 },
+  { kind: "ordered", placed: [{ taskId: "a", startMin: 510, mode: 0 }] },
+  { kind: "helped", minutes: 60 },
+  { kind: "told", taskId: "a", dueMin: 610 },
   { kind: "note", taskId: null, word: "snow" },
   { kind: "undone", eventId: "e0" },
 ])("an event of its kind is taken as it is: %o", (event) => {
@@ -36,6 +42,19 @@ test.each([
   [{ kind: "measured", taskId: null, measure: "roomC", value: 900 }, "840 °C too much"],
   [{ kind: "measured", taskId: null, measure: "coreC", value: -273 }, "233 °C too little"],
   [{ kind: "note", taskId: null, word: "x".repeat(501) }, "word"],
+  [{ kind: "ranOut", taskId: "a", formulaId: "plum", made: -1 }, "too little"],
+  [{ kind: "ranOut", taskId: "a", made: 3 }, "formulaId"],
+  [{ kind: "helped", minutes: 601 }, "1 min too much"],
+  [
+    {
+      kind: "ordered",
+      placed: [
+        { taskId: "a", startMin: 510, mode: 0 },
+        { taskId: "a", startMin: 511, mode: 0 },
+      ],
+    },
+    "placed.1",
+  ],
 ])("what breaks a rule is refused with where and by how much: %o", (event, said) => {
   expect(faultsOf(happens(event)).join("\n")).toContain(said);
 });

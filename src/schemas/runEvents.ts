@@ -26,6 +26,10 @@ const measureLimits: Readonly<Record<Measure, Limit>> = {
   cutCount: runLimits.count,
 };
 
+const placedSchema = Joi.array()
+  .items(Joi.object({ taskId: id, startMin: quantity(runLimits.atMin), mode: whole(runLimits.mode) }))
+  .unique("taskId")
+  .required();
 const happened = { id, atMin: quantity(runLimits.atMin), person: Joi.valid(0, 1).required(), deviceId: id };
 const eventOf = (parts: Joi.SchemaMap) => Joi.object({ kind: Joi.string(), ...happened, ...parts });
 const eventSchema = Joi.alternatives()
@@ -41,6 +45,7 @@ const eventSchema = Joi.alternatives()
           mishap: Joi.valid(...mishaps).required(),
           count: whole(runLimits.count),
           word,
+          isLost: Joi.boolean(),
         }),
       },
       {
@@ -49,17 +54,26 @@ const eventSchema = Joi.alternatives()
           taskId: id.allow(null),
           measure: Joi.valid(...measures).required(),
           value: Joi.number().required(),
+          part: Joi.string().min(1).max(MAX_ID_CHARACTERS),
         }).custom((event: { measure: Measure; value: number }, helpers) => {
           const fault = describeLimitFault(event.value, measureLimits[event.measure]);
           return fault ? helpers.message({ custom: fault }) : event;
         }),
       },
       { is: "poured", then: eventOf({ taskId: id, massG: quantity(runLimits.massG) }) },
+      {
+        is: "ranOut",
+        then: eventOf({ taskId: id, formulaId: id, made: whole(runLimits.count) }),
+      },
+      { is: "ordered", then: eventOf({ placed: placedSchema.max(MAX_EVENTS) }) },
+      { is: "helped", then: eventOf({ minutes: quantity(runLimits.moreMin) }) },
+      { is: "told", then: eventOf({ taskId: id, dueMin: quantity(runLimits.atMin) }) },
       { is: "note", then: eventOf({ taskId: id.allow(null), word }) },
       { is: "undone", then: eventOf({ eventId: id }) },
     ],
     otherwise: Joi.forbidden().messages({
-      "any.unknown": "An event is begun, done, more, wrong, measured, poured, moved, note or undone.",
+      "any.unknown":
+        "An event is begun, done, more, wrong, measured, poured, ranOut, moved, ordered, helped, told, note or undone.",
     }),
   })
   .required();
@@ -78,16 +92,7 @@ export interface RunDocument {
 
 const documentSchema = Joi.object({
   problem: Joi.object().required(),
-  placed: Joi.array()
-    .items(
-      Joi.object({
-        taskId: id,
-        startMin: quantity(runLimits.atMin),
-        mode: whole(runLimits.mode),
-      }),
-    )
-    .unique("taskId")
-    .required(),
+  placed: placedSchema,
   events: Joi.array().items(eventSchema).max(MAX_EVENTS).required(),
   nowMin: quantity(runLimits.atMin),
   person: Joi.valid(0, 1).allow(null).default(null),

@@ -1,12 +1,16 @@
 import { expose } from "comlink";
 import {
+  adjustRun,
   foldRun,
   listBells,
   listRunMends,
   retimeRun,
+  tellCounts,
   tellMoved,
   viewRun,
   type Bell,
+  type Counts,
+  type JobSheet,
   type Retimed,
   type RunEvent,
   type RunMend,
@@ -30,6 +34,10 @@ export interface RunAnswer {
   readonly tasks: RunState["tasks"];
   /** What counts, the newest last. */
   readonly counted: readonly RunEvent[];
+  /** Jobs that are done to another number of pieces than planned, by task id. */
+  readonly changed: Readonly<Record<string, JobSheet>>;
+  /** Promises for which there are not enough pieces any more. */
+  readonly short: Counts["short"];
   readonly lastId: string | null;
   readonly bells: readonly Bell[];
   /** Waits that what has begun did not keep. */
@@ -40,7 +48,7 @@ export interface RunAnswer {
   readonly late: readonly { readonly taskId: string; readonly lateMin: number }[];
 }
 
-let open: { readonly sheet: RunSheet; before: Retimed | null } | null = null;
+let open: { readonly sheet: RunSheet; before: (Retimed & { readonly counts: Counts }) | null } | null = null;
 
 /** The sheet that is asked about from now on. */
 function openRun(sheet: RunSheet): void {
@@ -50,10 +58,11 @@ function openRun(sheet: RunSheet): void {
 /** Times the rest of the day anew with the least change from how it was told last. */
 function answerRun({ events, nowMin, whose }: RunQuestion): RunAnswer {
   if (!open) throw new Error("answerRun: no run is open");
-  const { sheet, before } = open;
+  const { before } = open;
   const state = foldRun(events);
+  const { sheet, counts } = adjustRun(open.sheet, state);
   const retimed = retimeRun(sheet, before, state, nowMin);
-  open.before = retimed;
+  open.before = { ...retimed, counts };
   const personOf = new Map(sheet.jobs.map(({ taskId, person }) => [taskId, person]));
   const isOurs = (taskId: string) =>
     whose === "both" ||
@@ -66,18 +75,32 @@ function answerRun({ events, nowMin, whose }: RunQuestion): RunAnswer {
     lastId: state.lastId,
     bells: listBells(sheet, retimed, state, view),
     breached: retimed.breached,
-    moved: tellMoved(retimed, sheet.jobs),
+    moved:
+      [tellCounts(sheet, before?.counts ?? null, counts), tellMoved(retimed, sheet.jobs)]
+        .filter((line) => line !== null)
+        .join(" ") || null,
+    changed: listChanged(open.sheet, sheet),
+    short: counts.short,
     late: [...retimed.schedule.late]
       .sort((a, b) => b.lateMin - a.lateMin)
       .map(({ taskId, lateMin }) => ({ taskId, lateMin })),
   };
 }
 
+function listChanged(frozen: RunSheet, now: RunSheet): RunAnswer["changed"] {
+  if (now.jobs === frozen.jobs) return {};
+  const planned = new Map(frozen.jobs.map((job) => [job.taskId, job]));
+  return Object.fromEntries(
+    now.jobs.flatMap((job) => (planned.get(job.taskId) === job ? [] : [[job.taskId, job]])),
+  );
+}
+
 /** What would help the day as it was told last, where a promise breaks. */
 function mendRun({ events, nowMin }: RunQuestion): RunMend[] {
   if (!open) throw new Error("mendRun: no run is open");
   const state = foldRun(events);
-  return listRunMends(open.sheet, retimeRun(open.sheet, open.before, state, nowMin), state, nowMin);
+  const { sheet } = adjustRun(open.sheet, state);
+  return listRunMends(sheet, retimeRun(sheet, open.before, state, nowMin), state, nowMin);
 }
 
 const api = { openRun, answerRun, mendRun };

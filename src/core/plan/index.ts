@@ -112,6 +112,7 @@ export {
   type Light,
 } from "./kit/ovenSetting";
 export { SHARED_HEAT_C } from "./tasks/scheduleProblem";
+export { isVesselId } from "./kit/kitHolds";
 export { countOnShelf } from "./kit/kitRoom";
 export { nameHeld } from "./doubts/kitDoubts";
 export { countBaskets, type FryPlan } from "./piece/planFrying";

@@ -1,3 +1,5 @@
+import type { LaidTask } from "../schedule";
+
 /** What may go wrong with pieces. */
 export const mishaps = [
   "leaked",
@@ -17,7 +19,7 @@ export const measures = ["massG", "coreC", "ovenC", "oilC", "roomC", "thicknessM
 export type Measure = (typeof measures)[number];
 
 /** Who and when: of every event. */
-interface Happened {
+export interface Happened {
   /** Its own for ever: sent twice, it counts once. */
   readonly id: string;
   /** Minutes of the day by the kitchen's clock, with a fraction. */
@@ -41,13 +43,25 @@ export type RunEvent = Happened &
         readonly mishap: Mishap;
         readonly count: number;
         readonly word: string;
+        /** These go no further; nothing said, they do. */
+        readonly isLost?: boolean | undefined;
       }
     | {
         readonly kind: "measured";
         readonly taskId: string | null;
         readonly measure: Measure;
         readonly value: number;
+        /** What of the job it is of, where it has several: an outline of a sheet by its demand. */
+        readonly part?: string | undefined;
       }
+    /** Of a filling nothing is left: this job was done to so many pieces, and those after it get none. */
+    | { readonly kind: "ranOut"; readonly taskId: string; readonly formulaId: string; readonly made: number }
+    /** The rest goes in this order from now on. */
+    | { readonly kind: "ordered"; readonly placed: readonly LaidTask[] }
+    /** Another pair of hands from now on, for so many minutes. */
+    | { readonly kind: "helped"; readonly minutes: number }
+    /** Whoever waits for it was told a later minute of the day. */
+    | { readonly kind: "told"; readonly taskId: string; readonly dueMin: number }
     /** Liquid put in, g: what a dough took. */
     | { readonly kind: "poured"; readonly taskId: string; readonly massG: number }
     /** Handed to whoever `person` is. */

@@ -1,4 +1,5 @@
 import { compareEvents, type Measure, type Mishap, type RunEvent } from "./event";
+import type { LaidTask } from "../schedule";
 
 /** What became of one task so far. */
 export interface TaskRun {
@@ -12,9 +13,23 @@ export interface TaskRun {
   readonly person: number | null;
   /** Liquid put in, g. */
   readonly pouredG: number;
-  readonly mishaps: readonly { readonly mishap: Mishap; readonly count: number; readonly word: string }[];
-  readonly measured: readonly { readonly measure: Measure; readonly value: number; readonly atMin: number }[];
+  readonly mishaps: readonly {
+    readonly mishap: Mishap;
+    readonly count: number;
+    readonly word: string;
+    readonly isLost: boolean;
+  }[];
+  readonly measured: readonly {
+    readonly measure: Measure;
+    readonly value: number;
+    readonly atMin: number;
+    readonly part: string | null;
+  }[];
   readonly notes: readonly string[];
+  /** Pieces that it was done to until what they are filled with ran out; null while it did not. */
+  readonly ranOutAt: number | null;
+  /** The minute that whoever waits for it was told on the day; null while the promise stands. */
+  readonly toldMin: number | null;
 }
 
 /** Where the day stands. */
@@ -24,6 +39,10 @@ export interface RunState {
   /** Readings and words that belong to no task. */
   readonly measured: TaskRun["measured"];
   readonly notes: TaskRun["notes"];
+  /** The order that the rest was given last; null while it is the plan's. */
+  readonly order: { readonly id: string; readonly placed: readonly LaidTask[] } | null;
+  /** When there was or is another pair of hands. */
+  readonly help: readonly { readonly fromMin: number; readonly toMin: number }[];
   /** What counts, in its order: without repeats and without what was taken back. */
   readonly counted: readonly RunEvent[];
   /** What the next "undo" takes back; null if nothing is left. */
@@ -41,6 +60,8 @@ export const UNTOUCHED: TaskRun = {
   mishaps: [],
   measured: [],
   notes: [],
+  ranOutAt: null,
+  toldMin: null,
 };
 
 /**
@@ -52,22 +73,27 @@ export function foldRun(events: readonly RunEvent[]): RunState {
   const tasks: Record<string, TaskRun> = {};
   const measured: TaskRun["measured"][number][] = [];
   const notes: string[] = [];
+  const help: RunState["help"][number][] = [];
+  let order = null as RunState["order"];
   for (const event of standing) {
     if (event.kind === "undone") continue;
-    if (event.kind === "measured" && event.taskId === null) measured.push(toReading(event));
+    if (event.kind === "ordered") order = { id: event.id, placed: event.placed };
+    else if (event.kind === "helped") help.push({ fromMin: event.atMin, toMin: event.atMin + event.minutes });
+    else if (event.kind === "measured" && event.taskId === null) measured.push(toReading(event));
     else if (event.kind === "note" && event.taskId === null) notes.push(event.word);
     else if (event.taskId !== null) tasks[event.taskId] = applyTo(tasks[event.taskId] ?? UNTOUCHED, event);
   }
   const counted = standing.filter(({ kind }) => kind !== "undone");
-  return { tasks, measured, notes, counted, lastId: counted.at(-1)?.id ?? null };
+  return { tasks, measured, notes, order, help, counted, lastId: counted.at(-1)?.id ?? null };
 }
 
-type Occurrence = Exclude<RunEvent, { kind: "undone" }>;
+type Occurrence = Exclude<RunEvent, { kind: "undone" | "ordered" | "helped" }>;
 
-const toReading = ({ measure, value, atMin }: Extract<RunEvent, { kind: "measured" }>) => ({
+const toReading = ({ measure, value, atMin, part }: Extract<RunEvent, { kind: "measured" }>) => ({
   measure,
   value,
   atMin,
+  part: part ?? null,
 });
 
 /** What happened to a task, after what happened before. */
@@ -95,8 +121,20 @@ function applyTo(run: TaskRun, event: Occurrence): TaskRun {
     case "wrong":
       return {
         ...run,
-        mishaps: [...run.mishaps, { mishap: event.mishap, count: event.count, word: event.word }],
+        mishaps: [
+          ...run.mishaps,
+          {
+            mishap: event.mishap,
+            count: event.count,
+            word: event.word,
+            isLost: event.isLost ?? false,
+          },
+        ],
       };
+    case "ranOut":
+      return { ...run, ranOutAt: event.made };
+    case "told":
+      return { ...run, toldMin: event.dueMin };
     case "measured":
       return { ...run, measured: [...run.measured, toReading(event)] };
     case "poured":

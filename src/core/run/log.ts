@@ -1,7 +1,9 @@
+import type { CutSheet } from "../cutting";
 import type { TimedWork } from "../habits";
 import type { CutRecord, LotRecord } from "../plan";
+import { countPieces, type Counts } from "./countPieces";
 import type { RunEvent } from "./event";
-import { foldRun, UNTOUCHED, type RunState } from "./foldRun";
+import { foldRun, UNTOUCHED, type RunState, type TaskRun } from "./foldRun";
 import type { JobSheet, PieceSheet, RunSheet } from "./runSheet";
 
 /** What a run adds to the baker's log. */
@@ -23,22 +25,32 @@ const LEAST_MIN = 0.1;
 export function toLog(sheet: RunSheet, events: readonly RunEvent[]): RunLog {
   const state = foldRun(events);
   const { dayId, date } = sheet;
+  const { pieces: counts } = countPieces(sheet, state);
   return {
     lots: sheet.pieces.flatMap((piece): LotRecord[] => {
       const jobs = sheet.jobs.filter(({ pieceId }) => pieceId === piece.id);
+      const filled = jobs.filter(({ kind }) => kind === "fill");
+      const byPlan = sum(filled, (job) => job.pieces);
+      // With fewer pieces than planned the craft needs less long too.
+      const share = byPlan > 0 ? sum(filled, (job) => counts[job.taskId] ?? job.pieces) / byPlan : 1;
+      const pieces = Math.round(piece.toFill * share);
+      const scale = <T extends { readonly minutes: number }>(work: T): T => ({
+        ...work,
+        minutes: work.minutes * share,
+      });
       const lot = {
         id: `lot-${date}-${piece.id}`,
         dayId,
         date,
         pieceId: piece.id,
-        pieces: piece.toFill,
-        fill: sumWork(jobs, ["fill"], piece.craft.fill, state),
-        close: sumWork(jobs, ["seal"], piece.craft.close, state),
-        leaked: countLeaks(jobs, piece, state),
+        pieces,
+        fill: sumWork(jobs, ["fill"], scale(piece.craft.fill), state, counts),
+        close: sumWork(jobs, ["seal"], scale(piece.craft.close), state, counts),
+        leaked: countLeaks(jobs, piece.seal, pieces, state, counts),
         craftLeakShare: piece.craft.craftLeakShare,
         craftCauses: piece.craft.craftCauses,
       };
-      const isEmpty = piece.toFill === 0 || (lot.fill === null && lot.close === null && lot.leaked === null);
+      const isEmpty = pieces === 0 || (lot.fill === null && lot.close === null && lot.leaked === null);
       return isEmpty ? [] : [lot];
     }),
     cuts: sheet.cuts.flatMap(({ id, doughId, planned }): CutRecord[] => {
@@ -47,7 +59,7 @@ export function toLog(sheet: RunSheet, events: readonly RunEvent[]): RunLog {
         const { sheet: cut } = job.drawing as Extract<JobSheet["drawing"], { kind: "sheet" }>;
         if (cut.isDecoration) return [];
         const { doneMin, measured } = state.tasks[job.taskId] ?? UNTOUCHED;
-        const counted = measured.findLast(({ measure }) => measure === "cutCount")?.value;
+        const counted = sumCounted(cut, measured);
         return [{ isDone: doneMin !== null, counted, planned: cut.count }];
       });
       // A sheet that nobody counted gave what was planned; where none was counted nothing is known.
@@ -65,15 +77,30 @@ export function toLog(sheet: RunSheet, events: readonly RunEvent[]): RunLog {
   };
 }
 
-/** Minutes of hands over all lots of a work; null while one of them is not done, or none is there. */
+/** Blanks of a sheet as they were counted, outline by outline or together; undefined where nobody counted. */
+function sumCounted({ parts, count }: CutSheet, measured: TaskRun["measured"]): number | undefined {
+  const counts = measured.filter(({ measure }) => measure === "cutCount");
+  const last = new Map(counts.map(({ part, value }) => [part, value]));
+  if (last.size === 0 || last.has(null)) return last.get(null);
+  return [...last].reduce((total, [demandId, value]) => {
+    const uses = parts.flatMap((part) => part.uses).filter((use) => use.demandId === demandId);
+    return total + value - sum(uses, (use) => use.count);
+  }, count);
+}
+
+const sum = <T>(list: readonly T[], of: (each: T) => number): number =>
+  list.reduce((total, each) => total + of(each), 0);
+
+/** Minutes of hands over all lots of a work that there was anything for; null while one of them is not done, or none is there. */
 function sumWork(
   jobs: readonly JobSheet[],
   kinds: readonly JobSheet["kind"][],
   craft: { readonly style: string; readonly minutes: number },
   state: RunState,
+  counts: Counts["pieces"],
 ): TimedWork | null {
   const runs = jobs.flatMap(({ kind, taskId }) =>
-    kinds.includes(kind) ? [state.tasks[taskId] ?? UNTOUCHED] : [],
+    kinds.includes(kind) && counts[taskId] !== 0 ? [state.tasks[taskId] ?? UNTOUCHED] : [],
   );
   if (runs.length === 0 || craft.minutes < LEAST_MIN) return null;
   let minutes = 0;
@@ -85,12 +112,20 @@ function sumWork(
 }
 
 /** Leaked and burst pieces; null until every lot has been in the heat, or where nothing is closed. */
-function countLeaks(jobs: readonly JobSheet[], { seal, toFill }: PieceSheet, state: RunState): number | null {
-  const heats = jobs.filter(({ kind }) => kind === "bake" || kind === "fry");
+function countLeaks(
+  jobs: readonly JobSheet[],
+  seal: PieceSheet["seal"],
+  pieces: number,
+  state: RunState,
+  counts: Counts["pieces"],
+): number | null {
+  const heats = jobs.filter(
+    ({ kind, taskId }) => (kind === "bake" || kind === "fry") && counts[taskId] !== 0,
+  );
   if (!seal || heats.length === 0) return null;
   if (heats.some(({ taskId }) => (state.tasks[taskId] ?? UNTOUCHED).doneMin === null)) return null;
   const leaked = jobs
     .flatMap(({ taskId }) => (state.tasks[taskId] ?? UNTOUCHED).mishaps)
     .reduce((sum, { mishap, count }) => sum + (mishap === "leaked" || mishap === "burst" ? count : 0), 0);
-  return Math.min(leaked, toFill);
+  return Math.min(leaked, pieces);
 }

@@ -1,3 +1,4 @@
+import { countPieces, type Counts } from "./countPieces";
 import type { RunEvent } from "./event";
 import { foldRun, UNTOUCHED, type TaskRun } from "./foldRun";
 import type { JobSheet, RunSheet } from "./runSheet";
@@ -5,6 +6,8 @@ import type { JobSheet, RunSheet } from "./runSheet";
 /** A job as it was planned and as it went. */
 export interface RecordRow extends TaskRun {
   readonly job: JobSheet;
+  /** Pieces that it was done to; none where nothing was left for it. */
+  readonly pieces: number;
   readonly plannedStartMin: number;
   readonly plannedEndMin: number;
   /** Minutes that it took; null while it is not done. */
@@ -26,6 +29,10 @@ export interface RunRecord {
   /** Readings and words that belong to no job. */
   readonly measured: TaskRun["measured"];
   readonly notes: readonly string[];
+  /** Of each piece by its id. */
+  readonly names: Readonly<Record<string, string>>;
+  /** Promises for which there were not enough pieces. */
+  readonly short: Counts["short"];
   /** What was told and taken back. */
   readonly takenBack: number;
 }
@@ -34,6 +41,7 @@ export interface RunRecord {
 export function toRecord(sheet: RunSheet, events: readonly RunEvent[]): RunRecord {
   const state = foldRun(events);
   const startOf = new Map(sheet.placed.map(({ taskId, startMin }) => [taskId, startMin]));
+  const counts = countPieces(sheet, state);
   const rows = sheet.jobs
     .map((job): RecordRow => {
       const run = state.tasks[job.taskId] ?? UNTOUCHED;
@@ -41,6 +49,7 @@ export function toRecord(sheet: RunSheet, events: readonly RunEvent[]): RunRecor
       return {
         ...run,
         job,
+        pieces: counts.pieces[job.taskId] ?? job.pieces,
         plannedStartMin,
         plannedEndMin: plannedStartMin + job.plannedMin,
         tookMin: run.begunMin !== null && run.doneMin !== null ? run.doneMin - run.begunMin : null,
@@ -64,6 +73,8 @@ export function toRecord(sheet: RunSheet, events: readonly RunEvent[]): RunRecor
     faults,
     measured: state.measured,
     notes: state.notes,
+    names: Object.fromEntries(sheet.pieces.map(({ id, name }) => [id, name])),
+    short: counts.short,
     takenBack: new Set(events.flatMap((event) => (event.kind === "undone" ? [event.eventId] : []))).size,
   };
 }

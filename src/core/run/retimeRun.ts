@@ -9,6 +9,8 @@ export interface Retimed {
   readonly schedule: Schedule;
   /** Where each task is laid, for the next time. */
   readonly laid: RunPlan["placed"];
+  /** Of the order it was laid in, where that was given on the day. */
+  readonly orderId: string | undefined;
   /** Not begun, and at another minute than before: negative is sooner. */
   readonly moved: readonly { readonly taskId: string; readonly byMin: number }[];
   /** Begun sooner after something than it should, or later than it may: by so many minutes. */
@@ -32,7 +34,9 @@ export interface Retimed {
  */
 export function retimeRun(plan: RunPlan, before: Retimed | null, state: RunState, nowMin: number): Retimed {
   const hasBegun = (taskId: string) => (state.tasks[taskId] ?? UNTOUCHED).begunMin !== null;
-  const laid = before?.laid ?? plan.placed;
+  // An order that was given since goes before what was told last.
+  const laid = before && before.orderId === plan.orderId ? before.laid : plan.placed;
+  const told = new Map((before?.laid ?? plan.placed).map((each) => [each.taskId, each]));
   let problem = toRunProblem({ ...plan, placed: laid }, state, nowMin);
   const byId = new Map(laid.map((each) => [each.taskId, each]));
   // What has begun has one way left, its own.
@@ -63,9 +67,10 @@ export function retimeRun(plan: RunPlan, before: Retimed | null, state: RunState
       mode: hasBegun(taskId) ? (byId.get(taskId)?.mode ?? mode) : mode,
     })),
     moved: schedule.placed.flatMap(({ taskId, startMin }) => {
-      const byMin = startMin - (byId.get(taskId)?.startMin ?? startMin);
+      const byMin = startMin - (told.get(taskId)?.startMin ?? startMin);
       return byMin !== 0 && !hasBegun(taskId) ? [{ taskId, byMin }] : [];
     }),
+    orderId: plan.orderId,
     breached: listBreaches(plan, state),
     endangered: schedule.late.flatMap(({ taskId, lateMin }) => {
       const moreMin = lateMin - (lateBefore.get(taskId) ?? 0);

@@ -121,10 +121,13 @@ describe("a run is folded from what happened", () => {
       moreMin: 4,
       person: 0,
       pouredG: 192.5,
-      mishaps: [{ mishap: "torn", count: 3, word: "" }],
+      mishaps: [{ mishap: "torn", count: 3, word: "", isLost: false }],
     });
     expect(tasks["make b"]).toEqual({ ...UNTOUCHED, person: 1 });
-    expect([measured, notes]).toEqual([[{ measure: "roomC", value: 24, atMin: 525 }], ["flour changed"]]);
+    expect([measured, notes]).toEqual([
+      [{ measure: "roomC", value: 24, atMin: 525, part: null }],
+      ["flour changed"],
+    ]);
   });
 });
 

@@ -1,12 +1,14 @@
-import type { ScheduleProblem, ScheduleTask, TaskMode } from "../schedule";
+import type { LaidTask, ScheduleProblem, ScheduleTask, TaskMode } from "../schedule";
 import { UNTOUCHED, type RunState, type TaskRun } from "./foldRun";
 
 /** A frozen day: what was to be done, and where each task was laid. */
 export interface RunPlan {
   readonly problem: ScheduleProblem;
-  readonly placed: readonly { readonly taskId: string; readonly startMin: number; readonly mode: number }[];
+  readonly placed: readonly LaidTask[];
   /** By task id: minutes at its end that are kept for "not yet", where there are. */
   readonly slackMin?: Readonly<Record<string, number>> | undefined;
+  /** The event that gave this order on the day; nothing where it is the plan's. */
+  readonly orderId?: string | undefined;
 }
 
 /**

@@ -10,6 +10,7 @@ import type { OvenScale } from "../units";
 import { listFigures, type JobFigure } from "./jobFigures";
 import { listJobSteps, listStandingBefore, tellLooks } from "./jobSteps";
 import type { JobStep, Looks, StandingStep } from "./jobSteps";
+import { freezeLots, freezeLotWork, type LotWork, type PieceLots } from "./lots";
 import type { RunPlan } from "./runProblem";
 
 /** A job as it was planned, told in full: nothing else is needed to do it. */
@@ -46,6 +47,8 @@ export interface JobSheet {
   readonly liquid: { readonly lineId: string; readonly scale: number } | null;
   /** What what it is made of does by itself before it may begin: "Chill", and how that shows. */
   readonly stands: readonly StandingStep[];
+  /** Of which lot it is a part; null where it is for all of them. */
+  readonly lot: LotWork | null;
 }
 
 /** The figures of a job that a device can read; null where it has none. */
@@ -69,7 +72,7 @@ export type JobDrawing =
   | { readonly kind: "tray"; readonly pieceId: string; readonly count: number };
 
 /** A piece as far as it is drawn. */
-export interface PieceSheet {
+export interface PieceSheet extends PieceLots {
   readonly id: string;
   readonly name: string;
   readonly formed: Pick<FormedPiece, "section" | "marginMm" | "fromAbove">;
@@ -115,6 +118,8 @@ export interface RunSheet extends RunPlan {
   readonly jobs: readonly JobSheet[];
   readonly pieces: readonly PieceSheet[];
   readonly cuts: readonly CutSheetFacts[];
+  /** Fillings that are made or there, and how much more than the pieces take, g; below 0 it is short. */
+  readonly fillings: readonly { readonly id: string; readonly name: string; readonly overG: number }[];
   /** Ovens and fryers by the schedule's resource. */
   readonly machines: readonly { readonly resourceId: string; readonly name: string }[];
 }
@@ -145,34 +150,41 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
       plan.tasks.flatMap(({ id, slackMin }) => (slackMin > 0 ? [[id, slackMin]] : [])),
     ),
     jobs: plan.tasks.map((task) => tellJob(task, plan, book)),
-    pieces: plan.lines.map(({ piece, formed, seal, loading, toFill, works, handsMin, hold }) => ({
-      id: piece.id,
-      name: piece.name,
-      formed: { section: formed.section, marginMm: formed.marginMm, fromAbove: formed.fromAbove },
-      seal,
-      vents: piece.vents,
-      loading,
-      toFill,
-      hold: hold && {
-        leakShare: hold.leakShare,
-        remedies: hold.mends.flatMap((mend) => toRemedy(mend, piece)),
-      },
-      craft: {
-        fill: { style: works.fill.style, minutes: handsMin.fillByCraft },
-        close: { style: works.close.style, minutes: handsMin.closeByCraft },
-        craftLeakShare: hold?.craftShare ?? 0,
-        craftCauses: hold?.craftCauses ?? {},
-      },
-    })),
+    pieces: plan.lines.map((line) => freezePiece(line, plan)),
     cuts: plan.cuts.map(({ id, dough, plan: { sheets } }) => ({
       id,
       doughId: dough.id,
       planned: sheets.reduce((sum, { count, isDecoration }) => sum + (isDecoration ? 0 : count), 0),
     })),
+    fillings: plan.fillings.map(({ formula, overG }) => ({ id: formula.id, name: formula.name, overG })),
     machines: [...plan.ovens, ...plan.fryers].flatMap(({ id, name }) => {
       const resource = plan.problem?.resources.find((each) => each.heater && each.id.endsWith(`:${id}`));
       return resource ? [{ resourceId: resource.id, name }] : [];
     }),
+  };
+}
+
+function freezePiece(line: PiecePlan, plan: DayPlan): PieceSheet {
+  const { piece, formed, seal, loading, toFill, works, handsMin, hold } = line;
+  return {
+    ...freezeLots(line, plan),
+    id: piece.id,
+    name: piece.name,
+    formed: { section: formed.section, marginMm: formed.marginMm, fromAbove: formed.fromAbove },
+    seal,
+    vents: piece.vents,
+    loading,
+    toFill,
+    hold: hold && {
+      leakShare: hold.leakShare,
+      remedies: hold.mends.flatMap((mend) => toRemedy(mend, piece)),
+    },
+    craft: {
+      fill: { style: works.fill.style, minutes: handsMin.fillByCraft },
+      close: { style: works.close.style, minutes: handsMin.closeByCraft },
+      craftLeakShare: hold?.craftShare ?? 0,
+      craftCauses: hold?.craftCauses ?? {},
+    },
   };
 }
 
@@ -224,6 +236,7 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
     weighing: isWeighed ? (batch?.steps ?? []) : [],
     liquid: isWeighed ? findLiquid(batch) : null,
     stands: line ? listStandingBefore(task, line) : [],
+    lot: freezeLotWork(task, line),
   };
 }
 

@@ -4,6 +4,7 @@ import { Check, Volume1 } from "lucide-react";
 import type { WeighStep } from "@/core/formula";
 import type { JobFigure, JobSheet, Retimed, RunJob, RunSheet, SealRemedy, TaskRun } from "@/core/run";
 import { formatClock, formatDuration, formatNumber, formatScale } from "@/core/units";
+import { CutCounts } from "./CutCounts";
 import { JobPicture } from "./JobPicture";
 import { JobReadings } from "./JobReadings";
 import { canSpeak, speak } from "./sound";
@@ -26,8 +27,8 @@ interface Props {
   readonly onPoured: (part: string, massG: number) => void;
   /** One portion on the scale, g. */
   readonly onSample: (massG: number) => void;
-  /** So many were really cut. */
-  readonly onCount: (count: number) => void;
+  /** So many were really cut; of a sheet with several outlines, of which. */
+  readonly onCount: (count: number, demandId: string | null) => void;
   readonly onBegin: (() => void) | null;
   readonly onHandOver: (() => void) | null;
 }
@@ -125,11 +126,7 @@ export function JobFace(props: Props) {
             onPoured={onPoured}
           />
           {drawing?.kind === "sheet" && (
-            <CutCount
-              planned={drawing.sheet.count}
-              counted={run?.measured.findLast(({ measure }) => measure === "cutCount")?.value ?? null}
-              onCount={onCount}
-            />
+            <CutCounts drawing={drawing} measured={run?.measured ?? []} onCount={onCount} />
           )}
           {looks.lookFor.length > 0 && (
             <section aria-label="Look for">
@@ -151,14 +148,20 @@ export function JobFace(props: Props) {
                 : `Begun ${formatDuration(byMin)} later than it may be after what came before it.`}
             </Caution>
           ))}
-          {(run?.mishaps ?? []).map(({ mishap, count, word }, i) => (
+          {(run?.mishaps ?? []).map(({ mishap, count, word, isLost }, i) => (
             <p key={i} className="text-lg">
               <strong>
                 {count} {mishap}
               </strong>
+              {isLost && " and lost"}
               {word && `: ${word}`}
             </p>
           ))}
+          {run?.ranOutAt != null && (
+            <p className="text-lg">
+              <strong>The filling ran out</strong> at {run.ranOutAt}.
+            </p>
+          )}
           {remedies.length > 0 && (
             <section aria-label="For the next load" className="flex flex-wrap gap-2">
               {remedies.map((remedy) => (
@@ -185,44 +188,6 @@ export function JobFace(props: Props) {
         )}
       </div>
     </>
-  );
-}
-
-/** How many a sheet really gave: right as planned unless somebody says otherwise. */
-function CutCount({
-  planned,
-  counted,
-  onCount,
-}: {
-  readonly planned: number;
-  readonly counted: number | null;
-  readonly onCount: (count: number) => void;
-}) {
-  const count = counted ?? planned;
-  return (
-    <div className="flex items-center gap-3" role="group" aria-label="Really cut">
-      <button
-        type="button"
-        className="btn h-14 w-16 text-2xl"
-        aria-label="One less was cut"
-        disabled={count <= 0}
-        onClick={() => onCount(count - 1)}
-      >
-        −
-      </button>
-      <output className="figure w-16 text-center text-4xl">{count}</output>
-      <button
-        type="button"
-        className="btn h-14 w-16 text-2xl"
-        aria-label="One more was cut"
-        onClick={() => onCount(count + 1)}
-      >
-        +
-      </button>
-      <span className="quiet">
-        {counted === null ? "really cut, as planned" : `really cut, of ${planned}`}
-      </span>
-    </div>
   );
 }
 

@@ -19,7 +19,8 @@ export function RecordPage({ record, events }: Props) {
   const router = useRouter();
   const [corrected, setCorrected] = useState<RecordRow | null>(null);
   const [kept, setKept] = useState<string | null>(null);
-  const { date, dayName, rows, doneCount, tookMin, plannedMin, faults, takenBack, notes } = record;
+  const { date, dayName, rows, doneCount, tookMin, plannedMin, faults, takenBack, notes, short, names } =
+    record;
   const api = `/api/v1/runs/${date}`;
   const keep = async () => {
     const answer = await fetch(`${api}/log`, {
@@ -65,7 +66,7 @@ export function RecordPage({ record, events }: Props) {
         {kept}
       </p>
       <dl className="my-4 flex flex-wrap gap-x-10 gap-y-3">
-        <Sum value={`${doneCount} of ${rows.length}`} what="jobs done" />
+        <Sum value={`${doneCount} of ${rows.filter(isNeeded).length}`} what="jobs done" />
         {doneCount > 0 && (
           <Sum
             value={formatDuration(tookMin)}
@@ -77,6 +78,11 @@ export function RecordPage({ record, events }: Props) {
         ))}
         {takenBack > 0 && <Sum value={String(takenBack)} what="taken back" />}
       </dl>
+      {short.map(({ pieceId, dueMin, promised, made }) => (
+        <p key={`${pieceId} ${dueMin}`} className="text-error">
+          {names[pieceId] ?? pieceId}: {made} of {promised} promised for {formatClock(dueMin)}
+        </p>
+      ))}
       {notes.map((word, i) => (
         <p key={i}>{word}</p>
       ))}
@@ -180,14 +186,26 @@ function Row({ row, onCorrect }: { readonly row: RecordRow; readonly onCorrect: 
   );
 }
 
-const tellWhat = ({ mishaps, measured, notes, pouredG }: RecordRow, moreMin: number): string =>
-  [
+/** What nothing was left for has not to be done. */
+const isNeeded = ({ job, pieces, begunMin }: RecordRow): boolean =>
+  begunMin !== null || pieces > 0 || job.pieces === 0;
+
+const tellWhat = (row: RecordRow, moreMin: number): string => {
+  const { job, pieces, mishaps, measured, notes, pouredG, ranOutAt } = row;
+  if (!isNeeded(row)) return "nothing was left for it";
+  return [
+    ...(pieces !== job.pieces ? [`${pieces} of ${job.pieces}`] : []),
+    ...(ranOutAt !== null ? [`the filling ran out at ${ranOutAt}`] : []),
     ...(moreMin > 0 ? [`needed ${formatDuration(moreMin)} more`] : []),
-    ...mishaps.map(({ mishap, count, word }) => `${count} ${mishap}${word && `: ${word}`}`),
+    ...mishaps.map(
+      ({ mishap, count, word, isLost }) =>
+        `${count} ${mishap}${isLost ? " and lost" : ""}${word && `: ${word}`}`,
+    ),
     ...(pouredG > 0 ? [`${formatNumber(pouredG)} g poured`] : []),
     ...measured.map(({ measure, value }) => `${measureWords[measure]} ${formatNumber(value, 1)}`),
     ...notes,
   ].join("; ");
+};
 
 const measureWords = {
   massG: "grams",

@@ -30,7 +30,8 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
   const readings = useReadings(readNowMin);
   const bells = useBells(answer?.bells ?? [], nowMin);
   const jobs = answer ? [answer.view.now, ...answer.view.next].filter((job) => job !== null) : [];
-  const sheetOf = (taskId: string) => sheet?.jobs.find((job) => job.taskId === taskId);
+  const sheetOf = (taskId: string) =>
+    answer?.changed[taskId] ?? sheet?.jobs.find((job) => job.taskId === taskId);
   const running = answer?.view.byItself ?? [];
   const looked = [...jobs, ...running].find(({ taskId }) => taskId === lookedAt) ?? null;
   const job = looked ?? answer?.view.now ?? null;
@@ -89,8 +90,14 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
                 )
               }
               onSample={(value) => happen({ kind: "measured", taskId: job.taskId, measure: "massG", value })}
-              onCount={(value) =>
-                happen({ kind: "measured", taskId: job.taskId, measure: "cutCount", value })
+              onCount={(value, part) =>
+                happen({
+                  kind: "measured",
+                  taskId: job.taskId,
+                  measure: "cutCount",
+                  value,
+                  ...(part !== null && { part }),
+                })
               }
               onPart={(part) => happen({ kind: "done", taskId: job.taskId, part })}
               onBegin={job.hasBegun ? null : done}
@@ -142,9 +149,14 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
         open={panel === "wrong"}
         told={told ?? null}
         onClose={() => setPanel(null)}
-        onWrong={(mishap, count, word) => {
+        fillings={sheet.fillings}
+        onWrong={(wrong) => {
           setPanel(null);
-          if (job) happen({ kind: "wrong", taskId: job.taskId, mishap, count, word });
+          if (job) happen({ kind: "wrong", taskId: job.taskId, ...wrong });
+        }}
+        onRanOut={(formulaId, made) => {
+          setPanel(null);
+          if (job) happen({ kind: "ranOut", taskId: job.taskId, formulaId, made });
         }}
       />
     </div>
@@ -158,6 +170,10 @@ const lastWords = {
   wrong: "went wrong",
   measured: "measured",
   poured: "poured",
+  ranOut: "the filling ran out",
+  ordered: "another order",
+  helped: "another pair of hands",
+  told: "told later",
   moved: "handed over",
   note: "a note",
   undone: "taken back",

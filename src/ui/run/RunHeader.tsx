@@ -27,7 +27,7 @@ export function RunHeader({
 }) {
   const { sheet, answer, whose, setWhose, waiting, isLinked, notice } = useStore(store);
   if (!sheet || !answer) return null;
-  const { view, late } = answer;
+  const { view, late, short } = answer;
   const [worst] = late;
   return (
     <header className="bg-(--tally) text-(--tally-text)">
@@ -62,6 +62,12 @@ export function RunHeader({
               {late.length > 1 && `, and ${late.length - 1} more`}
             </strong>
           )}
+          {short.map(({ pieceId, dueMin, promised, made }) => (
+            <strong key={`${pieceId} ${dueMin}`} className="block text-base text-(--tally-bad)">
+              {sheet.pieces.find(({ id }) => id === pieceId)?.name}: {made} of {promised} for{" "}
+              {formatClock(dueMin)}
+            </strong>
+          ))}
         </p>
         {worst && <WhatHelps store={store} />}
         {sheet.hasHelper && (

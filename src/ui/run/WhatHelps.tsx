@@ -5,9 +5,9 @@ import { useStore } from "zustand";
 import { Dialog } from "../shell/Dialog";
 import type { RunStore } from "./runStore";
 
-/** Where a promise breaks: what would help, each worked out whole. */
+/** Where a promise breaks: what would help, each worked out whole and taken by a tap. */
 export function WhatHelps({ store }: { readonly store: RunStore }) {
-  const { mends, askMends } = useStore(store);
+  const { mends, askMends, happen } = useStore(store);
   const [isOpen, setOpen] = useState(false);
   return (
     <>
@@ -26,9 +26,19 @@ export function WhatHelps({ store }: { readonly store: RunStore }) {
           <p role="status">It is being worked out…</p>
         ) : (
           <ol className="flex flex-col gap-3">
-            {mends.map(({ kind, text }) => (
-              <li key={kind} className="border-b border-base-300 pb-2 text-xl">
-                {text}
+            {mends.map(({ kind, text, events }) => (
+              <li key={kind} className="flex items-center gap-4 border-b border-base-300 pb-3 text-xl">
+                <span className="flex-1">{text}</span>
+                <button
+                  type="button"
+                  className="btn btn-primary h-16 shrink-0 text-lg"
+                  onClick={() => {
+                    setOpen(false);
+                    happen(...events);
+                  }}
+                >
+                  {takeWords[kind]}
+                </button>
               </li>
             ))}
             {mends.length === 0 && <li className="text-xl">Nothing is late any more.</li>}
@@ -38,3 +48,5 @@ export function WhatHelps({ store }: { readonly store: RunStore }) {
     </>
   );
 }
+
+const takeWords = { order: "Go so", hands: "They come", later: "It is told" } as const;

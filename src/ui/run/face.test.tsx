@@ -7,6 +7,7 @@ import type { RunAnswer } from "@/workers/createRunClient";
 import { jobSheet } from "./__tests__/jobSheet";
 import { BellBanner } from "./BellBanner";
 import { formatLeft } from "./countDown";
+import { CutCounts } from "./CutCounts";
 import { RunFace } from "./RunFace";
 import type { Happening, RunScreen, RunStore } from "./runStore";
 import { WentWrong } from "./WentWrong";
@@ -41,6 +42,7 @@ function openScreen(
     hasHelper: true,
     jobs: [jobSheet("a"), jobSheet("b"), jobSheet("c", { person: 1 })],
     pieces: [],
+    fillings: [],
     machines: [{ resourceId: "oven:x", name: "Deck oven" }],
   } as unknown as RunSheet;
   const answer = {
@@ -63,6 +65,8 @@ function openScreen(
     bells,
     breached: [],
     moved: null,
+    changed: {},
+    short: [],
     late: [{ taskId: "b", lateMin: 10 }],
   } as unknown as RunAnswer;
   const undo = jest.fn();
@@ -157,14 +161,30 @@ test("where a promise breaks, what would help is a tap away, each with what it g
   const user = userEvent.setup();
   const askMends = jest.fn(() => Promise.resolve());
   const mends = [
-    { kind: "hands", text: "Another pair of hands for an hour from now: all promises are kept.", lateMin: 0 },
-    { kind: "later", text: "Tell it for 10:10: Fill b.", lateMin: 10 },
+    {
+      kind: "hands",
+      text: "Another pair of hands for an hour from now: all promises are kept.",
+      lateMin: 0,
+      events: [{ kind: "helped", minutes: 60 }],
+    },
+    {
+      kind: "later",
+      text: "Tell it for 10:10: Fill b.",
+      lateMin: 10,
+      events: [{ kind: "told", taskId: "b", dueMin: 610 }],
+    },
   ] as const;
-  openScreen({}, [], { askMends, mends });
+  const { happened } = openScreen({}, [], { askMends, mends });
   await user.click(screen.getByRole("button", { name: "What would help?" }));
   expect(askMends).toHaveBeenCalledTimes(1);
   const told = within(screen.getByRole("dialog", { name: "What would help" })).getAllByRole("listitem");
-  expect(told.map(({ textContent }) => textContent)).toEqual(mends.map(({ text }) => text));
+  expect(told.map(({ textContent }) => textContent)).toEqual([
+    `${mends[0].text}They come`,
+    `${mends[1].text}It is told`,
+  ]);
+  await user.click(within(told[1]!).getByRole("button"));
+  expect(happened.pop()).toEqual([{ kind: "told", taskId: "b", dueMin: 610 }]);
+  expect(screen.queryByRole("dialog", { name: "What would help" })).toBeNull();
 });
 
 const look: Bell = {
@@ -227,7 +247,22 @@ test("a bell that rings is in the page's title, and the title is as it was once 
 test("what went wrong is said first, and never of more pieces than there are", async () => {
   const user = userEvent.setup();
   const told = jest.fn();
-  render(<WentWrong open told={jobSheet("a", { pieces: 3 })} onClose={() => {}} onWrong={told} />);
+  const fillings = [
+    { id: "plum", name: "Plum", overG: 0 },
+    { id: "syrup", name: "Syrup", overG: 0 },
+  ];
+  const lot = { key: "moon:1", eachMin: 0.2, perBasket: [], takes: ["plum"] };
+  const ranOut = jest.fn();
+  render(
+    <WentWrong
+      open
+      told={jobSheet("a", { pieces: 3, lot })}
+      fillings={fillings}
+      onClose={() => {}}
+      onWrong={told}
+      onRanOut={ranOut}
+    />,
+  );
   const dialog = screen.getByRole("dialog", { name: "What went wrong?" });
   expect((within(dialog).getByRole("button", { name: "Say what first" }) as HTMLButtonElement).disabled).toBe(
     true,
@@ -239,8 +274,54 @@ test("what went wrong is said first, and never of more pieces than there are", a
   expect((more as HTMLButtonElement).disabled).toBe(true);
   expect((within(dialog).getByRole("button", { name: "+5" }) as HTMLButtonElement).disabled).toBe(true);
   await user.type(within(dialog).getByLabelText("A word, if wanted"), "at the corner");
+  await user.click(within(dialog).getByRole("button", { name: "3 torn and lost" }));
+  expect(told).toHaveBeenLastCalledWith({ mishap: "torn", count: 3, word: "at the corner", isLost: true });
+  await user.click(within(dialog).getByRole("button", { name: "They go on" }));
   await user.click(within(dialog).getByRole("button", { name: "3 torn" }));
-  expect(told).toHaveBeenCalledWith("torn", 3, "at the corner");
+  expect(told).toHaveBeenLastCalledWith({ mishap: "torn", count: 3, word: "at the corner", isLost: false });
+  // Of what it is filled with, and of nothing else, may there be too little.
+  expect(within(dialog).queryByRole("button", { name: "Syrup ran out" })).toBeNull();
+  await user.click(within(dialog).getByRole("button", { name: "Plum ran out" }));
+  const less = within(dialog).getByRole("button", { name: "One less" });
+  for (let n = 0; n < 3; n++) await user.click(less);
+  await user.click(within(dialog).getByRole("button", { name: "0 filled, Plum is out" }));
+  expect(ranOut).toHaveBeenCalledWith("plum", 0);
+});
+
+test("a sheet with two outlines is counted by each, one with a single outline as a whole", async () => {
+  const user = userEvent.setup();
+  const counted = jest.fn();
+  const role = (demandId: string, name: string) => ({ demandId, role: name, pieceName: "Case" });
+  const show = (uses: readonly { demandId: string; count: number }[], part: string | null) =>
+    render(
+      <CutCounts
+        drawing={
+          {
+            kind: "sheet",
+            sheet: { parts: [{ uses }] },
+            roles: [role("case:ring", "ring"), role("case:base", "base")],
+          } as unknown as Parameters<typeof CutCounts>[0]["drawing"]
+        }
+        measured={[{ measure: "cutCount", value: 8, atMin: 400, part }]}
+        onCount={counted}
+      />,
+    );
+  const { unmount } = show(
+    [
+      { demandId: "case:ring", count: 26 },
+      { demandId: "case:base", count: 9 },
+    ],
+    "case:base",
+  );
+  const base = screen.getByRole("group", { name: "Count: base, Case" });
+  expect(base.textContent).toContain("8+base, Case, of 9");
+  expect(screen.getByRole("group", { name: "Count: ring, Case" }).textContent).toContain("as planned");
+  await user.click(within(base).getByRole("button", { name: "One less was cut" }));
+  expect(counted).toHaveBeenLastCalledWith(7, "case:base");
+  unmount();
+  show([{ demandId: "case:ring", count: 9 }], null);
+  await user.click(screen.getByRole("button", { name: "One more was cut" }));
+  expect(counted).toHaveBeenLastCalledWith(9, null);
 });
 
 test("time left reads like a timer, and says when it is past", () => {

@@ -29,7 +29,7 @@ describe("what devices say of the job in hand", () => {
         sheet={{ roomC: 24, fridgeC: 4 }}
         run={{
           ...UNTOUCHED,
-          measured: [23, 27].map((value) => ({ measure: "massG", value, atMin: 400 })),
+          measured: [23, 27].map((value) => ({ measure: "massG", value, atMin: 400, part: null })),
         }}
         readings={{ placed, past: new Map([["dough/1", past]]) }}
         inHand={told.weighing[0]}

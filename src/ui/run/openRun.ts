@@ -1,4 +1,4 @@
-import type { RunEvent, RunSheet } from "@/core/run";
+import { openSheet, type RunEvent } from "@/core/run";
 import type { GroupAnswer } from "@/schemas/change";
 import { readDayMin, type DayClock } from "@/time/dayClock";
 import { createMendClient, createRunClient, type RunClient } from "@/workers/createRunClient";
@@ -40,11 +40,15 @@ export function openRun(date: string, clock: DayClock): RunStore {
 
 function createServer(date: string): RunServer {
   const base = `/api/v1/runs/${encodeURIComponent(date)}`;
-  async function call<T>(path: string, init?: RequestInit): Promise<T | null> {
+  async function call<T>(
+    path: string,
+    init?: RequestInit,
+    read = (text: string) => JSON.parse(text) as T,
+  ): Promise<T | null> {
     const response = await fetch(base + path, { ...init, signal: AbortSignal.timeout(ANSWER_WITHIN_MS) });
     if (response.status === 404) return null;
     if (!response.ok) throw new Error(`${path} answered ${response.status}`);
-    return (await response.json()) as T;
+    return read(await response.text());
   }
   const json = { "content-type": "application/json" };
   return {
@@ -64,7 +68,7 @@ function createServer(date: string): RunServer {
       await call("", { method: "POST", headers: json, body: JSON.stringify({ anew: true }) });
       return null;
     },
-    fetchSheet: () => call<RunSheet>(""),
+    fetchSheet: () => call("", undefined, openSheet),
     fetchEvents: (after) =>
       call<{ events: RunEvent[]; seq: number; edition: number }>(`/events?after=${after}`),
     async send(events) {

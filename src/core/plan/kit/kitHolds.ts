@@ -4,7 +4,10 @@ import type { KitRoom } from "./kitRoom";
 import type { LotTask } from "../tasks/workLot";
 
 const TRAYS = "trays";
-const toVesselId = (id: string) => `vessel:${id}`;
+const VESSEL = "vessel:";
+const toVesselId = (id: string) => VESSEL + id;
+/** Whether a resource of the schedule is moulds or pans. */
+export const isVesselId = (resourceId: string): boolean => resourceId.startsWith(VESSEL);
 const toShelfId = (place: Shelf["place"]) => `shelf:${place}`;
 
 /** Moulds, pans, trays and shelves as resources of the schedule: those that are counted. */

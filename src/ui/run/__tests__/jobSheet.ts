@@ -27,5 +27,6 @@ export const jobSheet = (taskId: string, over: Partial<JobSheet> = {}): JobSheet
   weighing: [],
   liquid: null,
   stands: [],
+  lot: null,
   ...over,
 });

@@ -1,0 +1,30 @@
+import type { JobSheet, PieceSheet, RunSheet } from "./runSheet";
+
+/** What sheets did not say before lots were counted anew. */
+type Since = "fillings";
+type PieceSince = "lots" | "roles" | "needBlanks" | "blanksTaken" | "fillings" | "promises";
+type Stored = Omit<RunSheet, Since | "jobs" | "pieces"> &
+  Partial<Pick<RunSheet, Since>> & {
+    readonly jobs: readonly (Omit<JobSheet, "lot"> & Partial<Pick<JobSheet, "lot">>)[];
+    readonly pieces: readonly (Omit<PieceSheet, PieceSince> & Partial<Pick<PieceSheet, PieceSince>>)[];
+  };
+
+const noLots: Pick<PieceSheet, PieceSince> = {
+  lots: [],
+  roles: [],
+  needBlanks: 0,
+  blanksTaken: 0,
+  fillings: [],
+  promises: [],
+};
+
+/** A frozen sheet as it was kept, by whatever edition of this programme: of an early one no lot is counted anew. */
+export function openSheet(json: string): RunSheet {
+  const stored = JSON.parse(json) as Stored;
+  return {
+    ...stored,
+    fillings: stored.fillings ?? [],
+    jobs: stored.jobs.map((job) => ({ ...job, lot: job.lot ?? null })),
+    pieces: stored.pieces.map((piece) => ({ ...noLots, ...piece })),
+  };
+}
