@@ -18,6 +18,7 @@ const settle = (page: Page) => page.waitForTimeout(800);
 
 interface Sheet {
   readonly placed: readonly { readonly taskId: string; readonly startMin: number; readonly mode: number }[];
+  readonly jobs: readonly { readonly taskId: string; readonly title: string; readonly person: number }[];
   readonly problem: {
     readonly tasks: readonly {
       readonly id: string;
@@ -39,15 +40,19 @@ async function call(port: number): Promise<Socket> {
 }
 
 /** The market's day frozen at half past four and worked off as planned until a job begins, that one's beginning with it. */
-async function workOffUntil(taskId: string): Promise<number> {
+async function workOffUntil(
+  pick: string | ((sheet: Sheet) => string),
+  date = DATE,
+): Promise<{ readonly at: number; readonly taskId: string }> {
   const post = (path: string, body: object) =>
-    fetch(`${BASE}/api/v1/runs/${DATE}${path}`, {
+    fetch(`${BASE}/api/v1/runs/${date}${path}`, {
       method: "POST",
       headers: { "content-type": "application/json" },
       body: JSON.stringify(body),
     });
   expect((await post("", {})).status).toBe(201);
-  const sheet = (await (await fetch(`${BASE}/api/v1/runs/${DATE}`)).json()) as Sheet;
+  const sheet = (await (await fetch(`${BASE}/api/v1/runs/${date}`)).json()) as Sheet;
+  const taskId = typeof pick === "string" ? pick : pick(sheet);
   const at = sheet.placed.find((each) => each.taskId === taskId)!.startMin;
   const told = { person: 0, deviceId: "script" };
   const events = sheet.placed.flatMap(({ taskId: id, startMin, mode }) => {
@@ -65,8 +70,12 @@ async function workOffUntil(taskId: string): Promise<number> {
   };
   expect(answer.refused).toEqual([]);
   expect(answer.kept).toHaveLength(events.length);
-  return at;
+  return { at, taskId };
 }
+
+/** A minute of a date as the server's clock is set. */
+const clockAt = (minute: number, date = DATE): string =>
+  new Date(Date.parse(`${date}T00:00:00Z`) + minute * 60_000).toISOString().slice(0, 19);
 
 test("a morning by keyboard alone: begun, done, wrong, more, undone; a reload finds it as it was, another tablet too", async ({
   page,
@@ -183,10 +192,10 @@ test("a bake rings when it is to be looked at, again after “not yet”, and is
   await stop();
   await seed(file("bells.db"));
   await start(file("bells.db"), { TEZGAH_NOW: `${DATE}T04:30:00` });
-  const at = await workOffUntil("bake:quince-half-moon:1");
+  const { at } = await workOffUntil("bake:quince-half-moon:1");
   await stop();
   // A minute goes by in a second; the look is some 28 minutes after the load went in.
-  const clock = new Date(Date.UTC(2026, 10, 28, 0, at + 20)).toISOString().slice(0, 19);
+  const clock = clockAt(at + 20);
   await start(file("bells.db"), { TEZGAH_NOW: clock, TEZGAH_SPEED: "60" });
   await page.goto(`${BASE}/run/${DATE}`);
   await job(page).click();
@@ -213,7 +222,7 @@ test("the record tells each job planned and real, is corrected afterwards, writt
   const row = page.getByRole("row").filter({ hasText: "Close Quince half-moon, load 1 of 2" });
   await expect(row).toContainText("20 min");
   await row.getByRole("button", { name: /^Correct/ }).click();
-  const dialog = page.getByRole("dialog", { name: "When was it really?" });
+  const dialog = page.getByRole("dialog", { name: "How was it really?" });
   const begun = await dialog.getByLabel("Begun").inputValue();
   await dialog.getByLabel("Done").fill("05:00");
   await dialog.getByRole("button", { name: "Keep it so" }).click();
@@ -222,6 +231,7 @@ test("the record tells each job planned and real, is corrected afterwards, writt
   const later = `${String(h! + 1).padStart(2, "0")}:${String(m!).padStart(2, "0")}`;
   await dialog.getByLabel("Done").fill(later);
   await page.keyboard.press("Enter");
+  await expect(dialog).toBeHidden();
   await expect(row).toContainText("1 h 00");
   await expect(row).toContainText("+40 min");
   await expect(page.getByText("taken back")).toBeVisible();
@@ -231,11 +241,36 @@ test("the record tells each job planned and real, is corrected afterwards, writt
   expect(csv).toContain(`${begun},${later},60`);
   expect((await request.get(`${BASE}/api/v1/runs/${DATE}/record?form=xml`)).status()).toBe(400);
 
-  await page.getByRole("button", { name: "Keep it in the log" }).click();
-  await expect(page.getByRole("status")).toContainText(/Kept: \d+ lots? and 0 rollings/);
+  // Told afterwards, and taken back: what went wrong, and what a sheet gave.
+  const baked = page.getByRole("row").filter({ hasText: "Bake Quince half-moon, load 1 of 2" });
+  await baked.getByRole("button", { name: /^Correct/ }).click();
+  await dialog.getByRole("button", { name: "Something went wrong" }).click();
+  await dialog.getByRole("button", { name: "pale" }).click();
+  await dialog.getByRole("button", { name: "1 pale" }).click();
+  await expect(dialog.getByRole("list", { name: "What was told" })).toContainText("1 pale");
+  await expect(baked).toContainText("1 pale");
+  const told = dialog.getByRole("list", { name: "What was told" });
+  await told
+    .getByRole("listitem")
+    .filter({ hasText: "1 pale" })
+    .getByRole("button", { name: "Take it back" })
+    .click();
+  await expect(told).not.toContainText("1 pale");
+  await page.keyboard.press("Escape");
+  const rolled = page.getByRole("row").filter({ hasText: "Roll sheet 1 of 4" });
+  await rolled.getByRole("button", { name: /^Correct/ }).click();
+  await dialog.getByRole("button", { name: "One less was cut" }).click();
+  await expect(dialog.getByRole("list", { name: "What was told" })).toContainText("really cut 14");
+  await page.keyboard.press("Escape");
+
+  // The stations say what the run told, and leave the telling to it.
   await page.goto(`${BASE}/day/${DATE}/seal?piece=quince-half-moon`);
   await page.getByText("How it really went").click();
   await expect(page.getByText(/your pace, by 1 lot: \d{3} %/)).toBeVisible();
+  await expect(page.getByText(/Closing these 74 really took, min/)).toContainText(/\d+/);
+  await expect(page.getByRole("textbox", { name: /really took/ })).toHaveCount(0);
+  await page.getByRole("link", { name: "correct in the record" }).first().click();
+  await expect(page.getByRole("heading", { level: 1 })).toContainText("as it went");
 });
 
 test("a leak is told, the likeliest remedy stands beside it with its figure, and one tap makes the next loads so", async ({
@@ -245,9 +280,9 @@ test("a leak is told, the likeliest remedy stands beside it with its figure, and
   await stop();
   await seed(file("remedy.db"));
   await start(file("remedy.db"), { TEZGAH_NOW: `${DATE}T04:30:00` });
-  const at = await workOffUntil("bake:quince-half-moon:1");
+  const { at } = await workOffUntil("bake:quince-half-moon:1");
   await stop();
-  const clock = new Date(Date.UTC(2026, 10, 28, 0, at + 1)).toISOString().slice(0, 19);
+  const clock = clockAt(at + 1);
   await start(file("remedy.db"), { TEZGAH_NOW: clock, TEZGAH_SPEED: "1" });
   await page.goto(`${BASE}/run/${DATE}`);
   const before = await page.getByTestId("standing").textContent();
@@ -265,11 +300,137 @@ test("a leak is told, the likeliest remedy stands beside it with its figure, and
     .poll(async () => (await request.get(`${BASE}/api/v1/runs/${DATE}`)).headers()["x-tezgah-edition"])
     .toBe("2");
   // What is done stays done, and the rest is where it was, not once more from now.
-  await expect(page.getByTestId("standing")).toHaveText(before ?? "");
+  await expect(page.getByTestId("standing")).toContainText(/last pieces.*/.exec(before ?? "")?.[0] ?? "none");
   const record = (await (await request.get(`${BASE}/api/v1/runs/${DATE}/record`)).json()) as {
     notes: string[];
   };
   expect(record.notes).toEqual([expect.stringContaining("From now on")]);
+});
+
+test("three dropped, a filling that runs out, a mend that is taken: the day goes on with what there is, and undo brings it back", async ({
+  page,
+}) => {
+  await stop();
+  await seed(file("amounts.db"));
+  await start(file("amounts.db"), { TEZGAH_NOW: `${DATE}T04:30:00` });
+  const { at } = await workOffUntil("fill:quince-half-moon:1");
+  await stop();
+  await start(file("amounts.db"), { TEZGAH_NOW: clockAt(at + 1), TEZGAH_SPEED: "1" });
+  await page.goto(`${BASE}/run/${DATE}`);
+  await expect(job(page)).toHaveText("Fill Quince half-moon, load 1 of 2");
+  const wrong = page.getByRole("dialog", { name: "What went wrong?" });
+  const standing = page.getByTestId("standing");
+  const then = page.getByRole("region", { name: "Then" });
+  await button(page, /^Went wrong/).click();
+  await wrong.getByRole("button", { name: "dropped" }).click();
+  await wrong.getByRole("button", { name: "One more" }).click();
+  await wrong.getByRole("button", { name: "One more" }).click();
+  await wrong.getByRole("button", { name: "3 dropped and lost" }).click();
+  await expect(page.getByRole("status").filter({ hasText: "71 now, 3 fewer" })).toBeVisible();
+  await expect(then.getByRole("button", { name: /Close Quince half-moon, load 1/ })).toContainText("37 ×");
+  await expect(standing).toContainText("Quince half-moon: 23 of 24 for 10:30");
+  await page.reload();
+  await expect(standing).toContainText("Quince half-moon: 23 of 24 for 10:30");
+
+  await button(page, /^Went wrong/).click();
+  await wrong.getByRole("button", { name: "Quince and bay ran out" }).click();
+  for (let n = 0; n < 6; n++) await wrong.getByRole("button", { name: "+5" }).click();
+  await wrong.getByRole("button", { name: "31 filled, Quince and bay is out" }).click();
+  await expect(standing).toContainText("28 of 48 for 09:00");
+  await expect(then.getByRole("button", { name: /Fill Quince half-moon, load 2/ })).toHaveCount(0);
+  await settle(page);
+  await button(page, /^Undo/).click();
+  await expect(standing).not.toContainText("28 of 48");
+  await settle(page);
+  await button(page, /^Undo/).click();
+  await expect(standing).not.toContainText("23 of 24");
+
+  await page.keyboard.press("m");
+  await page.getByRole("dialog").getByRole("button", { name: "30 min" }).click();
+  for (let n = 0; n < 5; n++) {
+    await settle(page);
+    await page.keyboard.press("m");
+    await page.getByRole("dialog").getByRole("button", { name: "30 min" }).click();
+  }
+  await expect(standing).toContainText(/late/);
+  const late = await standing.textContent();
+  await page.getByRole("button", { name: "What would help?" }).click();
+  const mends = page.getByRole("dialog", { name: "What would help" });
+  const tell = mends.getByRole("listitem").filter({ hasText: "Tell it for" });
+  await expect(tell).toBeVisible({ timeout: 30_000 });
+  await tell.getByRole("button", { name: "It is told" }).click();
+  await expect(standing).not.toHaveText(late ?? "");
+  await expect(standing).not.toContainText("Set out Quince half-moon, load 2 of 2");
+  await expect(button(page, /^Undo/)).toContainText("told later");
+  await settle(page);
+  await button(page, /^Undo/).click();
+  await expect(button(page, /^Undo/)).toContainText("needs more");
+  await expect(standing).toContainText("Set out Quince half-moon, load 2 of 2");
+});
+
+test("two tablets run one day, each with its own hands: what one does the other sees, also after a minute without network", async ({
+  browser,
+}) => {
+  const date = "2026-12-05";
+  await stop();
+  await seed(file("two.db"));
+  await start(file("two.db"), { TEZGAH_NOW: `${date}T02:30:00` });
+  let title = "";
+  const { at } = await workOffUntil(({ jobs, placed }) => {
+    const first = placed
+      .filter(({ taskId }) => jobs.find((each) => each.taskId === taskId)!.person === 1)
+      .sort((a, b) => a.startMin - b.startMin)[0]!;
+    title = jobs.find(({ taskId }) => taskId === first.taskId)!.title;
+    return first.taskId;
+  }, date);
+  await stop();
+  await start(file("two.db"), { TEZGAH_NOW: clockAt(at + 1, date), TEZGAH_SPEED: "1" });
+  const [mine, theirs] = await Promise.all(
+    ["Me", "Helper"].map(async (side) => {
+      const page = await (await browser.newContext()).newPage();
+      await page.goto(`${BASE}/run/${date}`);
+      await page.getByRole("button", { name: side, exact: true }).click();
+      return page;
+    }),
+  );
+  await expect(job(theirs!)).toHaveText(title);
+  await expect(job(mine!)).not.toHaveText(title);
+
+  // Handed over, it is on the other's list.
+  const next = mine!.getByRole("region", { name: "Then" }).getByRole("button").nth(2);
+  await next.click();
+  const handed = (await job(mine!).textContent()) ?? "";
+  await mine!.getByRole("button", { name: "Hand it over" }).click();
+  await expect(mine!.getByRole("button", { name: /^Undo/ })).toContainText("handed over");
+  await theirs!.context().setOffline(true);
+  await settle(theirs!);
+  await button(theirs!, /^Done/).click();
+  await expect(job(theirs!)).not.toHaveText(title);
+  await expect(theirs!.getByRole("alert").filter({ hasText: /waits? on this device/ })).toBeVisible();
+  await settle(mine!);
+  await mine!.keyboard.press("Escape");
+  const doneBefore = await mine!.getByRole("progressbar").getAttribute("aria-valuenow");
+  await theirs!.context().setOffline(false);
+  await expect(theirs!.getByRole("alert").filter({ hasText: /waits? on this device/ })).toBeHidden();
+  await expect(mine!.getByRole("progressbar")).toHaveAttribute(
+    "aria-valuenow",
+    String(Number(doneBefore) + 1),
+  );
+  const events = (await (await fetch(`${BASE}/api/v1/runs/${date}/events`)).json()) as {
+    events: { kind: string; taskId?: string; person: number; deviceId: string }[];
+  };
+  const told = events.events.filter(({ deviceId }) => deviceId !== "script");
+  expect(told.map(({ kind, person }) => [kind, person])).toEqual(
+    expect.arrayContaining([
+      ["moved", 1],
+      ["done", 1],
+    ]),
+  );
+  expect(new Set(told.map(({ deviceId }) => deviceId)).size).toBe(2);
+  // The one that was handed over is now among the helper's jobs.
+  const list = theirs!.getByRole("complementary");
+  await expect(list.or(job(theirs!)).filter({ hasText: handed }).first()).toBeVisible();
+  await Promise.all([mine!, theirs!].map((page) => page.context().close()));
 });
 
 test("scale and oven speak for themselves: grams to go, the next line, decks on their way; a device that vanishes is said", async ({

@@ -20,6 +20,8 @@ export interface EventPage {
 export interface Runs {
   /** The run of a date with its newest sheet; null if that day was never run. */
   find(date: string): StoredRun | null;
+  /** Whether a date was ever run. */
+  has(date: string): boolean;
   /** Keeps a sheet as the newest of its day's run. */
   freeze(day: { readonly id: string; readonly date: string }, sheet: Uint8Array, nowIso: string): StoredRun;
   /** Adds what is not there yet, all or nothing; an id that is there counts once. @returns The newest mark. */
@@ -51,6 +53,7 @@ export function createRuns(db: Database.Database): Runs {
     `SELECT run.id, run.date, edition, sheet, frozen_at FROM run JOIN run_sheet ON run_id = run.id
      WHERE date = ? ORDER BY edition DESC LIMIT 1`,
   );
+  const selectIsRun = db.prepare<[string], { id: string }>("SELECT id FROM run WHERE date = ? LIMIT 1");
   const insertRun = db.prepare("INSERT OR IGNORE INTO run (id, day_id, date) VALUES (?, ?, ?)");
   const insertSheet = db.prepare(
     "INSERT INTO run_sheet (run_id, edition, sheet, frozen_at) VALUES (?, ?, ?, ?)",
@@ -90,6 +93,7 @@ export function createRuns(db: Database.Database): Runs {
   });
   return {
     find,
+    has: (date) => selectIsRun.get(date) !== undefined,
     freeze: (day, sheet, nowIso) => freeze.immediate(day, sheet, nowIso),
     append: (runId, events, nowIso) => append.immediate(runId, events, nowIso),
     listEvents(runId, afterSeq, most) {

@@ -17,6 +17,8 @@ export interface DaySnapshot {
   readonly revision: number;
   readonly lists: RecordLists;
   readonly past: PastLog;
+  /** What happens on the day is told at its run, and stands in the log from there. */
+  readonly hasRun: boolean;
 }
 
 export interface Store {
@@ -59,15 +61,23 @@ export function createStore(db: Database.Database): Store {
   const selectEpoch = db.prepare<[], { epoch: string }>("SELECT epoch FROM file_mark");
   const readEpoch = () => selectEpoch.get()?.epoch ?? "";
   // All of a snapshot is read within one transaction: a write between two of its queries would tear it.
+  const runs = createRuns(db);
   const readDay = db.transaction((date: string): DaySnapshot | null => {
     const records = reader.readDay(date);
-    return records && { epoch: readEpoch(), revision: writer.readRevision(), ...records };
+    return (
+      records && {
+        epoch: readEpoch(),
+        revision: writer.readRevision(),
+        hasRun: runs.has(date),
+        ...records,
+      }
+    );
   });
   return {
     readDay: (date) => readDay.deferred(date),
     readSpan: (from, to, most) => reader.readSpan(from, to, most),
     days: createDayList(db),
-    runs: createRuns(db),
+    runs,
     listDevices: () => repositories.device.list(),
     readKitchen: () => ({
       kitchen: repositories.kitchen.list()[0] ?? null,

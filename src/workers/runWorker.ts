@@ -1,10 +1,8 @@
 import { expose } from "comlink";
 import {
-  adjustRun,
-  foldRun,
+  followRun,
   listBells,
   listRunMends,
-  retimeRun,
   tellCounts,
   tellMoved,
   viewRun,
@@ -13,6 +11,7 @@ import {
   type JobSheet,
   type Retimed,
   type RunEvent,
+  type RunFollower,
   type RunMend,
   type RunSheet,
   type RunState,
@@ -48,26 +47,24 @@ export interface RunAnswer {
   readonly late: readonly { readonly taskId: string; readonly lateMin: number }[];
 }
 
-let open: { readonly sheet: RunSheet; before: (Retimed & { readonly counts: Counts }) | null } | null = null;
+let open: { readonly frozen: RunSheet; readonly follower: RunFollower } | null = null;
 
 /** The sheet that is asked about from now on. */
-function openRun(sheet: RunSheet): void {
-  open = { sheet, before: null };
+function openRun(frozen: RunSheet): void {
+  open = { frozen, follower: followRun(frozen) };
 }
 
 /** Times the rest of the day anew with the least change from how it was told last. */
 function answerRun({ events, nowMin, whose }: RunQuestion): RunAnswer {
   if (!open) throw new Error("answerRun: no run is open");
-  const { before } = open;
-  const state = foldRun(events);
-  const { sheet, counts } = adjustRun(open.sheet, state);
-  const retimed = retimeRun(sheet, before, state, nowMin);
-  open.before = { ...retimed, counts };
+  const { now, before } = open.follower.follow(events, nowMin);
+  const { state, sheet, counts, retimed } = now;
   const personOf = new Map(sheet.jobs.map(({ taskId, person }) => [taskId, person]));
   const isOurs = (taskId: string) =>
     whose === "both" ||
     (state.tasks[taskId]?.person ?? personOf.get(taskId) ?? 0) === (whose === "baker" ? 0 : 1);
   const view = viewRun(sheet, retimed, state, nowMin, isOurs);
+  const moved = [tellCounts(sheet, before?.counts ?? null, counts), tellMoved(retimed, sheet.jobs)];
   return {
     view,
     tasks: state.tasks,
@@ -75,11 +72,8 @@ function answerRun({ events, nowMin, whose }: RunQuestion): RunAnswer {
     lastId: state.lastId,
     bells: listBells(sheet, retimed, state, view),
     breached: retimed.breached,
-    moved:
-      [tellCounts(sheet, before?.counts ?? null, counts), tellMoved(retimed, sheet.jobs)]
-        .filter((line) => line !== null)
-        .join(" ") || null,
-    changed: listChanged(open.sheet, sheet),
+    moved: moved.filter((line) => line !== null).join(" ") || null,
+    changed: listChanged(open.frozen, sheet),
     short: counts.short,
     late: [...retimed.schedule.late]
       .sort((a, b) => b.lateMin - a.lateMin)
@@ -98,9 +92,8 @@ function listChanged(frozen: RunSheet, now: RunSheet): RunAnswer["changed"] {
 /** What would help the day as it was told last, where a promise breaks. */
 function mendRun({ events, nowMin }: RunQuestion): RunMend[] {
   if (!open) throw new Error("mendRun: no run is open");
-  const state = foldRun(events);
-  const { sheet } = adjustRun(open.sheet, state);
-  return listRunMends(sheet, retimeRun(sheet, open.before, state, nowMin), state, nowMin);
+  const { sheet, retimed, state } = open.follower.peek(events, nowMin);
+  return listRunMends(sheet, retimed, state, nowMin);
 }
 
 const api = { openRun, answerRun, mendRun };

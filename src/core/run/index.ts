@@ -26,3 +26,4 @@ export { adjustRun } from "./adjustRun";
 export type { Counts } from "./countPieces";
 export type { LotSheet, LotWork, PieceLots } from "./lots";
 export { openSheet } from "./openSheet";
+export { followRun, type Followed, type RunFollower } from "./followRun";

@@ -29,6 +29,7 @@ export interface RunRecord {
   /** Readings and words that belong to no job. */
   readonly measured: TaskRun["measured"];
   readonly notes: readonly string[];
+  readonly fillings: RunSheet["fillings"];
   /** Of each piece by its id. */
   readonly names: Readonly<Record<string, string>>;
   /** Promises for which there were not enough pieces. */
@@ -73,6 +74,7 @@ export function toRecord(sheet: RunSheet, events: readonly RunEvent[]): RunRecor
     faults,
     measured: state.measured,
     notes: state.notes,
+    fillings: sheet.fillings,
     names: Object.fromEntries(sheet.pieces.map(({ id, name }) => [id, name])),
     short: counts.short,
     takenBack: new Set(events.flatMap((event) => (event.kind === "undone" ? [event.eventId] : []))).size,

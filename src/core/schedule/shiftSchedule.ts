@@ -26,7 +26,11 @@ export function shiftSchedule(
   if (best.cost.brokenMin === 0 && best.cost.latenessMin === 0)
     return describeSchedule(problem, best.placing);
   // A change that gains nothing is none.
-  const sought = pickBetter(laySchedule(problem, orderOf(problem, laid)), laySchedule(problem));
+  // The order that was meant is one of them: what was told meanwhile, and taken back, does not lead away from it.
+  const sought = [orderOf(problem, laid), orderOf(problem, meant)].reduce(
+    (found, order) => pickBetter(found, laySchedule(problem, order)),
+    laySchedule(problem),
+  );
   const isGain =
     sought.cost.brokenMin < best.cost.brokenMin ||
     (sought.cost.brokenMin === best.cost.brokenMin && sought.cost.latenessMin < best.cost.latenessMin);

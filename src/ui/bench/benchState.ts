@@ -15,6 +15,8 @@ export interface DaySnapshot {
   readonly revision: number;
   readonly lists: RecordLists;
   readonly past: PastLog;
+  /** What happens on the day is told at its run, and stands in the log from there. */
+  readonly hasRun: boolean;
   /** For a day that is over: the formulas as they stood then. Empty otherwise. */
   readonly formulasThen: readonly Formula[];
   /** The server's own zone: the kitchen's where it has named none. */
@@ -49,6 +51,8 @@ export interface BenchState {
   readonly date: string;
   /** The day is over: its formulas are those of then. */
   readonly isOver: boolean;
+  /** It is run, or was: what happened on it is told there. */
+  readonly hasRun: boolean;
   /** The zone whose wall clock the kitchen goes by. */
   readonly timeZone: string;
   readonly computersZone: string;

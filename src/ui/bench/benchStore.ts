@@ -179,6 +179,7 @@ export function createBenchStore(input: BenchInput) {
     return {
       date: snapshot.date,
       isOver: findPhase(snapshot.date, firstNow) === "over",
+      hasRun: snapshot.hasRun,
       timeZone: readZone(saver.base),
       computersZone: snapshot.computersZone,
       records: saver.base,
@@ -247,6 +248,7 @@ export function createBenchStore(input: BenchInput) {
         const isNews =
           !isSameFile ||
           next.revision > revision ||
+          next.hasRun !== snapshot.hasRun ||
           next.formulasThen.length !== snapshot.formulasThen.length;
         snapshot = next;
         // What the router remembered is of an earlier now: the clock does not go back by it.
@@ -259,6 +261,7 @@ export function createBenchStore(input: BenchInput) {
         settle({
           ground: toGround(next),
           isOver: findPhase(next.date, readNow()) === "over",
+          hasRun: next.hasRun,
         });
       },
       async refresh() {

@@ -6,10 +6,11 @@ import { describeLimitFault } from "@/schemas/checkValue";
 import { cutRecordLimits } from "@/schemas/limits";
 import { usePicked } from "../bench/BenchProvider";
 import { TextField } from "../controls/TextField";
+import { ByTheRun } from "../run/ByTheRun";
 
 /** What the sheets of one dough really gave: typed once they are cut, it corrects the next forecast. */
 export function CutLog({ cut }: { readonly cut: DayCut }) {
-  const { book, plan, edit } = usePicked("book", "plan", "edit");
+  const { book, plan, edit, hasRun } = usePicked("book", "plan", "edit", "hasRun");
   const planned = cut.plan.sheets.reduce(
     (sum, { count, isDecoration }) => sum + (isDecoration ? 0 : count),
     0,
@@ -38,18 +39,23 @@ export function CutLog({ cut }: { readonly cut: DayCut }) {
       ? describeLimitFault(parsed.value, cutRecordLimits.got)
       : "Use a whole number.";
   };
+  const label = `Really cut, of ${planned} planned`;
   return (
     <div>
-      <TextField
-        label={`Really cut, of ${planned} planned`}
-        value={stored ? String(stored.got) : ""}
-        check={check}
-        onCommit={(text) => {
-          const parsed = parseNumber(text);
-          if (parsed.ok) save(parsed.value);
-          else if (stored) edit([{ kind: "cutRecord", id, record: null }]);
-        }}
-      />
+      {hasRun ? (
+        <ByTheRun label={label} value={stored ? String(stored.got) : null} />
+      ) : (
+        <TextField
+          label={label}
+          value={stored ? String(stored.got) : ""}
+          check={check}
+          onCommit={(text) => {
+            const parsed = parseNumber(text);
+            if (parsed.ok) save(parsed.value);
+            else if (stored) edit([{ kind: "cutRecord", id, record: null }]);
+          }}
+        />
+      )}
       {habit && habit.rollings > 0 && (
         <p className="quiet text-sm">
           your log of {cut.dough.name}: {formatCount(habit.rollings, "rolling")},{" "}

@@ -12,6 +12,7 @@ import { useBench } from "../bench/BenchProvider";
 import { StationLayout } from "../controls/StationLayout";
 import { TextField } from "../controls/TextField";
 import { schoolNames } from "../formula/words";
+import { ByTheRun } from "../run/ByTheRun";
 import { useWeighing } from "./useWeighing";
 
 /** One batch weighed with floury hands: a line a knuckle, a running total, liquid by degrees. */
@@ -149,6 +150,7 @@ const DEGREES_G = [5, 10, 25] as const;
 /** The liquid goes in by degrees; what it took is kept for next time. */
 function LiquidByDegrees({ day: { formula, batch, tookLastG } }: { readonly day: DayBatch }) {
   const { weighing, setWeighing } = useWeighing(formula.id);
+  const hasRun = useBench((state) => state.hasRun);
   const [addedG, setAddedG] = useState(weighing.took?.massG ?? 0);
   const liquid = findLiquidLine(formula);
   const line = batch?.lines.find(({ lineId }) => lineId === liquid?.id);
@@ -200,14 +202,18 @@ function LiquidByDegrees({ day: { formula, batch, tookLastG } }: { readonly day:
             : `${formatMass(addedG - mostG)} above its most: widen the range in the formula if this is right.`}
         </p>
       )}
-      <button
-        type="button"
-        className="btn btn-primary touch"
-        disabled={addedG <= 0}
-        onClick={() => record(addedG)}
-      >
-        {weighing.took ? `Kept: ${formatMass(weighing.took.massG)}. Keep again` : "Keep what it took"}
-      </button>
+      {hasRun ? (
+        <ByTheRun label="It took" value={weighing.took ? formatMass(weighing.took.massG) : null} />
+      ) : (
+        <button
+          type="button"
+          className="btn btn-primary touch"
+          disabled={addedG <= 0}
+          onClick={() => record(addedG)}
+        >
+          {weighing.took ? `Kept: ${formatMass(weighing.took.massG)}. Keep again` : "Keep what it took"}
+        </button>
+      )}
     </section>
   );
 }

@@ -6,6 +6,7 @@ import { describeLimitFault } from "@/schemas/checkValue";
 import { lotRecordLimits, type Limit } from "@/schemas/limits";
 import { usePicked } from "../bench/BenchProvider";
 import { TextField } from "../controls/TextField";
+import { ByTheRun } from "../run/ByTheRun";
 
 interface Props {
   readonly line: PiecePlan;
@@ -14,7 +15,7 @@ interface Props {
 
 /** What the day's lot of a piece really took, or how many leaked: it corrects the next plan. */
 export function LotLog({ line, what }: Props) {
-  const { book, edit } = usePicked("book", "edit");
+  const { book, edit, hasRun } = usePicked("book", "edit", "hasRun");
   const { piece, toFill, works, hold } = line;
   if (toFill === 0) return null;
   // From day and piece, so that two tablets write the same record.
@@ -39,9 +40,11 @@ export function LotLog({ line, what }: Props) {
     edit([{ kind: "lotRecord", id, record: isEmpty ? null : record }]);
   };
   if (what === "leaked") {
+    const label = `Leaked or burst, of ${toFill}`;
+    if (hasRun) return <ByTheRun label={label} value={stored?.leaked?.toString() ?? null} />;
     return (
       <TextField
-        label={`Leaked or burst, of ${toFill}`}
+        label={label}
         value={String(stored?.leaked ?? "")}
         check={(text) => checkWith({ ...lotRecordLimits.leaked, max: stored?.pieces ?? toFill }, text, true)}
         onCommit={(text) => save({ leaked: readOrNull(text) })}
@@ -51,17 +54,23 @@ export function LotLog({ line, what }: Props) {
   const { style, pace } = works[what];
   const craftMinutes = line.handsMin[what === "fill" ? "fillByCraft" : "closeByCraft"];
   const verb = what === "fill" ? "Filling" : "Closing";
+  const label = `${verb} these ${toFill} really took, min`;
+  const taken = stored?.[what] ? formatNumber(stored[what].minutes, 1) : null;
   return (
     <div>
-      <TextField
-        label={`${verb} these ${toFill} really took, min`}
-        value={stored?.[what] ? formatNumber(stored[what].minutes, 1) : ""}
-        check={(text) => checkWith(lotRecordLimits.minutes, text, false)}
-        onCommit={(text) => {
-          const minutes = readOrNull(text);
-          save({ [what]: minutes === null ? null : { style, minutes, craftMinutes } });
-        }}
-      />
+      {hasRun ? (
+        <ByTheRun label={label} value={taken} />
+      ) : (
+        <TextField
+          label={label}
+          value={taken ?? ""}
+          check={(text) => checkWith(lotRecordLimits.minutes, text, false)}
+          onCommit={(text) => {
+            const minutes = readOrNull(text);
+            save({ [what]: minutes === null ? null : { style, minutes, craftMinutes } });
+          }}
+        />
+      )}
       <p className="quiet text-sm">
         {pace.lots > 0
           ? `your pace, by ${formatCount(pace.lots, "lot")}: ${formatNumber(pace.ratio * 100)} % of the craft’s minutes`

@@ -157,7 +157,7 @@ export function JobFace(props: Props) {
               {word && `: ${word}`}
             </p>
           ))}
-          {run?.ranOutAt != null && (
+          {run !== null && run.ranOutAt !== null && (
             <p className="text-lg">
               <strong>The filling ran out</strong> at {run.ranOutAt}.
             </p>

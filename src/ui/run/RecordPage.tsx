@@ -5,9 +5,10 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { RecordRow, RunEvent, RunRecord } from "@/core/run";
-import { formatClock, formatCount, formatDuration, formatNumber } from "@/core/units";
+import { formatClock, formatDuration, formatNumber } from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
-import { CorrectTimes } from "./CorrectTimes";
+import { CorrectJob } from "./CorrectJob";
+import { tellMishap, tellReading } from "./tellEvent";
 
 interface Props {
   readonly record: RunRecord;
@@ -17,26 +18,10 @@ interface Props {
 /** The day's record: each job planned and real, what went wrong and who; corrected, printed, written out, kept in the log. */
 export function RecordPage({ record, events }: Props) {
   const router = useRouter();
-  const [corrected, setCorrected] = useState<RecordRow | null>(null);
-  const [kept, setKept] = useState<string | null>(null);
+  const [correctedId, setCorrectedId] = useState<string | null>(null);
   const { date, dayName, rows, doneCount, tookMin, plannedMin, faults, takenBack, notes, short, names } =
     record;
   const api = `/api/v1/runs/${date}`;
-  const keep = async () => {
-    const answer = await fetch(`${api}/log`, {
-      method: "POST",
-      headers: { "content-type": "application/json" },
-      body: "{}",
-    }).catch(() => null);
-    if (answer?.status === 409) return setKept("The log was changed by another meanwhile. Keep it again.");
-    if (!answer?.ok) return setKept("It could not be kept: Tezgah does not answer. Try again.");
-    const { lots, rollings } = (await answer.json()) as { lots: number; rollings: number };
-    setKept(
-      lots + rollings === 0
-        ? "Nothing to learn yet: no lot is wholly done."
-        : `Kept: ${formatCount(lots, "lot")} and ${formatCount(rollings, "rolling")}. The next plan uses it.`,
-    );
-  };
   return (
     <main className="board min-h-dvh p-4 sm:p-7 print:bg-white print:p-0">
       <header className="flex flex-wrap items-center gap-3">
@@ -57,14 +42,8 @@ export function RecordPage({ record, events }: Props) {
           <a className="btn touch" href={`${api}/record`}>
             <Download size={20} aria-hidden /> JSON
           </a>
-          <button type="button" className="btn btn-primary touch" onClick={() => void keep()}>
-            Keep it in the log
-          </button>
         </div>
       </header>
-      <p role="status" className={kept ? "my-2 rounded-lg bg-base-200 px-4 py-2" : "sr-only"}>
-        {kept}
-      </p>
       <dl className="my-4 flex flex-wrap gap-x-10 gap-y-3">
         <Sum value={`${doneCount} of ${rows.filter(isNeeded).length}`} what="jobs done" />
         {doneCount > 0 && (
@@ -109,19 +88,16 @@ export function RecordPage({ record, events }: Props) {
         </thead>
         <tbody>
           {rows.map((row) => (
-            <Row key={row.job.taskId} row={row} onCorrect={() => setCorrected(row)} />
+            <Row key={row.job.taskId} row={row} onCorrect={() => setCorrectedId(row.job.taskId)} />
           ))}
         </tbody>
       </table>
-      <CorrectTimes
-        row={corrected}
-        date={date}
+      <CorrectJob
+        row={rows.find(({ job }) => job.taskId === correctedId) ?? null}
+        record={record}
         events={events}
-        onClose={() => setCorrected(null)}
-        onCorrected={() => {
-          setCorrected(null);
-          router.refresh();
-        }}
+        onClose={() => setCorrectedId(null)}
+        onCorrected={() => router.refresh()}
       />
     </main>
   );
@@ -197,22 +173,9 @@ const tellWhat = (row: RecordRow, moreMin: number): string => {
     ...(pieces !== job.pieces ? [`${pieces} of ${job.pieces}`] : []),
     ...(ranOutAt !== null ? [`the filling ran out at ${ranOutAt}`] : []),
     ...(moreMin > 0 ? [`needed ${formatDuration(moreMin)} more`] : []),
-    ...mishaps.map(
-      ({ mishap, count, word, isLost }) =>
-        `${count} ${mishap}${isLost ? " and lost" : ""}${word && `: ${word}`}`,
-    ),
+    ...mishaps.map(tellMishap),
     ...(pouredG > 0 ? [`${formatNumber(pouredG)} g poured`] : []),
-    ...measured.map(({ measure, value }) => `${measureWords[measure]} ${formatNumber(value, 1)}`),
+    ...measured.map(tellReading),
     ...notes,
   ].join("; ");
 };
-
-const measureWords = {
-  massG: "grams",
-  coreC: "core °C",
-  ovenC: "oven °C",
-  oilC: "oil °C",
-  roomC: "room °C",
-  thicknessMm: "thick mm",
-  cutCount: "really cut",
-} as const;

@@ -40,7 +40,8 @@ export function WentWrong({ open, onClose, told, ...props }: Props) {
 /** A trouble, or that a filling ran out. */
 type Choice = { readonly mishap: Mishap } | { readonly formulaId: string; readonly name: string };
 
-function WrongForm({
+/** The form by itself. */
+export function WrongForm({
   told,
   fillings,
   onWrong,

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { toRecord } from "@/core/run";
+import { foldRun, toRecord } from "@/core/run";
 import { NotRun } from "@/ui/run/NotRun";
 import { RecordPage } from "@/ui/run/RecordPage";
 import { guardFile } from "../../../fileGuard";
@@ -14,7 +14,7 @@ export default async function Page({ params }: { readonly params: Promise<{ read
   return guardFile(() => {
     const run = loadRun(date);
     return run ? (
-      <RecordPage record={toRecord(run.sheet, run.events)} events={run.events} />
+      <RecordPage record={toRecord(run.sheet, run.events)} events={foldRun(run.events).counted} />
     ) : (
       <NotRun date={date} />
     );

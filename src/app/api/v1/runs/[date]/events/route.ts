@@ -3,6 +3,8 @@ import { isBusy } from "@/data/fileFault";
 import { getStore } from "@/data/getStore";
 import { MAX_EVENTS, validateRunEvent } from "@/schemas/runEvents";
 import { readClock } from "../../../../../clock";
+import { keepLog } from "../../../../../keepLog";
+import { loadRun } from "../../../../../loadRun";
 import { readJson, refuse } from "../../../../readJson";
 import { stored } from "../../../../stored";
 import { refuseNoRun } from "../refuseNoRun";
@@ -60,6 +62,7 @@ export const POST = stored(async (request: Request, { params }: Context): Promis
   );
   try {
     const seq = runs.append(run.id, good, readClock().toISOString());
+    learn(date, good);
     return Response.json({ kept: good.map(({ id }) => id), refused, seq });
   } catch (error) {
     if (!isBusy(error)) throw error;
@@ -68,6 +71,32 @@ export const POST = stored(async (request: Request, { params }: Context): Promis
     return busy;
   }
 });
+
+/** Kinds that say something of minutes, leaks, yields or liquids. */
+const learned: ReadonlySet<RunEvent["kind"]> = new Set([
+  "done",
+  "wrong",
+  "measured",
+  "poured",
+  "ranOut",
+  "undone",
+]);
+
+/** The log goes with what happened. The events are kept whatever becomes of it, and the next ones try again. */
+function learn(date: string, news: readonly RunEvent[]): void {
+  if (!news.some(({ kind }) => learned.has(kind))) return;
+  const run = loadRun(date);
+  if (!run) return;
+  const isNew = new Set(news.map(({ id }) => id));
+  try {
+    keepLog(
+      run,
+      run.events.filter(({ id }) => !isNew.has(id)),
+    );
+  } catch (error) {
+    if (!isBusy(error)) throw error;
+  }
+}
 
 const readId = (event: unknown): string | null =>
   typeof event === "object" && event !== null && "id" in event && typeof event.id === "string"
