@@ -33,6 +33,12 @@ test("every curl line of the handbook answers with what it says", ({ baseURL }) 
       plan: expect.any(Object),
     }),
   );
+  // An oven that is 18 degrees below its setting leaves them pale.
+  const pale = answers.find((answer) => "otherwise" in answer) as {
+    causes: { id: string; probability: number }[];
+  };
+  expect(pale.causes[0]!.id).toBe("cool");
+  expect(pale.causes[0]!.probability).toBeGreaterThan(0.8);
   // Five staggered rows of six: 5.5 · 90 ≤ 530 and 4 · 77.9 ≤ 340. Oler: 25.7 + 9.7 + 1 = 36.
   expect(answers).toContainEqual(expect.objectContaining({ count: 30, upperBound: 36 }));
   expect(answers).toContainEqual(expect.objectContaining({ trimG: 0, kind: "wrapped" }));

@@ -4,15 +4,7 @@ import { checkSchedule } from "../schedule";
 import { listDemoWorld } from "@/demo";
 import { toTable } from "@/schemas/recordTable";
 import { toDayBook } from "@/schemas/toDayBook";
-import {
-  adjustRun,
-  foldRun,
-  freezeRun,
-  openSheet,
-  retimeRun,
-  type RunEvent,
-  type RunSheet,
-} from ".";
+import { adjustRun, foldRun, freezeRun, openSheet, retimeRun, type RunEvent, type RunSheet } from ".";
 import { countPieces } from "./countPieces";
 
 const table = toTable(listDemoWorld());

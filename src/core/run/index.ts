@@ -27,3 +27,5 @@ export type { Counts } from "./countPieces";
 export type { LotSheet, LotWork, PieceLots } from "./lots";
 export { openSheet } from "./openSheet";
 export { followRun, type Followed, type RunFollower } from "./followRun";
+export { findTrouble, readLotFigures } from "./lotFigures";
+export { tellChange, toPieceChange, type PieceNow, type ToldChange } from "./pieceRemedy";

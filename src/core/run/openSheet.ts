@@ -2,7 +2,8 @@ import type { JobSheet, PieceSheet, RunSheet } from "./runSheet";
 
 /** What sheets did not say before lots were counted anew. */
 type Since = "fillings";
-type PieceSince = "lots" | "roles" | "needBlanks" | "blanksTaken" | "fillings" | "promises";
+type PieceSince =
+  "lots" | "roles" | "needBlanks" | "blanksTaken" | "fillings" | "promises" | "figures" | "now";
 type Stored = Omit<RunSheet, Since | "jobs" | "pieces"> &
   Partial<Pick<RunSheet, Since>> & {
     readonly jobs: readonly (Omit<JobSheet, "lot"> & Partial<Pick<JobSheet, "lot">>)[];
@@ -16,6 +17,8 @@ const noLots: Pick<PieceSheet, PieceSince> = {
   blanksTaken: 0,
   fillings: [],
   promises: [],
+  figures: {},
+  now: null,
 };
 
 /** A frozen sheet as it was kept, by whatever edition of this programme: of an early one no lot is counted anew. */

@@ -1,6 +1,9 @@
 import { countPieces, type Counts } from "./countPieces";
 import type { RunEvent } from "./event";
 import { foldRun, UNTOUCHED, type TaskRun } from "./foldRun";
+import type { LotFigures, Trouble } from "../remedy";
+import { findTrouble, readLotFigures } from "./lotFigures";
+import type { PieceNow } from "./pieceRemedy";
 import type { JobSheet, RunSheet } from "./runSheet";
 
 /** A job as it was planned and as it went. */
@@ -8,6 +11,10 @@ export interface RecordRow extends TaskRun {
   readonly job: JobSheet;
   /** Pieces that it was done to; none where nothing was left for it. */
   readonly pieces: number;
+  /** What went wrong with it, with what stands on record of its lot. */
+  readonly causes: readonly { readonly trouble: Trouble; readonly figures: LotFigures }[];
+  /** What its piece is made by; null where it is of no piece. */
+  readonly now: PieceNow | null;
   readonly plannedStartMin: number;
   readonly plannedEndMin: number;
   /** Minutes that it took; null while it is not done. */
@@ -50,6 +57,10 @@ export function toRecord(sheet: RunSheet, events: readonly RunEvent[]): RunRecor
       return {
         ...run,
         job,
+        causes: [...new Set(run.mishaps.flatMap(({ mishap }) => findTrouble(mishap, job) ?? []))].map(
+          (trouble) => ({ trouble, figures: readLotFigures(sheet, state, job.taskId) }),
+        ),
+        now: sheet.pieces.find(({ id }) => id === job.pieceId)?.now ?? null,
         pieces: counts.pieces[job.taskId] ?? job.pieces,
         plannedStartMin,
         plannedEndMin: plannedStartMin + job.plannedMin,

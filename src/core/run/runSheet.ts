@@ -6,11 +6,13 @@ import type { CraftHold } from "../habits";
 import type { TrayLoading } from "../loading";
 import type { Piece, CutRole, DayBatch, DayBook, DayPlan, PiecePlan, Station, TaskKind } from "../plan";
 import type { HoldMend, Seal, Vents } from "../sealing";
+import type { LotFigures } from "../remedy";
 import type { OvenScale } from "../units";
 import { listFigures, type JobFigure } from "./jobFigures";
 import { listJobSteps, listStandingBefore, tellLooks } from "./jobSteps";
 import type { JobStep, Looks, StandingStep } from "./jobSteps";
 import { freezeLots, freezeLotWork, type LotWork, type PieceLots } from "./lots";
+import { planFigures, readPieceNow, type PieceNow } from "./pieceRemedy";
 import type { RunPlan } from "./runProblem";
 
 /** A job as it was planned, told in full: nothing else is needed to do it. */
@@ -81,6 +83,9 @@ export interface PieceSheet extends PieceLots {
   readonly loading: TrayLoading;
   /** How many are filled and closed. */
   readonly toFill: number;
+  /** What stands of it before anything is made, and what a remedy would change. */
+  readonly figures: LotFigures;
+  readonly now: PieceNow | null;
   /** What would lower the leaks of loads to come, the one that lowers them most first; null where nothing is closed. */
   readonly hold: { readonly leakShare: number; readonly remedies: readonly SealRemedy[] } | null;
   /** What the craft reckons of the day's lot, without any log: what really happened is kept beside it. */
@@ -150,7 +155,7 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
       plan.tasks.flatMap(({ id, slackMin }) => (slackMin > 0 ? [[id, slackMin]] : [])),
     ),
     jobs: plan.tasks.map((task) => tellJob(task, plan, book)),
-    pieces: plan.lines.map((line) => freezePiece(line, plan)),
+    pieces: plan.lines.map((line) => freezePiece(line, plan, book)),
     cuts: plan.cuts.map(({ id, dough, plan: { sheets } }) => ({
       id,
       doughId: dough.id,
@@ -164,10 +169,12 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
   };
 }
 
-function freezePiece(line: PiecePlan, plan: DayPlan): PieceSheet {
+function freezePiece(line: PiecePlan, plan: DayPlan, book: DayBook): PieceSheet {
   const { piece, formed, seal, loading, toFill, works, handsMin, hold } = line;
   return {
     ...freezeLots(line, plan),
+    figures: planFigures(line, book),
+    now: readPieceNow(piece),
     id: piece.id,
     name: piece.name,
     formed: { section: formed.section, marginMm: formed.marginMm, fromAbove: formed.fromAbove },

@@ -5,6 +5,7 @@ import { correctTimes, type RecordRow, type RunEvent, type RunRecord } from "@/c
 import { formatClock, parseClock } from "@/core/units";
 import { createId } from "../bench/createId";
 import { Dialog } from "../shell/Dialog";
+import { CauseList } from "../remedy/CauseList";
 import { CutCounts } from "./CutCounts";
 import { sendEvents } from "./sendEvents";
 import { tellEvent } from "./tellEvent";
@@ -19,6 +20,8 @@ interface Props {
   readonly onCorrected: () => void;
 }
 
+/** All that may have been it. */
+const MOST_CAUSES = 8;
 /** Where events of the record page come from. */
 const DEVICE_ID = "record";
 
@@ -107,6 +110,16 @@ function JobForm({
         )}
         onTakeBack={(eventId) => tell({ kind: "undone", eventId })}
       />
+      {row.causes.map(({ trouble, figures }) => (
+        <CauseList
+          key={trouble}
+          trouble={trouble}
+          figures={figures}
+          now={row.now}
+          most={MOST_CAUSES}
+          onTake={null}
+        />
+      ))}
       <button type="button" className="btn touch" onClick={() => setAdding(true)}>
         Something went wrong
       </button>

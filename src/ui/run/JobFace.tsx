@@ -2,12 +2,23 @@
 
 import { Check, Volume1 } from "lucide-react";
 import type { WeighStep } from "@/core/formula";
-import type { JobFigure, JobSheet, Retimed, RunJob, RunSheet, SealRemedy, TaskRun } from "@/core/run";
+import {
+  findTrouble,
+  readLotFigures,
+  type JobFigure,
+  type JobSheet,
+  type Retimed,
+  type RunJob,
+  type RunSheet,
+  type TaskRun,
+} from "@/core/run";
 import { formatClock, formatDuration, formatNumber, formatScale } from "@/core/units";
+import { CauseList } from "../remedy/CauseList";
 import { CutCounts } from "./CutCounts";
 import { JobPicture } from "./JobPicture";
 import { JobReadings } from "./JobReadings";
 import { canSpeak, speak } from "./sound";
+import type { Remedy } from "./runStore";
 import type { Readings } from "./useReadings";
 
 interface Props {
@@ -16,13 +27,15 @@ interface Props {
   readonly sheet: RunSheet;
   readonly readings: Readings;
   readonly run: TaskRun | null;
+  /** Of all jobs: what stands on record of its lot. */
+  readonly tasks: Readonly<Record<string, TaskRun>>;
   readonly breaches: Retimed["breached"];
   /** It is looked at ahead of its turn. */
   readonly isLater: boolean;
   readonly onBack: () => void;
   readonly onPart: (part: string) => void;
   /** The piece is made otherwise from now on. */
-  readonly onTake: (remedy: SealRemedy) => void;
+  readonly onTake: (remedy: Remedy & { readonly text: string }) => void;
   /** So much liquid went into a line of the weigh-out, g. */
   readonly onPoured: (part: string, massG: number) => void;
   /** One portion on the scale, g. */
@@ -33,6 +46,8 @@ interface Props {
   readonly onHandOver: (() => void) | null;
 }
 
+/** Causes of what went wrong that are named on the face; all of them stand in the record. */
+const CAUSES_SHOWN = 2;
 /** Remedies that are offered at once. */
 const REMEDIES_SHOWN = 2;
 
@@ -44,6 +59,7 @@ export function JobFace(props: Props) {
     sheet,
     readings,
     run,
+    tasks,
     breaches,
     isLater,
     onBack,
@@ -57,7 +73,10 @@ export function JobFace(props: Props) {
   } = props;
   const { title, about, figures, looks, cautions, drawing, weighing, steps } = told;
   const done = run?.parts ?? [];
-  const hold = sheet.pieces.find(({ id }) => id === told.pieceId)?.hold ?? null;
+  const piece = sheet.pieces.find(({ id }) => id === told.pieceId);
+  const hold = piece?.hold ?? null;
+  const last = run?.mishaps.at(-1);
+  const trouble = last ? findTrouble(last.mishap, told) : null;
   const leaks = (run?.mishaps ?? []).some(({ mishap }) => mishap === "leaked" || mishap === "burst");
   const remedies = leaks && hold ? hold.remedies.slice(0, REMEDIES_SHOWN) : [];
   const leakShare = hold?.leakShare ?? 0;
@@ -161,6 +180,15 @@ export function JobFace(props: Props) {
             <p className="text-lg">
               <strong>The filling ran out</strong> at {run.ranOutAt}.
             </p>
+          )}
+          {trouble && (
+            <CauseList
+              trouble={trouble}
+              figures={readLotFigures(sheet, { tasks }, told.taskId)}
+              now={piece?.now ?? null}
+              most={CAUSES_SHOWN}
+              onTake={(change, text) => onTake({ change, text })}
+            />
           )}
           {remedies.length > 0 && (
             <section aria-label="For the next load" className="flex flex-wrap gap-2">

@@ -6,10 +6,11 @@ import type { JobSheet } from "@/core/run";
 import { AsideLists } from "./AsideLists";
 import { BellBanner } from "./BellBanner";
 import { JobFace } from "./JobFace";
+import { listMeasured } from "./listMeasured";
 import { NeedsMore } from "./NeedsMore";
 import { RunButtons } from "./RunButtons";
 import { RunHeader } from "./RunHeader";
-import type { RunStore } from "./runStore";
+import type { Happening, RunStore } from "./runStore";
 import { useBells } from "./useBells";
 import { useNowMin } from "./useNowMin";
 import { useReadings } from "./useReadings";
@@ -37,12 +38,20 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
   const job = looked ?? answer?.view.now ?? null;
   const told = job ? sheetOf(job.taskId) : undefined;
 
+  /** What ends takes with it what the thermometers say of it. */
+  const tell = (...happenings: readonly Happening[]) =>
+    happen(
+      ...happenings.flatMap((each) => {
+        const ended = each.kind === "done" && each.part === undefined ? sheetOf(each.taskId) : undefined;
+        return ended ? [...listMeasured(ended, readings), each] : [each];
+      }),
+    );
   const done = () => {
     if (!job || !answer) return;
     setLookedAt(null);
     if (!job.hasBegun) return happen({ kind: "begun", taskId: job.taskId });
     const { now, following } = answer.view;
-    happen(
+    tell(
       { kind: "done", taskId: job.taskId },
       ...(following && now?.taskId === job.taskId ? [{ kind: "begun", taskId: following } as const] : []),
     );
@@ -70,7 +79,7 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
       <RunHeader store={store} nowMin={nowMin} bells={bells} />
       <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[minmax(0,1fr)_26rem]">
         <main id="surface" className="board flex min-h-0 flex-col gap-3 p-4 sm:p-7 lg:overflow-y-auto">
-          <BellBanner bells={bells} sheetOf={sheetOf} onHappen={happen} />
+          <BellBanner bells={bells} sheetOf={sheetOf} onHappen={tell} />
           {told && job ? (
             <JobFace
               key={told.taskId}
@@ -82,6 +91,7 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
               breaches={answer.breached.filter(({ taskId }) => taskId === job.taskId)}
               isLater={looked !== null}
               onBack={() => setLookedAt(null)}
+              tasks={answer.tasks}
               onTake={(remedy) => told.pieceId !== null && void take(told.pieceId, remedy)}
               onPoured={(part, massG) =>
                 happen(

@@ -52,7 +52,18 @@ function createServer(date: string): RunServer {
   }
   const json = { "content-type": "application/json" };
   return {
-    async changePiece(id, { set, was }) {
+    async changePiece(id, remedy) {
+      if ("change" in remedy) {
+        const taken = await fetch(`${base}/remedy`, {
+          method: "POST",
+          headers: json,
+          body: JSON.stringify({ pieceId: id, change: remedy.change }),
+        });
+        if (taken.ok) return null;
+        const { faults } = (await taken.json()) as { faults: readonly { readonly message: string }[] };
+        return faults[0]?.message ?? `the server answered ${taken.status}.`;
+      }
+      const { set, was } = remedy;
       const group = { id: createId("remedy"), changes: [{ kind: "piece", id, set, was }] };
       const changed = await fetch("/api/bench/changes", {
         method: "POST",

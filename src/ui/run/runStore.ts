@@ -1,12 +1,13 @@
 import { createStore, type StoreApi } from "zustand/vanilla";
 import type { RunEvent, RunMend, RunSheet, SealRemedy } from "@/core/run";
+import type { RemedyChange } from "@/core/remedy";
 import type { RunAnswer, RunInput, Whose } from "@/workers/createRunClient";
 import type { EventBox } from "./eventBox";
 
 /** What the server says of a run. */
 export interface RunServer {
   /** Changes a piece from now on and has the rest of the day frozen anew. @returns Why it could not be; null if it is. */
-  changePiece(pieceId: string, remedy: Pick<SealRemedy, "set" | "was">): Promise<string | null>;
+  changePiece(pieceId: string, remedy: Remedy): Promise<string | null>;
   fetchSheet(): Promise<RunSheet | null>;
   /** Null: there is no run of this date. */
   fetchEvents(after: number): Promise<{ events: RunEvent[]; seq: number; edition: number } | null>;
@@ -32,6 +33,9 @@ export interface RunStoreInput {
   /** Times the rest of the day; null where a newer question came meanwhile. */
   readonly ask: (question: RunInput) => Promise<RunAnswer | null>;
 }
+
+/** What a piece is made by from now on: its fields as they are to be, or a step away from what they are. */
+export type Remedy = Pick<SealRemedy, "set" | "was"> | { readonly change: RemedyChange };
 
 /** Something that happens here and now; who, when and where from is added. */
 export type Happening = RunEvent extends infer E
@@ -60,7 +64,7 @@ export interface RunScreen {
   /** Takes the last tap back. */
   undo(): void;
   /** Makes a piece otherwise from the next load on. */
-  take(pieceId: string, remedy: SealRemedy): Promise<void>;
+  take(pieceId: string, remedy: Remedy & { readonly text: string }): Promise<void>;
   setWhose(whose: Whose): void;
   /** Looks at the clock, and at what others did. */
   tick(): Promise<void>;

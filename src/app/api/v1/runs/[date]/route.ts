@@ -1,9 +1,6 @@
 import { gunzipSync } from "node:zlib";
 import { getStore } from "@/data/getStore";
-import { PLAN_END_MS, runJob } from "@/jobs/pool";
-import { readClock } from "../../../../clock";
-import { loadBook } from "../../../../loadDay";
-import { refuseJob } from "../../../calculator";
+import { freezeDay } from "../../../../freezeDay";
 import { readJson, refuse } from "../../../readJson";
 import { stored } from "../../../stored";
 import { refuseNoRun } from "./refuseNoRun";
@@ -38,13 +35,5 @@ export const POST = stored(async (request: Request, { params }: Context): Promis
   const { anew = false } = (body.value ?? {}) as { anew?: unknown };
   if (typeof anew !== "boolean") return refuse([{ path: "anew", message: "Use true or false." }]);
   if (known && !anew) return Response.json({ id: known.id, edition: known.edition });
-  const book = loadBook(date);
-  if (!book) return refuse([{ path: "date", message: `There is no day ${date.slice(0, 20)}.` }], 404);
-  // Of a day that runs the rest is timed from what happened: planned from now it would all be done once more.
-  const frozen = await runJob("freezeDay", known ? { ...book, nowMin: null } : book, PLAN_END_MS);
-  if (!frozen.ok) return refuseJob(frozen.failure);
-  if (!frozen.value)
-    return refuse([{ path: "date", message: "This day has nothing to do yet. Take an order first." }], 409);
-  const { id, edition } = getStore().runs.freeze(book.day, frozen.value, readClock().toISOString());
-  return Response.json({ id, edition }, { status: 201 });
+  return freezeDay(date);
 });
