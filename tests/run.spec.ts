@@ -54,8 +54,9 @@ async function workOffUntil(
   const sheet = (await (await fetch(`${BASE}/api/v1/runs/${date}`)).json()) as Sheet;
   const taskId = typeof pick === "string" ? pick : pick(sheet);
   const at = sheet.placed.find((each) => each.taskId === taskId)!.startMin;
-  const told = { person: 0, deviceId: "script" };
+  const personOf = (id: string) => sheet.jobs.find((each) => each.taskId === id)!.person;
   const events = sheet.placed.flatMap(({ taskId: id, startMin, mode }) => {
+    const told = { person: personOf(id), deviceId: "script" };
     const endMin = startMin + sheet.problem.tasks.find((task) => task.id === id)!.modes[mode]!.durationMin;
     return [
       ...(startMin < at || id === taskId
@@ -163,6 +164,10 @@ test("server killed, network gone: taps are shown, wait on the device over a min
   await button(page, /^Done/).click();
   await expect(job(page)).toHaveText("Cook softened leeks");
   const waits = page.getByRole("alert").filter({ hasText: "waits on this device" });
+  await expect(page.getByRole("alert").filter({ hasText: /taps? waits? on this device/ })).toBeVisible();
+  // The page is on the device too: loaded again without the server it is where it was.
+  await page.reload();
+  await expect(job(page)).toHaveText("Cook softened leeks");
   await expect(page.getByRole("alert").filter({ hasText: /taps? waits? on this device/ })).toBeVisible();
   await start(file("run.db"), EARLY);
   await expect(waits).toBeHidden();

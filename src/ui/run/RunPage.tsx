@@ -3,10 +3,12 @@
 import { useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { readDayMin, type DayClock } from "@/time/dayClock";
+import { keepPage } from "./keepPage";
 import { NotRun, Waiting } from "./NotRun";
 import { openRun } from "./openRun";
 import { RunFace } from "./RunFace";
 import type { RunStore } from "./runStore";
+import { readSinceTold } from "./sinceTold";
 
 /** How often the clock, and what others did, is looked at, ms. */
 const TICK_MS = 2000;
@@ -18,13 +20,15 @@ interface Props {
 
 /** A running day: opened in the browser, since all it knows is there or on its way. */
 export function RunPage({ date, clock }: Props) {
-  const [store, setStore] = useState<RunStore | null>(null);
+  const [opened, setOpened] = useState<Opened | null>(null);
   useEffect(() => {
-    const opened = openRun(date, clock);
+    const [sinceMs, openedMs] = [readSinceTold(clock, Date.now()), performance.now()];
+    const nowMin = () => readDayMin(date, clock, sinceMs + performance.now() - openedMs);
+    const store = openRun(date, nowMin);
     // Opened by an effect, as the device's box and worker are the browser's own.
-    queueMicrotask(() => setStore(opened));
-    void opened.getState().start();
-    const tick = () => void opened.getState().tick();
+    queueMicrotask(() => setOpened({ store, nowMin }));
+    void store.getState().start().then(keepPage);
+    const tick = () => void store.getState().tick();
     const timer = setInterval(tick, TICK_MS);
     window.addEventListener("online", tick);
     document.addEventListener("visibilitychange", tick);
@@ -34,18 +38,17 @@ export function RunPage({ date, clock }: Props) {
       document.removeEventListener("visibilitychange", tick);
     };
   }, [date, clock]);
-  return store ? (
-    <Phases date={date} clock={clock} store={store} />
-  ) : (
-    <Waiting text="The day is being opened…" />
-  );
+  return opened ? <Phases date={date} {...opened} /> : <Waiting text="The day is being opened…" />;
 }
 
-function Phases({ date, clock, store }: Props & { readonly store: RunStore }) {
+interface Opened {
+  readonly store: RunStore;
+  readonly nowMin: () => number;
+}
+
+function Phases({ date, store, nowMin }: Opened & { readonly date: string }) {
   const phase = useStore(store, (state) => state.phase);
-  const [openedMs] = useState(() => performance.now());
-  if (phase === "running")
-    return <RunFace store={store} nowMin={() => readDayMin(date, clock, performance.now() - openedMs)} />;
+  if (phase === "running") return <RunFace store={store} nowMin={nowMin} />;
   if (phase === "failed")
     return <Waiting text="Tezgah does not answer. It is asked again every 2 seconds." />;
   if (phase === "notRun") return <NotRun date={date} />;

@@ -1,5 +1,13 @@
-import { createStore, del, entries, set } from "idb-keyval";
-import type { RunEvent } from "@/core/run";
+import { createStore, del, entries, get, set } from "idb-keyval";
+import type { RunEvent, RunSheet } from "@/core/run";
+
+/** A day as it was heard last. */
+export interface KeptDay {
+  readonly sheet: RunSheet;
+  readonly edition: number;
+  readonly seq: number;
+  readonly events: readonly RunEvent[];
+}
 
 /** What happened and has not come to the server yet, kept on the device. */
 export interface EventBox {
@@ -7,6 +15,9 @@ export interface EventBox {
   /** Resolves when it is on the device; a device without storage keeps nothing, and the page goes on. */
   put(events: readonly RunEvent[]): Promise<void>;
   drop(ids: readonly string[]): Promise<void>;
+  /** Keeps the day as it was heard, for a page that is opened again without the server. */
+  keepDay(day: KeptDay): Promise<void>;
+  readDay(): Promise<KeptDay | null>;
 }
 
 /**
@@ -15,6 +26,7 @@ export interface EventBox {
  */
 export function createEventBox(date: string): EventBox {
   const database = createStore("tezgah-run", "events");
+  const dayKey = `day ${date}`;
   const key = (id: string) => `${date}/${id}`;
   return {
     async list() {
@@ -23,6 +35,12 @@ export function createEventBox(date: string): EventBox {
     },
     async put(events) {
       await Promise.all(events.map((event) => set(key(event.id), event, database))).catch(() => undefined);
+    },
+    async keepDay(day) {
+      await set(dayKey, day, database).catch(() => undefined);
+    },
+    async readDay() {
+      return (await get<KeptDay>(dayKey, database).catch(() => undefined)) ?? null;
     },
     async drop(ids) {
       await Promise.all(ids.map((id) => del(key(id), database))).catch(() => undefined);

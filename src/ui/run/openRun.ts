@@ -1,6 +1,5 @@
 import { openSheet, type RunEvent } from "@/core/run";
 import type { GroupAnswer } from "@/schemas/change";
-import { readDayMin, type DayClock } from "@/time/dayClock";
 import { createMendClient, createRunClient, type RunClient } from "@/workers/createRunClient";
 import { createId } from "../bench/createId";
 import { createEventBox } from "./eventBox";
@@ -11,8 +10,7 @@ const DEVICE_KEY = "tezgah-device";
 const ANSWER_WITHIN_MS = 10_000;
 
 /** The run of a date on this page, with its server, its box and its worker. In the browser only. */
-export function openRun(date: string, clock: DayClock): RunStore {
-  const openedMs = performance.now();
+export function openRun(date: string, nowMin: () => number): RunStore {
   let client: RunClient | null = null;
   return createRunStore({
     date,
@@ -20,7 +18,7 @@ export function openRun(date: string, clock: DayClock): RunStore {
     box: createEventBox(date),
     deviceId: readDeviceId(),
     createId: () => createId("tap"),
-    nowMin: () => readDayMin(date, clock, performance.now() - openedMs),
+    nowMin,
     async mend(input) {
       const mender = createMendClient();
       try {

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import type { RunEvent, RunSheet } from "@/core/run";
 import { foldRun } from "@/core/run";
 import type { RunAnswer } from "@/workers/createRunClient";
-import type { EventBox } from "./eventBox";
+import type { EventBox, KeptDay } from "./eventBox";
 import { createRunStore, type RunServer } from "./runStore";
 
 const sheet = {
@@ -49,8 +49,14 @@ function createServer() {
 
 function createBox(): EventBox & { readonly held: Map<string, RunEvent> } {
   const held = new Map<string, RunEvent>();
+  let day: KeptDay | null = null;
   return {
     held,
+    keepDay: (heard) => {
+      day = heard;
+      return Promise.resolve();
+    },
+    readDay: () => Promise.resolve(day),
     list: () => Promise.resolve([...held.values()]),
     put: (events) => {
       events.forEach((event) => held.set(event.id, event));
@@ -102,6 +108,36 @@ test("a tap is shown at once, kept on the device, and gone from it when the serv
   await settle();
   expect(tablet.getState()).toMatchObject({ waiting: 0, isLinked: true });
   expect([box.held.size, server.disk.length]).toEqual([0, 2]);
+});
+
+test("loaded again without the server it goes on with what it heard and what it holds, and catches up", async () => {
+  const { server, calls } = createServer();
+  const box = createBox();
+  const tablet = openTablet(calls, box, "wall");
+  await tablet.getState().start();
+  tablet.getState().happen(done("a"));
+  await settle();
+  await tablet.getState().tick();
+  server.mood = "gone";
+  tablet.getState().happen(done("b"));
+  await settle();
+  const again = openTablet(calls, box, "wall");
+  await again.getState().start();
+  await settle();
+  expect(again.getState()).toMatchObject({ phase: "running", isLinked: false, waiting: 1, sheet });
+  expect(Object.keys(again.getState().answer!.tasks)).toEqual(["a", "b"]);
+  again.getState().happen(done("c"));
+  await settle();
+  server.mood = "well";
+  await again.getState().tick();
+  await settle();
+  expect(again.getState()).toMatchObject({ waiting: 0, isLinked: true });
+  expect(server.disk.map((event) => "taskId" in event && event.taskId)).toEqual(["a", "b", "c"]);
+  // A device that never heard of the day waits for the server.
+  server.mood = "gone";
+  const fresh = openTablet(calls, createBox(), "other");
+  await fresh.getState().start();
+  expect(fresh.getState().phase).toBe("failed");
 });
 
 test("undo takes back the whole tap, and undo again the tap before it", async () => {

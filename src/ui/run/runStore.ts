@@ -135,7 +135,8 @@ export function createRunStore(input: RunStoreInput): RunStore {
       const news = page.events.filter(({ id }) => !known.has(id));
       for (const event of page.events) known.set(event.id, event);
       seq = page.seq;
-      if (page.edition !== edition) {
+      const isOther = page.edition !== edition;
+      if (isOther) {
         const sheet = await input.server.fetchSheet();
         if (sheet) {
           edition = page.edition;
@@ -143,6 +144,9 @@ export function createRunStore(input: RunStoreInput): RunStore {
         }
       }
       set({ isLinked: true });
+      const { sheet } = get();
+      if (sheet && (page.events.length > 0 || isOther))
+        void input.box.keepDay({ sheet, edition, seq, events: [...known.values()] });
       return news.length > 0;
     }
 
@@ -171,8 +175,12 @@ export function createRunStore(input: RunStoreInput): RunStore {
         try {
           await hear();
         } catch {
-          set({ isLinked: false, phase: "failed" });
-          return;
+          set({ isLinked: false });
+          const kept = await input.box.readDay();
+          if (!kept) return set({ phase: "failed" });
+          ({ seq, edition } = kept);
+          for (const event of kept.events) known.set(event.id, event);
+          set({ sheet: kept.sheet });
         }
         if (!get().sheet) {
           set({ phase: "notRun" });
