@@ -6,6 +6,7 @@ import { laySchedule, type Effort } from "./laySchedule";
 import { boundSchedule, type ScheduleBound } from "./lowerBound";
 import type { Order } from "./order";
 import type { Placing } from "./placeTasks";
+import { createRandom } from "../seededRandom";
 import { compareCosts, type Schedule, type ScheduleCost, type ScheduleProblem } from "./problem";
 import { pushLater } from "./pushLater";
 
@@ -45,6 +46,23 @@ const WORSE_CHANCE = 0.02;
 const allow = (bestMin: number): number => bestMin + Math.max(bestMin * WORSE_SHARE, WORSE_MIN);
 /** A try without any gain for so long goes back to the best. */
 const PATIENCE = 120;
+
+/** A day of so few tasks is searched a little as it is constructed: a try takes a fraction of a millisecond. */
+const SMALL_TASKS = 16;
+const SMALL_TRIES = 40;
+const SMALL_SEED = 1;
+
+/** A day laid from nothing: for a small one the best of some tries, the same ones every time. */
+export function constructPlacing(problem: ScheduleProblem): Judged {
+  const laid = laySchedule(problem);
+  if (problem.tasks.length > SMALL_TASKS) return laid;
+  const { schedule } = improveSchedule(
+    problem,
+    { random: createRandom(SMALL_SEED), isOver: (tries) => tries >= SMALL_TRIES },
+    describeSchedule(problem, laid.placing),
+  );
+  return judge(problem, toPlacing(problem, schedule));
+}
 
 /** The search driven until it is over. @see {@link searchSchedule} */
 export function improveSchedule(
@@ -122,7 +140,7 @@ export function followSchedule(problem: ScheduleProblem, laid: readonly LaidTask
 }
 
 function findFollowing(problem: ScheduleProblem, laid: readonly LaidTask[]): Judged {
-  const constructed = laySchedule(problem);
+  const constructed = constructPlacing(problem);
   if (laid.length === 0) return constructed;
   const places = keepPlaces(problem, laid);
   const kept = places && judge(problem, places);
