@@ -13,7 +13,7 @@ const stalled = [
   happens(363, { kind: "begun", taskId: "fill:quince-half-moon:1" }),
   happens(364, { kind: "more", taskId: "fill:quince-half-moon:1", minutes: 180 }),
 ];
-const later = happens(365, { kind: "told", taskId: "finish:quince-half-moon:2", dueMin: 1000 });
+const later = happens(365, { kind: "helped", minutes: 300 });
 const undone = happens(366, { kind: "undone", eventId: "e365" });
 
 test("what is taken back leads back to how the day was told, not on from where it had led", () => {

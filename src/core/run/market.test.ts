@@ -42,10 +42,15 @@ function play(extraMin: (taskId: string) => number, mishaps: readonly string[]) 
       expect(state.tasks[taskId]?.doneMin ?? null).toBeNull();
   };
   const done = new Set<string>();
+  // What it is made of has to be there, whatever the clock says.
+  const isFree = (taskId: string) =>
+    sheet.problem.tasks
+      .find(({ id }) => id === taskId)!
+      .after.every((wait) => done.has(wait.taskId) || (wait.from === "start" && running.has(wait.taskId)));
   for (let turns = 0; done.size < sheet.jobs.length && turns < 5000; turns++) {
     const laid: Retimed["laid"] = (before as Retimed | null)?.laid ?? sheet.placed;
     const next = laid
-      .filter(({ taskId }) => !running.has(taskId) && !done.has(taskId))
+      .filter(({ taskId }) => !running.has(taskId) && !done.has(taskId) && isFree(taskId))
       .reduce<Retimed["laid"][number] | null>(
         (soonest, each) => (soonest && soonest.startMin <= each.startMin ? soonest : each),
         null,

@@ -28,6 +28,8 @@ export interface Retimed {
   }[];
 }
 
+const ANYTHING = { latenessMin: Infinity, brokenMin: Infinity };
+
 /**
  * Times the rest of the day anew after something happened, what is done fixed and what runs pinned, with the least change.
  * @param before - The day as it was timed last: the frozen plan, or the last of these.
@@ -49,14 +51,19 @@ export function retimeRun(plan: RunPlan, before: Retimed | null, state: RunState
     });
   };
   const [planned, kept] = [toPlaces(plan.placed), toPlaces(laid)];
-  let schedule = shiftSchedule(problem, planned, kept);
+  // What strays is found without seeking anything better.
+  let schedule = shiftSchedule(problem, planned, kept, ANYTHING);
   for (let strayed = listStrayed(problem, schedule, hasBegun); strayed.size > 0;) {
     problem = loosen(problem, strayed);
-    schedule = shiftSchedule(problem, planned, kept);
+    schedule = shiftSchedule(problem, planned, kept, ANYTHING);
     const still = listStrayed(problem, schedule, hasBegun);
     if ([...still].every((taskId) => strayed.has(taskId))) break;
     strayed = new Set([...strayed, ...still]);
   }
+  const { cost } = schedule;
+  const known = before?.schedule.cost ?? { latenessMin: 0, brokenMin: 0 };
+  if (cost.brokenMin > known.brokenMin || cost.latenessMin > known.latenessMin)
+    schedule = shiftSchedule(problem, planned, kept, known);
   const lateBefore = new Map((before?.schedule.late ?? []).map(({ taskId, lateMin }) => [taskId, lateMin]));
   return {
     problem,

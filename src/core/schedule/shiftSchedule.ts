@@ -1,9 +1,17 @@
 import { describeSchedule } from "./describeSchedule";
 import { judge, pickBetter, type Judged } from "./judge";
 import { keepPlaces, type LaidTask } from "./keepPlaces";
-import { FULL_EFFORT, layForwards, laySchedule } from "./laySchedule";
-import type { Order } from "./order";
-import { compareCosts, type Schedule, type ScheduleProblem } from "./problem";
+import { FULL_EFFORT, layForwards, laySchedule, type Effort } from "./laySchedule";
+import { FREE_ORDER, type Order } from "./order";
+import { compareCosts, type Schedule, type ScheduleCost, type ScheduleProblem } from "./problem";
+
+/** For a wait that would be broken. */
+const MENDING_EFFORT: Effort = { ...FULL_EFFORT, mendingRounds: 6, pressings: 0, mostLateMin: -1 };
+const NOTHING = { latenessMin: 0, brokenMin: 0 };
+/** A day under way is answered while a hand waits: what is laid from now on is mended a little. */
+const SEEKING_EFFORT: Effort = { ...FULL_EFFORT, mendingRounds: 4 };
+/** What is laid back from its promises less, and not pressed: it costs the most and finds the least. */
+const PROMISES_EFFORT: Effort = { ...FULL_EFFORT, mendingRounds: 2, mayBeRigid: false, mostLateMin: -1 };
 
 /**
  * A day that is under way, laid again with the least change. Where every task can be where it was meant to be, there it
@@ -11,11 +19,13 @@ import { compareCosts, type Schedule, type ScheduleProblem } from "./problem";
  * or makes something late that need not be, others are sought.
  * @param meant - Where each was meant to be: it comes no sooner for nothing. A task it does not name goes where it can.
  * @param laid - Where each was laid last.
+ * @param tolerated - What is late and broken already, all together: for no more than this nothing else is sought.
  */
 export function shiftSchedule(
   problem: ScheduleProblem,
   meant: readonly LaidTask[],
   laid: readonly LaidTask[],
+  tolerated: Pick<ScheduleCost, "latenessMin" | "brokenMin"> = NOTHING,
 ): Schedule {
   const kept = keepPlaces(problem, meant);
   const stays = kept && judge(problem, kept);
@@ -23,19 +33,30 @@ export function shiftSchedule(
     return describeSchedule(problem, stays.placing);
   const shifted = shiftLater(problem, meant, laid);
   const best = stays && compareCosts(stays.cost, shifted.cost) <= 0 ? stays : shifted;
-  if (best.cost.brokenMin === 0 && best.cost.latenessMin === 0)
+  if (best.cost.brokenMin <= tolerated.brokenMin && best.cost.latenessMin <= tolerated.latenessMin)
     return describeSchedule(problem, best.placing);
-  // A change that gains nothing is none.
-  // The order that was meant is one of them: what was told meanwhile, and taken back, does not lead away from it.
-  const sought = [orderOf(problem, laid), orderOf(problem, meant)].reduce(
-    (found, order) => pickBetter(found, laySchedule(problem, order)),
-    laySchedule(problem),
+  // A change that gains nothing is none. The order that was meant is one of them: what was told meanwhile, and taken
+  // back, does not lead away from it.
+  const inOrder = (order: Order) => layForwards(problem, order, SEEKING_EFFORT, null);
+  const sought = [inOrder(orderOf(problem, meant)), laySchedule(problem, FREE_ORDER, PROMISES_EFFORT)].reduce(
+    pickBetter,
+    inOrder(orderOf(problem, laid)),
   );
-  const isGain =
-    sought.cost.brokenMin < best.cost.brokenMin ||
-    (sought.cost.brokenMin === best.cost.brokenMin && sought.cost.latenessMin < best.cost.latenessMin);
-  return describeSchedule(problem, (isGain ? sought : best).placing);
+  let gained = pickGain(best, sought);
+  // A wait that would be broken is worth all there is, one order after the other.
+  for (const order of [orderOf(problem, laid), FREE_ORDER, orderOf(problem, meant)]) {
+    if (gained.cost.brokenMin <= tolerated.brokenMin) break;
+    gained = pickGain(gained, laySchedule(problem, order, MENDING_EFFORT));
+  }
+  return describeSchedule(problem, gained.placing);
 }
+
+/** What breaks less or is less late. A shorter day is no gain: it only moves what could stay. */
+const pickGain = (one: Judged, other: Judged): Judged =>
+  other.cost.brokenMin < one.cost.brokenMin ||
+  (other.cost.brokenMin === one.cost.brokenMin && other.cost.latenessMin < one.cost.latenessMin)
+    ? other
+    : one;
 
 /** Nothing sooner than it was meant or laid, everything as soon as it can be from then on. */
 function shiftLater(problem: ScheduleProblem, meant: readonly LaidTask[], laid: readonly LaidTask[]): Judged {
