@@ -10,8 +10,8 @@ export interface FigureFacts {
   readonly name: string;
   /** What would have to be read or noted to know it. */
   readonly ask: string;
-  /** How it is told: a share as per cent, degrees, pieces. */
-  readonly unit: "%" | "°C" | "";
+  /** How it is told: a share as per cent, degrees, degrees above (+) or below (−) something, pieces. */
+  readonly unit: "%" | "°C" | "±°C" | "";
   /** As it is in a lot in which nothing is wrong with it. */
   readonly usual: Spread;
 }
@@ -46,9 +46,9 @@ export const figureFacts = {
     usual: { mean: 0.65, sd: 0.2 },
   },
   doughOffC: {
-    name: "dough core above its window, below it negative",
+    name: "dough core against its window",
     ask: "the dough's core, with a probe as it is rolled",
-    unit: "°C",
+    unit: "±°C",
     usual: { mean: -0.5, sd: 1.5 },
   },
   restShare: {
@@ -82,9 +82,9 @@ export const figureFacts = {
     usual: { mean: 0.4, sd: 0.25 },
   },
   ovenOffC: {
-    name: "oven above its setting, below it negative",
+    name: "oven against its setting",
     ask: "the oven, with a probe beside the tray",
-    unit: "°C",
+    unit: "±°C",
     usual: { mean: 0, sd: 6 },
   },
   bakeShare: {
@@ -94,9 +94,9 @@ export const figureFacts = {
     usual: { mean: 1, sd: 0.07 },
   },
   oilOffC: {
-    name: "oil above its setting as the basket goes in, below it negative",
+    name: "oil against its setting as the basket goes in",
     ask: "the oil, with a probe before each basket",
-    unit: "°C",
+    unit: "±°C",
     usual: { mean: 0, sd: 4 },
   },
   loadShare: {
@@ -112,9 +112,9 @@ export const figureFacts = {
     usual: { mean: 12, sd: 8 },
   },
   coreOffC: {
-    name: "core above its mark at the end, below it negative",
+    name: "core against its mark at the end",
     ask: "the core, with a probe in the last piece",
-    unit: "°C",
+    unit: "±°C",
     usual: { mean: 0, sd: 1.5 },
   },
   fillingC: {

@@ -118,10 +118,11 @@ export function toPieceChange(change: RemedyChange, piece: Piece): Partial<Piece
       return { plumpness: shift(piece.plumpness, change.by) };
     case "vents":
       return { vents: { ...piece.vents, count: piece.vents.count + change.by } };
-    case "washCoats":
-      return piece.wash.kind === "none"
-        ? null
-        : { wash: { ...piece.wash, coats: Math.max(piece.wash.coats + change.by, 1) } };
+    case "washCoats": {
+      const coats = piece.wash.coats + change.by;
+      if (piece.wash.kind === "none") return null;
+      return { wash: coats < 1 ? { ...piece.wash, kind: "none" } : { ...piece.wash, coats } };
+    }
     case "chillMin":
       return { way: withChill(way, findChillMin(way) + change.byMin) };
     case "bakeMin":

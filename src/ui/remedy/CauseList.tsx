@@ -83,7 +83,11 @@ const SAYS_NOTHING = 1.5;
 function tellSpeaking({ figure, value, factor }: Speaking): string {
   const { name, unit } = figureFacts[figure];
   const shown =
-    unit === "%" ? `${formatNumber(value * 100)} %` : `${formatNumber(value, 1)}${unit && ` ${unit}`}`;
+    unit === "%"
+      ? `${formatNumber(value * 100)} %`
+      : unit === "±°C"
+        ? `${value > 0 ? "+" : value < 0 ? "−" : ""}${formatNumber(Math.abs(value), 1)} °C`
+        : `${formatNumber(value, 1)}${unit && ` ${unit}`}`;
   const says =
     factor > SAYS_NOTHING
       ? `speaks for it, ${formatNumber(factor, factor < 10 ? 1 : 0)} to 1`

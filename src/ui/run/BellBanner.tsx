@@ -29,7 +29,7 @@ export function BellBanner({ bells: { ringing, hush }, sheetOf, onHappen }: Prop
               {[bell.lookFor, sheetOf(bell.taskId)?.about].filter(Boolean).join(" · ")}
             </span>
           </p>
-          <div className="flex gap-2">
+          <div className="flex flex-wrap gap-2">
             {answersOf(bell, hush, onHappen).map(({ name, isFirst, act }) => (
               <button
                 key={name}

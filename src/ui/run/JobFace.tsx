@@ -119,6 +119,46 @@ export function JobFace(props: Props) {
           </button>
         )}
       </header>
+      {/* What went wrong wants an answer before anything else is done. */}
+      {(run?.mishaps ?? []).map(({ mishap, count, word, isLost }, i) => (
+        <p key={i} className="text-lg">
+          <strong>
+            {count} {mishap}
+          </strong>
+          {isLost && " and lost"}
+          {word && `: ${word}`}
+        </p>
+      ))}
+      {run !== null && run.ranOutAt !== null && (
+        <p className="text-lg">
+          <strong>The filling ran out</strong> at {run.ranOutAt}.
+        </p>
+      )}
+      {trouble && (
+        <CauseList
+          trouble={trouble}
+          figures={readLotFigures(sheet, { tasks }, told.taskId)}
+          now={piece?.now ?? null}
+          most={CAUSES_SHOWN}
+          onTake={(change, text) => onTake({ change, text })}
+        />
+      )}
+      {remedies.length > 0 && (
+        <section aria-label="For the next load" className="flex flex-wrap gap-2">
+          {remedies.map((remedy) => (
+            <button
+              key={remedy.text}
+              type="button"
+              className="btn h-auto min-h-14 py-1 text-lg"
+              onClick={() => onTake(remedy)}
+            >
+              From now on {remedy.text}:{" "}
+              <span className="figure">{formatNumber(remedy.leakShare * 100, 1)} %</span> may leak, not{" "}
+              {formatNumber(leakShare * 100, 1)}
+            </button>
+          ))}
+        </section>
+      )}
       <div className="grid min-h-0 flex-1 gap-x-8 gap-y-5 lg:grid-cols-2 lg:grid-rows-[auto_minmax(min-content,1fr)]">
         <Figures figures={inHand ? tellLine(inHand, figures) : figures} isWide={inHand === undefined} />
         {weighing.length > 0 && (
@@ -167,45 +207,6 @@ export function JobFace(props: Props) {
                 : `Begun ${formatDuration(byMin)} later than it may be after what came before it.`}
             </Caution>
           ))}
-          {(run?.mishaps ?? []).map(({ mishap, count, word, isLost }, i) => (
-            <p key={i} className="text-lg">
-              <strong>
-                {count} {mishap}
-              </strong>
-              {isLost && " and lost"}
-              {word && `: ${word}`}
-            </p>
-          ))}
-          {run !== null && run.ranOutAt !== null && (
-            <p className="text-lg">
-              <strong>The filling ran out</strong> at {run.ranOutAt}.
-            </p>
-          )}
-          {trouble && (
-            <CauseList
-              trouble={trouble}
-              figures={readLotFigures(sheet, { tasks }, told.taskId)}
-              now={piece?.now ?? null}
-              most={CAUSES_SHOWN}
-              onTake={(change, text) => onTake({ change, text })}
-            />
-          )}
-          {remedies.length > 0 && (
-            <section aria-label="For the next load" className="flex flex-wrap gap-2">
-              {remedies.map((remedy) => (
-                <button
-                  key={remedy.text}
-                  type="button"
-                  className="btn h-auto min-h-14 py-1 text-lg"
-                  onClick={() => onTake(remedy)}
-                >
-                  From now on {remedy.text}:{" "}
-                  <span className="figure">{formatNumber(remedy.leakShare * 100, 1)} %</span> may leak, not{" "}
-                  {formatNumber(leakShare * 100, 1)}
-                </button>
-              ))}
-            </section>
-          )}
         </div>
         {drawing && weighing.length === 0 && (
           <div className="relative hidden min-h-52 sm:block">

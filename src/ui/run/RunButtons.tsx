@@ -29,12 +29,12 @@ export function RunButtons(props: Props) {
   return (
     <nav
       aria-label="The job"
-      className="sticky bottom-0 z-10 grid grid-cols-3 gap-3 bg-(--steel) p-3 sm:p-4 lg:grid-cols-[2.2fr_1fr_1fr_1fr] lg:px-7"
+      className="sticky bottom-0 z-10 grid grid-cols-3 gap-3 bg-(--steel) p-3 sm:p-4 lg:grid-cols-[2.2fr_1fr_1fr_1fr] lg:px-7 [@media(max-height:560px)]:grid-cols-[1.6fr_1fr_1fr_1fr]"
     >
       <button
         type="button"
         disabled={!job}
-        className={`${plain} col-span-3 bg-primary text-primary-content lg:col-span-1`}
+        className={`${plain} col-span-3 bg-primary text-primary-content lg:col-span-1 [@media(max-height:560px)]:col-span-1`}
         onClick={() => knock(onDone)}
       >
         <span className="figure text-3xl sm:text-4xl">{job && !job.hasBegun ? "Begin" : "Done"}</span>

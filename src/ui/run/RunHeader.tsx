@@ -36,7 +36,7 @@ export function RunHeader({
           {formatClock(Math.floor(nowMin))}
         </p>
         <p
-          className="order-last min-w-0 basis-full text-base sm:order-none sm:flex-1 sm:basis-0 sm:text-xl"
+          className="order-last min-w-0 basis-full text-base sm:text-xl lg:order-none lg:flex-1 lg:basis-0"
           data-testid="standing"
         >
           {tellAhead(view.aheadMin)}
