@@ -37,6 +37,7 @@ test("from an empty data file to a day sheet, by keyboard alone, with a reload i
   await expect(page.getByLabel("Rolled to", { exact: true })).toHaveValue("4");
 
   await page.keyboard.press("ControlOrMeta+k");
+  await expect(page.getByRole("dialog")).toBeVisible();
   await page.keyboard.type("day sheet");
   await page.keyboard.press("Enter");
   await expect(page).toHaveURL(/\/print\//);

@@ -160,6 +160,11 @@ test("server killed, network gone: taps are shown, wait on the device over a min
   expectConsole("net::ERR_");
   await page.goto(`${BASE}/run/${DATE}`);
   await expect(job(page)).toHaveText("Make Quince and bay");
+  // The page is kept on the device as soon as it is open.
+  await expect
+    .poll(() => page.evaluate(async () => (await (await caches.open("tezgah-run")).keys()).length))
+    .toBeGreaterThan(5);
+  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
   await stop("SIGKILL");
   await button(page, /^Done/).click();
   await expect(job(page)).toHaveText("Cook softened leeks");

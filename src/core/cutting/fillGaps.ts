@@ -51,6 +51,8 @@ export function fillGaps(request: GapRequest): Placement[] {
 
 /** Places looked at between two turns of a walk: some milliseconds. */
 const PLACES_PER_TURN = 60;
+/** Cuts that are taken note of between two turns before it begins. */
+const BODIES_PER_TURN = 250;
 
 /** The same walk by turns, so that a clock can be kept. */
 export function* walkGaps({
@@ -74,7 +76,11 @@ export function* walkGaps({
   const innerMm = isInside([0, 0], upright)
     ? Math.min(...listEdges(upright).map(([a, b]) => distanceToSegmentMm([0, 0], a, b)))
     : 0;
-  const taken: Body[] = placed.map(toBody);
+  const taken: Body[] = [];
+  for (const polygon of placed) {
+    taken.push(toBody(polygon));
+    if (taken.length % BODIES_PER_TURN === 0) yield;
+  }
   const smallest = Math.min(
     ...turns.flatMap(({ bounds }) => [bounds.rightMm - bounds.leftMm, bounds.bottomMm - bounds.topMm]),
   );

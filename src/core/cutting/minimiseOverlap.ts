@@ -29,6 +29,7 @@ export function* minimiseOverlap(
 ): Generator<undefined, number> {
   const size = centres.length;
   const near = new Neighbours(room, radiiMm);
+  yield;
   let gradient = new Float64Array(size);
   let energy = computeOverlap(centres, room, near, gradient);
   yield;

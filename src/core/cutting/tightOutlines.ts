@@ -27,6 +27,8 @@ const GAP_TURNS_DEG = [0, 30, 60, 90, 120, 150, 180, 210, 240, 270, 300, 330];
 const GRAIN_TURNS_DEG = [0, 180];
 /** A division of the sheet leaves each part at least this share of it. */
 const LEAST_PART = 0.12;
+/** Cuts whose contours are laid in one turn. */
+const PLACED_PER_TURN = 250;
 /** How deep divisions may lie in each other. */
 const DEEPEST = 2;
 
@@ -49,7 +51,12 @@ export function* searchTightOutlines(request: TightOutlineRequest): Generator<Ti
     // What is more than the most sets need is left out: its place is another's.
     const mostSets = needs(best.isProven ? best.sets : best.sets + 1);
     const parts = laid.map((part, i) => (cuts.length > 1 ? part.slice(0, mostSets[i]) : part));
-    const placed = parts.flatMap((part, i) => placeAll(cuts[i]!, part));
+    const placed: Polygon[] = [];
+    for (const [i, part] of parts.entries())
+      for (let from = 0; from < part.length; from += PLACED_PER_TURN) {
+        placed.push(...placeAll(cuts[i]!, part.slice(from, from + PLACED_PER_TURN)));
+        yield best.report();
+      }
     for (const index of largestFirst(cuts)) {
       const cut = cuts[index]!;
       const walk = walkGaps({
@@ -73,12 +80,16 @@ export function* searchTightOutlines(request: TightOutlineRequest): Generator<Ti
     }
     best.offer(parts);
   }
+  const whole = new Map<Cut, ReturnType<typeof layOutRows>>();
   // The rows took their time: whoever keeps a clock hears of them first.
   yield best.report();
   yield* fill(rows);
   while (!best.isProven && sheet.shape !== "oval") {
     const inner = { widthMm: sheet.widthMm - 2 * marginMm, heightMm: sheet.heightMm - 2 * marginMm };
-    const divided = divide(cuts, inner, DEEPEST, random);
+    const dividing = divide(cuts, inner, DEEPEST, random, whole);
+    let turn = dividing.next();
+    for (; !turn.done; turn = dividing.next()) yield best.report();
+    const divided = turn.value;
     yield* fill(
       cuts.map((cut) =>
         divided.flatMap(({ of, placement }) =>
@@ -117,11 +128,24 @@ function pick(cuts: readonly Cut[], random: () => number): Cut | undefined {
   return cuts.find((_, i) => (at -= shares[i]!) < 0);
 }
 
-/** Cuts on a part of the sheet, its own corner at the origin: one outline in rows, or divided once more. */
-function divide(cuts: readonly Cut[], part: BoxMm, depth: number, random: () => number): LaidCut[] {
+/**
+ * Cuts on a part of the sheet, its own corner at the origin: one outline in rows, or divided once more. Yields after each
+ * part is laid in rows, so that a clock can be kept.
+ * @param whole - Rows on the whole, laid once for all attempts.
+ */
+function* divide(
+  cuts: readonly Cut[],
+  part: BoxMm,
+  depth: number,
+  random: () => number,
+  whole: Map<Cut, ReturnType<typeof layOutRows>>,
+): Generator<undefined, LaidCut[]> {
   const of = pick(cuts, random);
   if (!of || part.widthMm <= 0 || part.heightMm <= 0) return [];
-  const layout = layOutRows({ ...of, sheet: part, marginMm: 0 });
+  const known = whole.get(of);
+  const layout = depth === DEEPEST && known ? known : layOutRows({ ...of, sheet: part, marginMm: 0 });
+  if (depth === DEEPEST) whole.set(of, layout);
+  yield;
   const inRows = layout.ok ? layout.value.placements.map((placement) => ({ of, placement })) : [];
   if (depth === 0 || (inRows.length === 0 && cuts.length === 1)) return inRows;
   const isAcross = random() < 0.5;
@@ -129,8 +153,9 @@ function divide(cuts: readonly Cut[], part: BoxMm, depth: number, random: () => 
   const sideMm = isAcross ? part.heightMm : part.widthMm;
   const [firstMm, atMm] = [sideMm * share, sideMm * share + of.webMm];
   const toPart = (mm: number): BoxMm => (isAcross ? { ...part, heightMm: mm } : { ...part, widthMm: mm });
-  const first = divide(cuts, toPart(firstMm), depth - 1, random);
-  const second = divide(cuts, toPart(sideMm - atMm), depth - 1, random).map(({ of: cut, placement }) => ({
+  const first = yield* divide(cuts, toPart(firstMm), depth - 1, random, whole);
+  const rest = yield* divide(cuts, toPart(sideMm - atMm), depth - 1, random, whole);
+  const second = rest.map(({ of: cut, placement }) => ({
     of: cut,
     placement: {
       ...placement,

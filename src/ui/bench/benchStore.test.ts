@@ -338,6 +338,21 @@ test("a day that is over is planned with the formulas of then, while the book sh
   expect(findRecord(records, "formula", then.id)!.densityGPerMl).not.toBe(1.11);
 });
 
+test("what another hand set while a page was loaded again is not this page's to take back", async () => {
+  const server = createTestServer();
+  const before = open({ server });
+  const older = server.snapshot();
+  before.set({ marginMm: 21 });
+  await before.state().flush();
+  await setElsewhere(server, { marginMm: 17 });
+  const mine = { ...before.kept(), date: "2026-11-28", pageId: "page", savedAtMs: 1 };
+  const after = open({ server, snapshot: older, found: { mine, left: [] } });
+  await after.state().start();
+  await jest.advanceTimersByTimeAsync(0);
+  expect(after.piece().marginMm).toBe(17);
+  expect(after.state().canUndo).toBe(false);
+});
+
 test("a page loaded again while its former self still saved shows what that saved, though its own snapshot is older", async () => {
   const server = createTestServer();
   const before = open({ server });
@@ -353,4 +368,10 @@ test("a page loaded again while its former self still saved shows what that save
   await jest.advanceTimersByTimeAsync(0);
   expect(after.piece().marginMm).toBe(21);
   expect(after.planned.at(-1)!.table.get("piece")!.get(MOON)).toBe(after.piece());
+  // It was this page's own hand, and can be taken back.
+  expect(after.state().canUndo).toBe(true);
+  after.state().undo();
+  expect(after.piece().marginMm).toBe(13);
+  await jest.advanceTimersByTimeAsync(1000);
+  expect(findRecord(server.read(), "piece", MOON)!.marginMm).toBe(13);
 });

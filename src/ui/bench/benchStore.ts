@@ -1,3 +1,4 @@
+import isSame from "fast-deep-equal";
 import { createStore } from "zustand/vanilla";
 import type { DayPlan } from "@/core/plan";
 import { joinChanges, toChange, type Change, type ChangeGroup } from "@/schemas/change";
@@ -8,6 +9,7 @@ import { findNowMin, findPhase } from "@/time/wallClock";
 import type { BenchState, DaySnapshot, SaveReply, SaveState } from "./benchState";
 import { findUse } from "./findUse";
 import {
+  findLastSet,
   NO_HISTORY,
   purge,
   remember,
@@ -255,7 +257,11 @@ export function createBenchStore(input: BenchInput) {
         clockOffsetMs = Math.max(clockOffsetMs, Date.parse(next.clock.atIso) - input.clock().getTime());
         if (!isNews) return get().tick();
         revision = next.revision;
-        const rebased = rebaseOn(saver, fromLists(next.lists));
+        // What this page saved in its former life, after this one's snapshot was read, is its own.
+        const rebased = rebaseOn(saver, fromLists(next.lists), (key, name, value) => {
+          const set = findLastSet(history, key, name);
+          return set !== undefined && isSame(set, value);
+        });
         saver = rebased.state;
         forget(rebased.foreign);
         settle({

@@ -65,6 +65,15 @@ export function turnForward({ past, future }: History, table: RecordTable): Turn
   };
 }
 
+/** What the last step that touched a field set it to; undefined if none did. */
+export function findLastSet({ past }: History, key: RecordKey, name: string): unknown {
+  for (const { changes } of past.toReversed()) {
+    const change = changes.find((each) => isSameKey(each, key));
+    if (change?.set && name in change.set) return change.set[name];
+  }
+  return undefined;
+}
+
 /** Fields of a record that another hand has set; null: all of it came or went. */
 export interface Foreign extends RecordKey {
   readonly fields: readonly string[] | null;

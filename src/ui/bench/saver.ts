@@ -214,10 +214,14 @@ export function sendAgain(state: SaverState, createId: () => string): SaverState
   };
 }
 
-/** What the server has now, as a snapshot tells it; records that are the same keep their identity. */
+/**
+ * What the server has now, as a snapshot tells it; records that are the same keep their identity.
+ * @param isSetHere - Whether a field was last set to a value by this page itself, be it in its former life.
+ */
 export function rebaseOn(
   state: SaverState,
   table: RecordTable,
+  isSetHere: (key: RecordKey, name: string, value: unknown) => boolean = () => false,
 ): { readonly state: SaverState; readonly foreign: readonly Foreign[] } {
   const base: RecordTable = new Map(
     recordKinds.map((kind) => {
@@ -232,6 +236,7 @@ export function rebaseOn(
   );
   // The server may have written a group already whose answer is still on its way.
   const isOwn = (key: RecordKey, name: string, value: unknown) =>
+    isSetHere(key, name, value) ||
     state.queue.some(({ changes }) =>
       changes.some(
         (change) => isSameKey(change, key) && change.set !== null && isSame(change.set[name], value),
