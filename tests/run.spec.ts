@@ -281,6 +281,15 @@ test("the record tells each job planned and real, is corrected afterwards, writt
   await expect(page.getByRole("textbox", { name: /really took/ })).toHaveCount(0);
   await page.getByRole("link", { name: "correct in the record" }).first().click();
   await expect(page.getByRole("heading", { level: 1 })).toContainText("as it went");
+
+  // What was corrected teaches: an hour in place of twenty minutes is slow hands, and one blank less is a blank less.
+  await page.getByRole("link", { name: "What it taught" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText("What the day taught");
+  const habits = page.getByRole("list", { name: "Habits" });
+  const closing = habits.getByRole("listitem").filter({ hasText: "Closing, half moon, rope" });
+  await expect(closing).toContainText(/likely 1[1-9]\d %, was 100 %/);
+  const crust = habits.getByRole("listitem").filter({ hasText: "Bay shortcrust" });
+  await expect(crust.getByRole("img")).toHaveAttribute("aria-label", /came 93 %/);
 });
 
 test("a leak is told, the likeliest remedy stands beside it with its figure, and one tap makes the next loads so", async ({

@@ -36,6 +36,7 @@ const screens = [
   "/day/2026-12-05/cool?piece=custard-cup",
   "/run/2026-11-28",
   "/run/2026-11-28/record",
+  "/run/2026-11-28/taught",
   "/print/2026-11-28",
   "/print/2026-11-28/weigh",
 ];

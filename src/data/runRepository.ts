@@ -22,6 +22,8 @@ export interface Runs {
   find(date: string): StoredRun | null;
   /** Whether a date was ever run. */
   has(date: string): boolean;
+  /** Dates of the runs up to a date, the latest first; at most `most`. */
+  listDates(until: string, most: number): readonly string[];
   /** Keeps a sheet as the newest of its day's run. */
   freeze(day: { readonly id: string; readonly date: string }, sheet: Uint8Array, nowIso: string): StoredRun;
   /** Adds what is not there yet, all or nothing; an id that is there counts once. @returns The newest mark. */
@@ -52,6 +54,9 @@ export function createRuns(db: Database.Database): Runs {
   const selectRun = db.prepare<[string], RunRow>(
     `SELECT run.id, run.date, edition, sheet, frozen_at FROM run JOIN run_sheet ON run_id = run.id
      WHERE date = ? ORDER BY edition DESC LIMIT 1`,
+  );
+  const selectDates = db.prepare<[string, number], { date: string }>(
+    "SELECT date FROM run WHERE date <= ? ORDER BY date DESC LIMIT ?",
   );
   const selectIsRun = db.prepare<[string], { id: string }>("SELECT id FROM run WHERE date = ? LIMIT 1");
   const insertRun = db.prepare("INSERT OR IGNORE INTO run (id, day_id, date) VALUES (?, ?, ?)");
@@ -93,6 +98,7 @@ export function createRuns(db: Database.Database): Runs {
   });
   return {
     find,
+    listDates: (until, most) => selectDates.all(until, most).map(({ date }) => date),
     has: (date) => selectIsRun.get(date) !== undefined,
     freeze: (day, sheet, nowIso) => freeze.immediate(day, sheet, nowIso),
     append: (runId, events, nowIso) => append.immediate(runId, events, nowIso),

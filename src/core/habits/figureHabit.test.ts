@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { createRandom } from "../seededRandom";
-import { findFigureHabit, type FigurePrior, type Logged } from "./figureHabit";
+import { EVEN_SQUARES, findFigureHabit, type FigurePrior, type Logged } from "./figureHabit";
 import { computeStudentShare, findStudentReach } from "./studentT";
 
 const prior: FigurePrior = { mean: 0, sd: 0.2, worthLots: 2, sdWorthLots: 4 };
@@ -116,4 +116,16 @@ test("a lot of long ago weighs less: hands that have changed are followed", () =
   const changed = logOf([...Array.from({ length: 30 }, () => 0.4), ...Array.from({ length: 15 }, () => 0)]);
   const { mean } = findFigureHabit(prior, changed);
   expect(mean).toBeLessThan(0.2);
+});
+
+test("the correction for even strays is what the weights take off their squares", () => {
+  const steps = 20_001;
+  let [squares, weights] = [0, 0];
+  for (let i = 0; i < steps; i++) {
+    const z = -10 + (20 * i) / (steps - 1);
+    const weight = (Math.exp(-(z ** 2) / 2) * 5) / (4 + z ** 2);
+    squares += weight * z ** 2;
+    weights += weight;
+  }
+  expect(EVEN_SQUARES).toBeCloseTo(weights / squares, 4);
 });

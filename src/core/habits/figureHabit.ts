@@ -36,6 +36,11 @@ export interface FigureHabit {
 const HALF_LIFE_LOTS = 20;
 /** Degrees of the t by which wild lots weigh less: at three strays a lot counts for a third, far out for next to nothing. */
 const ROBUST_DEGREES = 4;
+/**
+ * What those weights take off the square of an even stray: 1 over the mean of w z² over the mean of w, z normal and w as
+ * above. Integrated numerically; a test does it again.
+ */
+export const EVEN_SQUARES = 1.3397;
 /** Rounds in which weights and middle settle. */
 const ROUNDS = 30;
 const STILL = 1e-10;
@@ -53,9 +58,9 @@ export function findFigureHabit(prior: FigurePrior, log: readonly Logged[]): Fig
   let weights = log.map(({ lotsAgo }) => 2 ** (-lotsAgo / HALF_LIFE_LOTS));
   const recency = weights;
   let [mean, sd] = [prior.mean, prior.sd];
-  let known = weigh(prior, log, weights);
+  let known = weigh(prior, log, weights, 1);
   for (let round = 0; round < ROUNDS; round++) {
-    known = weigh(prior, log, weights);
+    known = weigh(prior, log, weights, round === 0 ? 1 : EVEN_SQUARES);
     const moved = Math.abs(known.mean - mean) + Math.abs(known.sd - sd);
     [mean, sd] = [known.mean, known.sd];
     if (round > 0 && moved < STILL * prior.sd) break;
@@ -78,7 +83,7 @@ export function findFigureHabit(prior: FigurePrior, log: readonly Logged[]): Fig
 }
 
 /** The conjugate update with weights in place of counts. */
-function weigh(prior: FigurePrior, log: readonly Logged[], weights: readonly number[]) {
+function weigh(prior: FigurePrior, log: readonly Logged[], weights: readonly number[], squaresShare: number) {
   const weight = weights.reduce((sum, each) => sum + each, 0);
   const worth = prior.worthLots + weight;
   const sum = log.reduce((total, { value }, i) => total + weights[i]! * value, 0);
@@ -87,6 +92,6 @@ function weigh(prior: FigurePrior, log: readonly Logged[], weights: readonly num
   const squares =
     prior.sdWorthLots * prior.sd ** 2 +
     prior.worthLots * (prior.mean - mean) ** 2 +
-    log.reduce((total, { value }, i) => total + weights[i]! * (value - mean) ** 2, 0);
+    squaresShare * log.reduce((total, { value }, i) => total + weights[i]! * (value - mean) ** 2, 0);
   return { mean, worth, degrees, sd: Math.sqrt(squares / degrees) };
 }

@@ -1,5 +1,5 @@
 /** Steps of the search for a quantile: each halves what is left, far below what any range is told to. */
-const HALVINGS = 80;
+const HALVINGS = 44;
 /** No quantile that is asked for lies farther out, in scales. */
 const FARTHEST = 1000;
 /** Terms of the continued fraction; it mostly ends after twenty. */

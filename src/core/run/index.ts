@@ -29,3 +29,11 @@ export { openSheet } from "./openSheet";
 export { followRun, type Followed, type RunFollower } from "./followRun";
 export { findTrouble, readLotFigures } from "./lotFigures";
 export { tellChange, toPieceChange, type PieceNow, type ToldChange } from "./pieceRemedy";
+export {
+  findTaught,
+  listDayFigures,
+  type DayFigure,
+  type FigureKindId,
+  type FigureScale,
+  type TaughtHabit,
+} from "./dayFigures";

@@ -33,6 +33,9 @@ export function RecordPage({ record, events }: Props) {
           <Link className="btn touch" href={`/run/${date}`}>
             To the run
           </Link>
+          <Link className="btn btn-primary touch" href={`/run/${date}/taught`}>
+            What it taught
+          </Link>
           <button type="button" className="btn touch" onClick={() => window.print()}>
             <Printer size={20} aria-hidden /> Print
           </button>
