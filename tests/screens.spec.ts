@@ -19,6 +19,7 @@ const screens = [
     "yield",
     "mould",
     "larder",
+    "why",
     "ingredients",
     "paste",
     "shopping",

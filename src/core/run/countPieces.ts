@@ -65,6 +65,7 @@ export function countPieces(sheet: Countable, { counted }: Pick<RunState, "count
   const atEnd = ({ key }: LotSheet) => at(key, (jobsOf.get(key)?.length ?? 0) - 1);
   const isOpen = ({ key }: LotSheet) => (jobsOf.get(key) ?? []).every(({ taskId }) => !begun.has(taskId));
   const overOf = (formulaId: string): number => {
+    if (empty.has(formulaId)) return 0;
     const had = sheet.fillings.find(({ id }) => id === formulaId)?.overG ?? 0;
     return sheet.pieces.reduce((sum, { fillings, lots }) => {
       const eachG = fillings.find((filling) => filling.formulaId === formulaId)?.eachG ?? 0;
@@ -177,9 +178,7 @@ export function countPieces(sheet: Countable, { counted }: Pick<RunState, "count
       sheet.pieces.map(({ id, lots }) => [id, lots.reduce((sum, lot) => sum + atEnd(lot), 0)]),
     ),
     short: sheet.pieces.flatMap((piece) => listShort(piece, atEnd)),
-    overG: Object.fromEntries(
-      sheet.fillings.map(({ id }) => [id, empty.has(id) ? 0 : Math.max(overOf(id), 0)]),
-    ),
+    overG: Object.fromEntries(sheet.fillings.map(({ id }) => [id, Math.max(overOf(id), 0)])),
   };
 }
 

@@ -28,7 +28,7 @@ export type { LotSheet, LotWork, PieceLots } from "./lots";
 export { openSheet } from "./openSheet";
 export { followRun, type Followed, type RunFollower } from "./followRun";
 export { findTrouble, readLotFigures } from "./lotFigures";
-export { tellChange, toPieceChange, type PieceNow, type ToldChange } from "./pieceRemedy";
+export { planFigures, readPieceNow, tellChange, toPieceChange, type PieceNow, type ToldChange } from "./pieceRemedy";
 export {
   findTaught,
   listDayFigures,

@@ -1,6 +1,6 @@
 "use client";
 
-import { Volume2, VolumeX } from "lucide-react";
+import { Volume1, Volume2, VolumeX } from "lucide-react";
 import Link from "next/link";
 import { useStore } from "zustand";
 import { formatClock, formatDuration } from "@/core/units";
@@ -28,6 +28,7 @@ export function RunHeader({
   const { sheet, answer, whose, setWhose, waiting, isLinked, notice } = useStore(store);
   if (!sheet || !answer) return null;
   const { view, late, short } = answer;
+  const Speaker = speakers[bells.loudness];
   const [worst] = late;
   return (
     <header className="bg-(--tally) text-(--tally-text)">
@@ -89,11 +90,10 @@ export function RunHeader({
         <button
           type="button"
           className="touch ml-auto inline-flex cursor-pointer items-center justify-center"
-          aria-pressed={bells.isMuted}
-          aria-label="Mute the bells"
-          onClick={bells.toggleMute}
+          aria-label={`Bells: ${bells.loudness}. Change it`}
+          onClick={bells.turnLoudness}
         >
-          {bells.isMuted ? <VolumeX size={26} aria-hidden /> : <Volume2 size={26} aria-hidden />}
+          <Speaker size={26} aria-hidden />
         </button>
         <Link className="touch inline-flex items-center" href={`/run/${sheet.date}/record`}>
           Record
@@ -122,6 +122,8 @@ export function RunHeader({
     </header>
   );
 }
+
+const speakers = { loud: Volume2, soft: Volume1, mute: VolumeX } as const;
 
 function tellAhead(aheadMin: number): string {
   if (Math.abs(aheadMin) < 1) return "as planned";

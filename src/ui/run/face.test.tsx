@@ -205,7 +205,7 @@ test("a bell that is due is announced at once with what to look for; its answers
     const hush = jest.fn();
     const view = render(
       <BellBanner
-        bells={{ ringing: [bell], hush, isMuted: true, mayRing: true, toggleMute: () => {} }}
+        bells={{ ringing: [bell], hush, loudness: "mute", mayRing: true, turnLoudness: () => {} }}
         sheetOf={() => jobSheet("a")}
         onHappen={(...happenings) => happened.push(happenings)}
       />,

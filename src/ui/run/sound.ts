@@ -1,14 +1,21 @@
 /** Tones of the bell, Hz, one after the other: a fourth that falls, which an oven's own beep does not. */
 const TONES_HZ = [880, 660] as const;
 const TONE_S = 0.22;
-/** Between silence and this a tone swells and fades, so that it does not crack. */
-const LOUDNESS = 0.5;
+/** A tone swells and fades for so long, so that it does not crack. */
 const FADE_S = 0.03;
+
+export const loudnesses = ["loud", "soft", "mute"] as const;
+/** How loud the bells are: across a kitchen, or beside a sleeper's door. */
+export type Loudness = (typeof loudnesses)[number];
+/** Shares of the most that a speaker gives; a tenth of it is a quarter to the ear. */
+const gains: Readonly<Record<Loudness, number>> = { loud: 0.8, soft: 0.08, mute: 0 };
 
 let audio: AudioContext | null = null;
 
 /** Sounds the bell once, if the browser lets a page that was touched make sounds. */
-export function ring(): void {
+export function ring(loudness: Loudness): void {
+  const most = gains[loudness];
+  if (most === 0) return;
   try {
     audio ??= new AudioContext();
     const context = audio;
@@ -18,8 +25,8 @@ export function ring(): void {
       const [tone, gain] = [context.createOscillator(), context.createGain()];
       tone.frequency.value = hertz;
       gain.gain.setValueAtTime(0, from);
-      gain.gain.linearRampToValueAtTime(LOUDNESS, from + FADE_S);
-      gain.gain.setValueAtTime(LOUDNESS, from + TONE_S - FADE_S);
+      gain.gain.linearRampToValueAtTime(most, from + FADE_S);
+      gain.gain.setValueAtTime(most, from + TONE_S - FADE_S);
       gain.gain.linearRampToValueAtTime(0, from + TONE_S);
       tone.connect(gain).connect(context.destination);
       tone.start(from);

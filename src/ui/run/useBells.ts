@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import type { Bell } from "@/core/run";
-import { ring } from "./sound";
+import { loudnesses, ring, type Loudness } from "./sound";
 
 /** What rings just now, and how to quiet it. */
 export interface RingingBells {
@@ -9,34 +9,35 @@ export interface RingingBells {
   readonly hush: (id: string) => void;
   /** The browser lets a page make sounds once it was touched. */
   readonly mayRing: boolean;
-  readonly isMuted: boolean;
-  readonly toggleMute: () => void;
+  readonly loudness: Loudness;
+  /** The next of loud, soft and mute; it is heard at once. */
+  readonly turnLoudness: () => void;
 }
 
 /** How often a bell that nobody answers rings, ms. */
 const AGAIN_MS = 6000;
 /** A tap on the wrist, ms on and off. */
 const BUZZ_MS = [200, 100, 200];
-const MUTE_KEY = "tezgah-mute";
+const LOUDNESS_KEY = "tezgah-bells";
 
 /** Rings what is due: heard, felt where there is something to feel, and seen in the page's title. The screen stays awake. */
 export function useBells(bells: readonly Bell[], nowMin: number): RingingBells {
   const [hushed, setHushed] = useState<ReadonlySet<string>>(new Set());
-  const [isMuted, setMuted] = useState(readMuted);
+  const [loudness, setLoudness] = useState(readLoudness);
   const ringing = bells.filter(({ id, dueMin }) => dueMin <= nowMin && !hushed.has(id));
   const due = ringing.map(({ id }) => id).join();
   const first = ringing[0]?.text ?? null;
   useEffect(() => {
     if (due === "") return;
     const sound = () => {
-      if (isMuted || !wasTouched()) return;
-      ring();
+      if (loudness === "mute" || !wasTouched()) return;
+      ring(loudness);
       if ("vibrate" in navigator) navigator.vibrate(BUZZ_MS);
     };
     sound();
     const timer = setInterval(sound, AGAIN_MS);
     return () => clearInterval(timer);
-  }, [due, isMuted]);
+  }, [due, loudness]);
   useEffect(() => {
     if (first === null) return;
     const before = document.title;
@@ -52,13 +53,15 @@ export function useBells(bells: readonly Bell[], nowMin: number): RingingBells {
     ringing,
     hush: (id) => setHushed((before) => new Set([...before, id])),
     mayRing: wasTouched(),
-    isMuted,
-    toggleMute: () => {
-      setMuted(!isMuted);
+    loudness,
+    turnLoudness: () => {
+      const next = loudnesses[(loudnesses.indexOf(loudness) + 1) % loudnesses.length]!;
+      setLoudness(next);
+      ring(next);
       try {
-        localStorage.setItem(MUTE_KEY, String(!isMuted));
+        localStorage.setItem(LOUDNESS_KEY, next);
       } catch {
-        // No storage: it is muted for as long as the page lives.
+        // No storage: it is so for as long as the page lives.
       }
     },
   };
@@ -68,11 +71,12 @@ export function useBells(bells: readonly Bell[], nowMin: number): RingingBells {
 const wasTouched = (): boolean =>
   (navigator.userActivation as UserActivation | undefined)?.hasBeenActive ?? true;
 
-function readMuted(): boolean {
+function readLoudness(): Loudness {
   try {
-    return localStorage.getItem(MUTE_KEY) === "true";
+    const kept = localStorage.getItem(LOUDNESS_KEY);
+    return loudnesses.find((each) => each === kept) ?? "loud";
   } catch {
-    return false;
+    return "loud";
   }
 }
 

@@ -19,6 +19,7 @@ export function listBookPages(date: string): readonly BookPage[] {
     { path: `${day}/mould`, title: "Cutter for a mould" },
     { path: `${day}/larder`, title: "Larder" },
     { path: `${day}/shopping`, title: "Shopping list" },
+    { path: `${day}/why`, title: "What went wrong, and why" },
     { path: `${day}/kit`, title: "Kit: bench, oven, cutters, cold" },
     { path: "/copies", title: "Copies: save everything, lay one back" },
     { path: `/print/${date}`, title: "Day sheet to print" },
