@@ -37,4 +37,4 @@ export {
   type PastLog,
   type TimedKind,
 } from "./pastLog";
-export { findFigureHabit, type FigureHabit, type FigurePrior, type Logged } from "./figureHabit";
+export { findFigureHabit, type FigureHabit, type FigurePrior } from "./figureHabit";

@@ -24,11 +24,10 @@ export { SAMPLE_EVERY, samplePortions, type PortionSample } from "./samplePortio
 export { listRunMends, type RunMend } from "./runMends";
 export { adjustRun } from "./adjustRun";
 export type { Counts } from "./countPieces";
-export type { LotSheet, LotWork, PieceLots } from "./lots";
 export { openSheet } from "./openSheet";
 export { followRun, type Followed, type RunFollower } from "./followRun";
 export { findTrouble, readLotFigures } from "./lotFigures";
-export { planFigures, readPieceNow, tellChange, toPieceChange, type PieceNow, type ToldChange } from "./pieceRemedy";
+export { planFigures, readPieceNow, tellChange, toPieceChange, type PieceNow } from "./pieceRemedy";
 export {
   findTaught,
   listDayFigures,

@@ -76,8 +76,8 @@ export function WhyPage() {
               id={id}
               value={known[id] ?? planned[id]}
               onCommit={(value) => {
-                const { [id]: _, ...others } = known;
-                setKnown(value === null ? others : { ...others, [id]: value });
+                const others = Object.entries(known).filter(([each]) => each !== id);
+                setKnown(Object.fromEntries(value === null ? others : [...others, [id, value]]));
               }}
             />
           ))}
