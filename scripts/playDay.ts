@@ -176,6 +176,10 @@ async function play(sheet: Sheet, kitchen: Socket, clock: () => number): Promise
           );
           if (heat.value < job.targets.heatC - HOT_WITHIN_C) continue;
         }
+        if (job.kind === "fry" && heat) {
+          tell({ kind: "measured", taskId, measure: "oilC", value: heat.value, person: job.person });
+          readings++;
+        }
         tell({ kind: "begun", taskId, person: job.person });
         if (taskId === first?.taskId) {
           hand({ do: "oven", heatC: 22 });
@@ -196,9 +200,8 @@ async function play(sheet: Sheet, kitchen: Socket, clock: () => number): Promise
         tell({ kind: "measured", taskId, measure: "massG", value: scale.value, person: job.person });
         readings++;
       }
-      if (heat) {
-        const measure = job.kind === "fry" ? "oilC" : "ovenC";
-        tell({ kind: "measured", taskId, measure, value: heat.value, person: job.person });
+      if (job.kind === "bake" && heat) {
+        tell({ kind: "measured", taskId, measure: "ovenC", value: heat.value, person: job.person });
         readings++;
       }
       const wrong = wrongs[taskId];

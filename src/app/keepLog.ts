@@ -1,9 +1,9 @@
+import isSame from "fast-deep-equal";
 import { toLog, type RunEvent, type RunLog } from "@/core/run";
-import type { Weighing } from "@/core/plan";
 import { getStore } from "@/data/getStore";
-import { toChange, type Change } from "@/schemas/change";
-import { findRecord, fromLists } from "@/schemas/recordTable";
+import { fromLists } from "@/schemas/recordTable";
 import { readClock } from "./clock";
+import { listLogChanges } from "./listLogChanges";
 import type { LoadedRun } from "./loadRun";
 
 /** What of a run's log was kept; null where another wrote into it meanwhile. */
@@ -26,12 +26,7 @@ export function keepLog(run: LoadedRun, before: readonly RunEvent[] | null): Kep
   const store = getStore();
   const day = store.readDay(run.sheet.date);
   if (!day) return kept;
-  const table = fromLists(day.lists);
-  const changes = [
-    ...listLotChanges(log, was, table),
-    ...listCutChanges(log, was, table),
-    ...listPouredChanges(run, log, was, table),
-  ].filter((change): change is Change => change !== null);
+  const changes = listLogChanges(run.sheet, log, was, fromLists(day.lists));
   if (changes.length > 0) {
     const nowIso = readClock().toISOString();
     const group = { id: `log-${run.id}-${run.events.length}-${nowIso}`, changes };
@@ -40,57 +35,3 @@ export function keepLog(run: LoadedRun, before: readonly RunEvent[] | null): Kep
   }
   return { ...kept, changed: changes.length };
 }
-
-type Table = ReturnType<typeof fromLists>;
-
-function listLotChanges({ lots }: RunLog, was: RunLog, table: Table): (Change | null)[] {
-  const byId = new Map([...was.lots, ...lots].map((lot) => [lot.id, lot]));
-  return [...byId.values()].map((known) => {
-    const stored = findRecord(table, "lotRecord", known.id);
-    const [now, then] = [lots, was.lots].map((list) => list.find(({ id }) => id === known.id));
-    // What this run said and says no more goes; what somebody typed before it knew stays.
-    const pick = <F extends "fill" | "close" | "leaked">(field: F) =>
-      now?.[field] ??
-      (isSame(then?.[field] ?? null, stored?.[field] ?? null) ? null : (stored?.[field] ?? null));
-    const after = { ...stored, ...known, fill: pick("fill"), close: pick("close"), leaked: pick("leaked") };
-    const isEmpty = after.fill === null && after.close === null && after.leaked === null;
-    return toChange({ kind: "lotRecord", id: known.id }, stored, isEmpty ? null : after);
-  });
-}
-
-function listCutChanges({ cuts }: RunLog, was: RunLog, table: Table): (Change | null)[] {
-  const gone = was.cuts.filter(({ id }) => !cuts.some((cut) => cut.id === id));
-  return [
-    ...cuts.map((cut) =>
-      toChange({ kind: "cutRecord", id: cut.id }, findRecord(table, "cutRecord", cut.id), cut),
-    ),
-    ...gone.map((cut) => {
-      const stored = findRecord(table, "cutRecord", cut.id);
-      return stored?.got === cut.got ? toChange({ kind: "cutRecord", id: cut.id }, stored, null) : null;
-    }),
-  ];
-}
-
-function listPouredChanges(
-  { sheet: { date, dayId } }: LoadedRun,
-  { poured }: RunLog,
-  was: RunLog,
-  table: Table,
-): (Change | null)[] {
-  const change = (formulaId: string, took: Weighing["took"]) => {
-    const id = `weigh-${date}-${formulaId}`;
-    const stored = findRecord(table, "weighing", id);
-    const after = { ...(stored ?? { id, dayId, date, formulaId, tickedLineIds: [], mixG: null }), took };
-    return took === null && !stored ? null : toChange({ kind: "weighing", id }, stored, after);
-  };
-  return [
-    ...poured.map(({ formulaId, massG, scale }) => change(formulaId, { massG, scale })),
-    ...was.poured.flatMap(({ formulaId, massG }) => {
-      const took = findRecord(table, "weighing", `weigh-${date}-${formulaId}`)?.took;
-      const isOwn = took?.massG === massG && !poured.some((each) => each.formulaId === formulaId);
-      return isOwn ? [change(formulaId, null)] : [];
-    }),
-  ];
-}
-
-const isSame = (one: unknown, other: unknown): boolean => JSON.stringify(one) === JSON.stringify(other);

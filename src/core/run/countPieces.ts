@@ -1,3 +1,4 @@
+import { countPlanned, listDemands } from "./countBlanks";
 import type { RunEvent } from "./event";
 import type { RunState } from "./foldRun";
 import type { LotSheet } from "./lots";
@@ -136,12 +137,11 @@ export function countPieces(sheet: Countable, { counted }: Pick<RunState, "count
   const told = new Map<string, number>();
   function count(event: Extract<RunEvent, { kind: "measured" }>, { drawing, taskId }: JobSheet): void {
     if (drawing?.kind !== "sheet" || event.measure !== "cutCount") return;
-    const uses = drawing.sheet.parts.flatMap((part) => part.uses);
-    const demandIds = [...new Set(uses.map(({ demandId }) => demandId))];
+    const demandIds = listDemands(drawing.sheet.parts);
     // Of a sheet with several outlines a count that names none is of nobody.
     const demandId = event.part ?? (demandIds.length === 1 ? demandIds[0] : undefined);
     if (demandId === undefined || !demandIds.includes(demandId)) return;
-    const planned = uses.reduce((sum, use) => sum + (use.demandId === demandId ? use.count : 0), 0);
+    const planned = countPlanned(drawing.sheet.parts, demandId);
     const key = `${taskId} ${demandId}`;
     const by = event.value - planned;
     cuts.set(demandId, (cuts.get(demandId) ?? 0) + by - (told.get(key) ?? 0));

@@ -1,6 +1,7 @@
 import { findFigureHabit, type FigureHabit, type FigurePrior } from "../habits";
 import type { RunEvent } from "./event";
-import { foldRun, UNTOUCHED } from "./foldRun";
+import { countBlanks } from "./countBlanks";
+import { foldRun, UNTOUCHED, type TaskRun } from "./foldRun";
 import { adjustRun } from "./adjustRun";
 import type { JobSheet, RunSheet } from "./runSheet";
 
@@ -57,8 +58,7 @@ export function listDayFigures(frozen: RunSheet, events: readonly RunEvent[]): D
     const isHeat = job.kind === "bake" || job.kind === "fry";
     const isTimed =
       took !== null && took >= LEAST_MIN && planned >= LEAST_MIN && counts.pieces[job.taskId] !== 0;
-    const last = (measure: string) => run.measured.findLast((each) => each.measure === measure)?.value;
-    const ovenC = last("ovenC");
+    const ovenC = run.measured.findLast(({ measure }) => measure === "ovenC")?.value;
     const style = piece && (job.kind === "fill" ? piece.craft.fill.style : piece.craft.close.style);
     return [
       ...(piece && isTimed && isHeat
@@ -74,13 +74,13 @@ export function listDayFigures(frozen: RunSheet, events: readonly RunEvent[]): D
             } as const,
           ]
         : []),
-      ...(machine && job.kind === "bake" && ovenC !== undefined && job.targets.heatC !== null
+      ...(machine && job.kind === "bake" && ovenC !== undefined && job.targets.endC !== null
         ? [
             {
               kind: "oven",
               key: machine.resourceId,
               name: machine.name,
-              value: ovenC - job.targets.heatC,
+              value: ovenC - job.targets.endC,
             } as const,
           ]
         : []),
@@ -96,11 +96,9 @@ const tellStyle = (kind: "fill" | "seal", style: string) =>
     .replaceAll("-", ", ")
     .toLowerCase()}`;
 
-type Measured = readonly { readonly measure: string; readonly value: number; readonly part: string | null }[];
-
 function listPortions(
   { targets: { portionG } }: JobSheet,
-  measured: Measured,
+  measured: TaskRun["measured"],
   { id, name }: { readonly id: string; readonly name: string },
 ): DayFigure[] {
   const weighed = measured.flatMap(({ measure, value }) => (measure === "massG" && value > 0 ? [value] : []));
@@ -111,23 +109,14 @@ function listPortions(
 
 function listBlanks(
   { drawing, cutId, about }: JobSheet,
-  measured: Measured,
+  measured: TaskRun["measured"],
   { cuts }: RunSheet,
 ): DayFigure[] {
-  const counted = new Map(
-    measured.flatMap(({ measure, part, value }) => (measure === "cutCount" ? [[part, value] as const] : [])),
-  );
-  if (drawing?.kind !== "sheet" || counted.size === 0 || drawing.sheet.isDecoration) return [];
-  const uses = drawing.sheet.parts.flatMap((part) => part.uses);
+  if (drawing?.kind !== "sheet" || drawing.sheet.isDecoration) return [];
+  const got = countBlanks(drawing.sheet, measured);
   const planned = drawing.sheet.count;
-  const got = counted.has(null)
-    ? counted.get(null)!
-    : [...counted].reduce((sum, [part, value]) => {
-        const of = uses.reduce((all, use) => all + (use.demandId === part ? use.count : 0), 0);
-        return sum + value - of;
-      }, planned);
   const doughId = cuts.find(({ id }) => id === cutId)?.doughId;
-  if (doughId === undefined || planned < 1 || got < 1) return [];
+  if (got === undefined || doughId === undefined || planned < 1 || got < 1) return [];
   return [
     { kind: "blanks", key: doughId, name: about.split(",")[0] ?? doughId, value: Math.log(got / planned) },
   ];

@@ -18,7 +18,7 @@ export type { JobStep, Looks, StandingStep } from "./jobSteps";
 export { listBells, type Bell } from "./bells";
 export { tellMoved } from "./tellMoved";
 export { tellCounts } from "./tellCounts";
-export { correctTimes, toRecord, type RecordRow, type RunRecord } from "./record";
+export { correctCount, correctTimes, toRecord, type RecordRow, type RunRecord } from "./record";
 export { toLog, type RunLog } from "./log";
 export { SAMPLE_EVERY, samplePortions, type PortionSample } from "./samplePortions";
 export { listRunMends, type RunMend } from "./runMends";
@@ -36,3 +36,4 @@ export {
   type FigureScale,
   type TaughtHabit,
 } from "./dayFigures";
+export { countPlanned, listDemands } from "./countBlanks";

@@ -1,9 +1,9 @@
-import type { CutSheet } from "../cutting";
 import type { TimedWork } from "../habits";
 import type { CutRecord, LotRecord } from "../plan";
+import { countBlanks } from "./countBlanks";
 import { countPieces, type Counts } from "./countPieces";
 import type { RunEvent } from "./event";
-import { foldRun, UNTOUCHED, type RunState, type TaskRun } from "./foldRun";
+import { foldRun, UNTOUCHED, type RunState } from "./foldRun";
 import type { JobSheet, PieceSheet, RunSheet } from "./runSheet";
 
 /** What a run adds to the baker's log. */
@@ -59,7 +59,7 @@ export function toLog(sheet: RunSheet, events: readonly RunEvent[]): RunLog {
         const { sheet: cut } = job.drawing as Extract<JobSheet["drawing"], { kind: "sheet" }>;
         if (cut.isDecoration) return [];
         const { doneMin, measured } = state.tasks[job.taskId] ?? UNTOUCHED;
-        const counted = sumCounted(cut, measured);
+        const counted = countBlanks(cut, measured);
         return [{ isDone: doneMin !== null, counted, planned: cut.count }];
       });
       // A sheet that nobody counted gave what was planned; where none was counted nothing is known.
@@ -75,17 +75,6 @@ export function toLog(sheet: RunSheet, events: readonly RunEvent[]): RunLog {
         : [];
     }),
   };
-}
-
-/** Blanks of a sheet as they were counted, outline by outline or together; undefined where nobody counted. */
-function sumCounted({ parts, count }: CutSheet, measured: TaskRun["measured"]): number | undefined {
-  const counts = measured.filter(({ measure }) => measure === "cutCount");
-  const last = new Map(counts.map(({ part, value }) => [part, value]));
-  if (last.size === 0 || last.has(null)) return last.get(null);
-  return [...last].reduce((total, [demandId, value]) => {
-    const uses = parts.flatMap((part) => part.uses).filter((use) => use.demandId === demandId);
-    return total + value - sum(uses, (use) => use.count);
-  }, count);
 }
 
 const sum = <T>(list: readonly T[], of: (each: T) => number): number =>

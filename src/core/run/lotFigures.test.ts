@@ -10,6 +10,7 @@ import {
   foldRun,
   freezeRun,
   mishaps,
+  openSheet,
   readLotFigures,
   tellChange,
   toPieceChange,
@@ -85,6 +86,24 @@ test("what was weighed, read and timed of a lot stands beside what was planned, 
   // Twenty above its setting for the minutes of the plan: the oven did it.
   const [first] = rankCauses("burnt", { ...figures, bakeShare: 1 }).causes;
   expect(first!.id).toBe("hot");
+});
+
+test("an oven that was set lower on the way is held against its end", () => {
+  const market = toDayBook(toTable(listDemoWorld()), "2026-12-05", null)!;
+  const frozen = freezeRun(planDay(market), market)!;
+  const falling = frozen.jobs.find(({ targets }) => targets.endC !== null && targets.endC < targets.heatC!)!;
+  const read = happens(500, falling.taskId, {
+    kind: "measured",
+    measure: "ovenC",
+    value: falling.targets.endC! + 3,
+  });
+  expect(readLotFigures(frozen, foldRun([read]), falling.taskId).ovenOffC).toBe(3);
+  // Kept before ends were told, a sheet knows its beginning only.
+  const old = JSON.parse(JSON.stringify(frozen), (key, value: unknown) =>
+    key === "endC" ? undefined : value,
+  ) as object;
+  const opened = openSheet(JSON.stringify(old)).jobs.find(({ taskId }) => taskId === falling.taskId)!;
+  expect(opened.targets.endC).toBe(falling.targets.heatC);
 });
 
 test("whatever is told, every figure of every lot is a number", () => {

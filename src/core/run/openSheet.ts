@@ -1,4 +1,4 @@
-import type { JobSheet, PieceSheet, RunSheet } from "./runSheet";
+import type { JobSheet, JobTargets, PieceSheet, RunSheet } from "./runSheet";
 
 /** What sheets did not say before lots were counted anew. */
 type Since = "fillings";
@@ -6,7 +6,10 @@ type PieceSince =
   "lots" | "roles" | "needBlanks" | "blanksTaken" | "fillings" | "promises" | "figures" | "now";
 type Stored = Omit<RunSheet, Since | "jobs" | "pieces"> &
   Partial<Pick<RunSheet, Since>> & {
-    readonly jobs: readonly (Omit<JobSheet, "lot"> & Partial<Pick<JobSheet, "lot">>)[];
+    readonly jobs: readonly (Omit<JobSheet, "lot" | "targets"> &
+      Partial<Pick<JobSheet, "lot">> & {
+        readonly targets: Omit<JobTargets, "endC"> & Partial<Pick<JobTargets, "endC">>;
+      })[];
     readonly pieces: readonly (Omit<PieceSheet, PieceSince> & Partial<Pick<PieceSheet, PieceSince>>)[];
   };
 
@@ -27,7 +30,11 @@ export function openSheet(json: string): RunSheet {
   return {
     ...stored,
     fillings: stored.fillings ?? [],
-    jobs: stored.jobs.map((job) => ({ ...job, lot: job.lot ?? null })),
+    jobs: stored.jobs.map(({ targets, ...job }) => ({
+      ...job,
+      lot: job.lot ?? null,
+      targets: { ...targets, endC: targets.endC === undefined ? targets.heatC : targets.endC },
+    })),
     pieces: stored.pieces.map((piece) => ({ ...noLots, ...piece })),
   };
 }

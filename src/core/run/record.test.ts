@@ -4,7 +4,7 @@ import { listDemoWorld } from "@/demo";
 import { toTable } from "@/schemas/recordTable";
 import { toDayBook } from "@/schemas/toDayBook";
 import { validateRecord } from "@/schemas/validate";
-import { correctTimes, foldRun, freezeRun, toLog, toRecord, type RunEvent } from ".";
+import { correctCount, correctTimes, foldRun, freezeRun, toLog, toRecord, type RunEvent } from ".";
 
 const book = toDayBook(toTable(listDemoWorld()), "2026-11-28", null)!;
 const plan = planDay(book);
@@ -70,6 +70,44 @@ test("a time that is corrected afterwards stands as corrected, and what was told
       expect(others(after)).toEqual(others(before));
     }),
     { numRuns: 40 },
+  );
+});
+
+test("a count that is corrected again and again within one minute is what was said last", () => {
+  const taskId = "roll:bay-shortcrust:3.5:sensible:1";
+  const lastOf = (events: readonly RunEvent[]) =>
+    toRecord(sheet, events)
+      .rows.find(({ job }) => job.taskId === taskId)!
+      .measured.map(({ value, part }) => [value, part]);
+  // Ids as a browser draws them: in no order.
+  fc.assert(
+    fc.property(
+      fc.array(fc.integer({ min: 0, max: 30 }), { minLength: 1, maxLength: 5 }),
+      fc.nat(),
+      (values, seed) => {
+        let drawn = seed;
+        const stamp = {
+          createId: () => `c${(drawn = (drawn * 48271 + 11) % 2147483647)}`,
+          atMin: 900,
+          ...told,
+        };
+        const events = values.reduce<RunEvent[]>(
+          (before, value) => [...before, ...correctCount(before, taskId, null, value, stamp)],
+          workedOff(),
+        );
+        expect(lastOf(events)).toEqual([[values.at(-1), null]]);
+        // Another outline of the sheet is another count.
+        expect(
+          lastOf([...events, ...correctCount(events, taskId, "moon:base", 3, stamp)]).toSorted(),
+        ).toEqual(
+          [
+            [values.at(-1), null],
+            [3, "moon:base"],
+          ].toSorted(),
+        );
+      },
+    ),
+    { numRuns: 60 },
   );
 });
 

@@ -92,19 +92,25 @@ export function toRecord(sheet: RunSheet, events: readonly RunEvent[]): RunRecor
   };
 }
 
+/** Who corrects, when and where from. */
+interface Stamp {
+  readonly createId: () => string;
+  readonly atMin: number;
+  readonly person: number;
+  readonly deviceId: string;
+}
+
+const takeBack = (told: readonly RunEvent[], { createId, atMin, person, deviceId }: Stamp): RunEvent[] =>
+  told.map(({ id }) => ({ kind: "undone", eventId: id, id: createId(), atMin, person, deviceId }));
+
 /** The events that correct when a job was begun and done: what was told is taken back, what was is told instead. */
 export function correctTimes(
   events: readonly RunEvent[],
   taskId: string,
   times: { readonly begunMin: number; readonly doneMin: number },
-  stamp: {
-    readonly createId: () => string;
-    readonly atMin: number;
-    readonly person: number;
-    readonly deviceId: string;
-  },
+  stamp: Stamp,
 ): RunEvent[] {
-  const { createId, atMin, person, deviceId } = stamp;
+  const { createId, person, deviceId } = stamp;
   const told = foldRun(events).counted.filter(
     (event) =>
       (event.kind === "begun" || (event.kind === "done" && event.part === undefined)) &&
@@ -112,15 +118,43 @@ export function correctTimes(
   );
   const by = told[0]?.person ?? person;
   return [
-    ...told.map(({ id }): RunEvent => ({
-      kind: "undone",
-      eventId: id,
+    ...takeBack(told, stamp),
+    { kind: "begun", taskId, id: createId(), atMin: times.begunMin, person: by, deviceId },
+    { kind: "done", taskId, id: createId(), atMin: times.doneMin, person: by, deviceId },
+  ];
+}
+
+/**
+ * The events that correct how many blanks a sheet gave: of counts told for one minute none is the later, so that the
+ * former ones are taken back. @param part - The outline; null where the sheet has one.
+ */
+export function correctCount(
+  events: readonly RunEvent[],
+  taskId: string,
+  part: string | null,
+  value: number,
+  stamp: Stamp,
+): RunEvent[] {
+  const told = foldRun(events).counted.filter(
+    (event) =>
+      event.kind === "measured" &&
+      event.measure === "cutCount" &&
+      event.taskId === taskId &&
+      (event.part ?? null) === part,
+  );
+  const { createId, atMin, person, deviceId } = stamp;
+  return [
+    ...takeBack(told, stamp),
+    {
+      kind: "measured",
+      measure: "cutCount",
+      taskId,
+      value,
       id: createId(),
       atMin,
       person,
       deviceId,
-    })),
-    { kind: "begun", taskId, id: createId(), atMin: times.begunMin, person: by, deviceId },
-    { kind: "done", taskId, id: createId(), atMin: times.doneMin, person: by, deviceId },
+      ...(part !== null && { part }),
+    },
   ];
 }

@@ -57,8 +57,9 @@ export interface JobSheet {
 export interface JobTargets {
   /** The oven or the fryer it is in. */
   readonly machineId: string | null;
-  /** What that is set to. */
+  /** What that is set to as it begins, and as it ends: a bake may be set lower on the way. */
   readonly heatC: number | null;
+  readonly endC: number | null;
   /** Of the main filling, each. */
   readonly portionG: number | null;
   /** Of a dough as it is rolled. */
@@ -203,6 +204,7 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
   const sheet =
     kind === "roll" && cut && !cut.plan.portioning ? (cut.plan.sheets[task.index - 1] ?? null) : null;
   const concerned = new Set(line ? [line.piece.id] : (batch?.pieceIds ?? cut?.pieceIds ?? []));
+  const oilC = line?.fries.find(({ fryer }) => fryer.id === task.machineId)?.oilC ?? null;
   const steps = listJobSteps(task, plan, book);
   const isWeighed = kind === "mix" || (kind === "make" && steps.every(({ kind: step }) => step !== "strain"));
   return {
@@ -229,7 +231,8 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
     looks: tellLooks(task, { line, cut, steps }),
     targets: {
       machineId: task.machineId,
-      heatC: task.heat?.startC ?? line?.fries.find(({ fryer }) => fryer.id === task.machineId)?.oilC ?? null,
+      heatC: task.heat?.startC ?? oilC,
+      endC: task.heat?.endC ?? oilC,
       portionG: kind === "fill" ? (line?.portion.massG ?? null) : null,
       window: kind === "roll" && cut ? { lowC: cut.dough.window.lowC, highC: cut.dough.window.highC } : null,
       custardC: isCustard(task, line, steps, book) ? CUSTARD_CORE_C : null,

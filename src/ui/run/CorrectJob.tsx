@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { correctTimes, type RecordRow, type RunEvent, type RunRecord } from "@/core/run";
+import { correctCount, correctTimes, type RecordRow, type RunEvent, type RunRecord } from "@/core/run";
 import { formatClock, parseClock } from "@/core/units";
 import { createId } from "../bench/createId";
 import { Dialog } from "../shell/Dialog";
@@ -99,9 +99,7 @@ function JobForm({
         <CutCounts
           drawing={job.drawing}
           measured={measured}
-          onCount={(value, part) =>
-            tell({ ...about, kind: "measured", measure: "cutCount", value, ...(part !== null && { part }) })
-          }
+          onCount={(value, part) => void send(correctCount(events, job.taskId, part, value, stamp))}
         />
       )}
       <ToldList

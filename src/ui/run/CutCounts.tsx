@@ -1,4 +1,4 @@
-import type { JobDrawing, TaskRun } from "@/core/run";
+import { countPlanned, listDemands, type JobDrawing, type TaskRun } from "@/core/run";
 
 interface Props {
   readonly drawing: Extract<JobDrawing, { kind: "sheet" }>;
@@ -9,19 +9,16 @@ interface Props {
 
 /** How many a sheet really gave, outline by outline: right as planned unless somebody says otherwise. */
 export function CutCounts({ drawing: { sheet, roles }, measured, onCount }: Props) {
-  const planned = new Map<string, number>();
-  for (const { demandId, count } of sheet.parts.flatMap(({ uses }) => uses))
-    planned.set(demandId, (planned.get(demandId) ?? 0) + count);
-  if (planned.size === 0) return null;
+  const demandIds = listDemands(sheet.parts);
   const counts = measured.filter(({ measure }) => measure === "cutCount");
-  return [...planned].map(([demandId, count]) => {
-    const part = planned.size > 1 ? demandId : null;
+  return demandIds.map((demandId) => {
+    const part = demandIds.length > 1 ? demandId : null;
     const role = roles.find((each) => each.demandId === demandId);
     return (
       <CutCount
         key={demandId}
         what={part === null || !role ? "really cut" : `${role.role}, ${role.pieceName}`}
-        planned={count}
+        planned={countPlanned(sheet.parts, demandId)}
         counted={counts.findLast((each) => each.part === part)?.value ?? null}
         onCount={(value) => onCount(value, part)}
       />

@@ -38,18 +38,19 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
   const job = looked ?? answer?.view.now ?? null;
   const told = job ? sheetOf(job.taskId) : undefined;
 
-  /** What ends takes with it what the thermometers say of it. */
+  /** What begins or ends takes with it what the thermometers say of it. */
   const tell = (...happenings: readonly Happening[]) =>
     happen(
       ...happenings.flatMap((each) => {
-        const ended = each.kind === "done" && each.part === undefined ? sheetOf(each.taskId) : undefined;
-        return ended ? [...listMeasured(ended, readings), each] : [each];
+        if (each.kind !== "begun" && !(each.kind === "done" && each.part === undefined)) return [each];
+        const told = sheetOf(each.taskId);
+        return told ? [...listMeasured(told, each.kind, readings), each] : [each];
       }),
     );
   const done = () => {
     if (!job || !answer) return;
     setLookedAt(null);
-    if (!job.hasBegun) return happen({ kind: "begun", taskId: job.taskId });
+    if (!job.hasBegun) return tell({ kind: "begun", taskId: job.taskId });
     const { now, following } = answer.view;
     tell(
       { kind: "done", taskId: job.taskId },

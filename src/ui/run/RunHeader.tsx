@@ -63,10 +63,13 @@ export function RunHeader({
               {late.length > 1 && `, and ${late.length - 1} more`}
             </strong>
           )}
-          {short.map(({ pieceId, dueMin, promised, made }) => (
+          {short.slice(0, SHORT_SHOWN).map(({ pieceId, dueMin, promised, made }, i) => (
             <strong key={`${pieceId} ${dueMin}`} className="block text-base text-(--tally-bad)">
               {sheet.pieces.find(({ id }) => id === pieceId)?.name}: {made} of {promised} for{" "}
               {formatClock(dueMin)}
+              {i === SHORT_SHOWN - 1 &&
+                short.length > SHORT_SHOWN &&
+                `, and ${short.length - SHORT_SHOWN} more`}
             </strong>
           ))}
         </p>
@@ -122,6 +125,9 @@ export function RunHeader({
     </header>
   );
 }
+
+/** Promises without enough pieces that are named; all of them stand in the record. */
+const SHORT_SHOWN = 2;
 
 const speakers = { loud: Volume2, soft: Volume1, mute: VolumeX } as const;
 

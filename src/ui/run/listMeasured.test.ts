@@ -12,22 +12,40 @@ const fresh = (
   state: "fresh",
   value,
 });
-const targets: JobTargets = { machineId: "stone", heatC: 200, portionG: null, window: null, custardC: null };
+const targets: JobTargets = {
+  machineId: "stone",
+  heatC: 200,
+  endC: 200,
+  portionG: null,
+  window: null,
+  custardC: null,
+};
 
-test("what thermometers say of a job is kept with it: its own oven's worst deck, and a core where one is asked for", () => {
+test("what thermometers say of a job is kept with it, each when it tells most: dough and oil before, oven and core after", () => {
   const placed = [
     fresh("oven", 196, "stone"),
     fresh("oven", 183, "stone"),
     fresh("oven", 120, "other"),
+    fresh("fryer", 174, "pan"),
     fresh("dough", 9),
+    fresh("custard", 82),
     fresh("scale", 500),
     { ...fresh("oven", 150, "stone"), state: "stale", ageS: 90 } as PlacedReading,
   ];
-  const tell = (over: Partial<JobTargets>) =>
-    listMeasured(jobSheet("a", { targets: { ...targets, ...over } }), { placed, past: new Map() });
-  expect(tell({})).toEqual([{ kind: "measured", taskId: "a", measure: "ovenC", value: 183 }]);
-  expect(tell({ machineId: null, window: { lowC: 8, highC: 14 } })).toEqual([
-    { kind: "measured", taskId: "a", measure: "coreC", value: 9 },
-  ]);
-  expect(tell({ machineId: null })).toEqual([]);
+  const tell = (over: Partial<JobTargets>, moment: "begun" | "done") =>
+    listMeasured(jobSheet("a", { targets: { ...targets, ...over } }), moment, {
+      placed,
+      past: new Map(),
+    }).map((each) => (each.kind === "measured" ? [each.measure, each.value] : each));
+  // Of two decks the one that is farther off.
+  expect([tell({}, "begun"), tell({}, "done")]).toEqual([[], [["ovenC", 183]]]);
+  // A bake that ends lower than it began is held against its end: there the hotter deck is the worse.
+  expect(tell({ endC: 180 }, "done")).toEqual([["ovenC", 196]]);
+  const frying = { machineId: "pan", heatC: 180, endC: 180 };
+  expect([tell(frying, "begun"), tell(frying, "done")]).toEqual([[["oilC", 174]], []]);
+  const rolling = { machineId: null, window: { lowC: 8, highC: 14 } };
+  expect([tell(rolling, "begun"), tell(rolling, "done")]).toEqual([[["coreC", 9]], []]);
+  const cooking = { machineId: null, custardC: { lowC: 80, highC: 84 } };
+  expect([tell(cooking, "begun"), tell(cooking, "done")]).toEqual([[], [["coreC", 82]]]);
+  expect(tell({ machineId: null }, "done")).toEqual([]);
 });

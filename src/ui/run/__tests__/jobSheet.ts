@@ -21,7 +21,7 @@ export const jobSheet = (taskId: string, over: Partial<JobSheet> = {}): JobSheet
   ],
   steps: [],
   looks: { lookFor: ["clear of the rim"], more: { minutes: 2, atMost: 3 } },
-  targets: { machineId: null, heatC: null, portionG: null, window: null, custardC: null },
+  targets: { machineId: null, heatC: null, endC: null, portionG: null, window: null, custardC: null },
   cautions: ["Hot: do not touch."],
   drawing: null,
   weighing: [],

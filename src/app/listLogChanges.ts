@@ -1,0 +1,69 @@
+import isSame from "fast-deep-equal";
+import type { Weighing } from "@/core/plan";
+import type { RunLog, RunSheet } from "@/core/run";
+import { toChange, type Change } from "@/schemas/change";
+import { findRecord, type RecordTable } from "@/schemas/recordTable";
+
+type RunDay = Pick<RunSheet, "date" | "dayId">;
+
+/**
+ * What brings a log to what a run says now: what the run says is written, what it said until now and says no more goes,
+ * and what somebody typed before it knew of it stays.
+ */
+export function listLogChanges(day: RunDay, log: RunLog, was: RunLog, table: RecordTable): Change[] {
+  return [
+    ...listLotChanges(log, was, table),
+    ...listCutChanges(log, was, table),
+    ...listPouredChanges(day, log, was, table),
+  ].filter((change): change is Change => change !== null);
+}
+
+function listLotChanges({ lots }: RunLog, was: RunLog, table: RecordTable): (Change | null)[] {
+  const byId = new Map([...was.lots, ...lots].map((lot) => [lot.id, lot]));
+  return [...byId.values()].map((known) => {
+    const stored = findRecord(table, "lotRecord", known.id);
+    const [now, then] = [lots, was.lots].map((list) => list.find(({ id }) => id === known.id));
+    // What this run said and says no more goes; what somebody typed before it knew stays.
+    const pick = <F extends "fill" | "close" | "leaked">(field: F) =>
+      now?.[field] ??
+      (isSame(then?.[field] ?? null, stored?.[field] ?? null) ? null : (stored?.[field] ?? null));
+    const after = { ...stored, ...known, fill: pick("fill"), close: pick("close"), leaked: pick("leaked") };
+    const isEmpty = after.fill === null && after.close === null && after.leaked === null;
+    return toChange({ kind: "lotRecord", id: known.id }, stored, isEmpty ? null : after);
+  });
+}
+
+function listCutChanges({ cuts }: RunLog, was: RunLog, table: RecordTable): (Change | null)[] {
+  const gone = was.cuts.filter(({ id }) => !cuts.some((cut) => cut.id === id));
+  return [
+    ...cuts.map((cut) =>
+      toChange({ kind: "cutRecord", id: cut.id }, findRecord(table, "cutRecord", cut.id), cut),
+    ),
+    ...gone.map((cut) => {
+      const stored = findRecord(table, "cutRecord", cut.id);
+      return stored?.got === cut.got ? toChange({ kind: "cutRecord", id: cut.id }, stored, null) : null;
+    }),
+  ];
+}
+
+function listPouredChanges(
+  { date, dayId }: RunDay,
+  { poured }: RunLog,
+  was: RunLog,
+  table: RecordTable,
+): (Change | null)[] {
+  const change = (formulaId: string, took: Weighing["took"]) => {
+    const id = `weigh-${date}-${formulaId}`;
+    const stored = findRecord(table, "weighing", id);
+    const after = { ...(stored ?? { id, dayId, date, formulaId, tickedLineIds: [], mixG: null }), took };
+    return took === null && !stored ? null : toChange({ kind: "weighing", id }, stored, after);
+  };
+  return [
+    ...poured.map(({ formulaId, massG, scale }) => change(formulaId, { massG, scale })),
+    ...was.poured.flatMap(({ formulaId, massG }) => {
+      const took = findRecord(table, "weighing", `weigh-${date}-${formulaId}`)?.took;
+      const isOwn = took?.massG === massG && !poured.some((each) => each.formulaId === formulaId);
+      return isOwn ? [change(formulaId, null)] : [];
+    }),
+  ];
+}
