@@ -21,17 +21,18 @@ const views = [
   { name: "formula", path: `${day}/formula/bay-shortcrust` },
   { name: "way", path: "/day/2026-11-30/piece/pear-coat/way" },
   { name: "larder", path: `${day}/larder` },
-  { name: "heat", path: "/day/2026-11-30/piece/custard-cup/heat", settle: 4000 },
   { name: "book", path: `${day}/book` },
   { name: "kit", path: `${day}/kit` },
   { name: "day-sheet", path: "/print/2026-11-28" },
-  { name: "roll-cut-hand", path: `${day}/roll`, size: { width: 390, height: 844 } },
 ];
 /** Views of the running day, and the minute of each. */
 const runViews = [
-  { name: "run", path: "/run/2026-11-28", atMin: 460, touch: true, settle: 1500 },
+  // Weighing out, with so much on the scale.
+  { name: "run", path: "/run/2026-11-28", atMin: 290, touch: true, settle: 4000, scaleG: 1240 },
   { name: "run-bell", path: "/run/2026-11-28", theme: "tezgah-night", atMin: 482, touch: true, settle: 1500 },
+  { name: "run-wrong", path: "/run/2026-11-28", atMin: 484, touch: true, settle: 1500, opens: "Went wrong" },
   { name: "record", path: "/run/2026-11-28/record", atMin: 540 },
+  { name: "taught", path: "/run/2026-11-28/taught", atMin: 660 },
 ];
 const wanted = process.argv.slice(3);
 const origin = `http://127.0.0.1:${PORT}`;
@@ -70,6 +71,8 @@ function start(now) {
 }
 
 async function stop() {
+  // One that found its port taken is gone already.
+  if (server.exitCode !== null) throw new Error(`The server ended by itself. Is port ${PORT} free?`);
   const gone = new Promise((resolve) => server.once("exit", resolve));
   server.kill();
   await gone;
@@ -93,7 +96,7 @@ async function workOffUntil(atMin) {
       body: JSON.stringify(body),
     });
   await post("", {});
-  const { placed, problem } = await (await fetch(run)).json();
+  const { placed, problem, jobs } = await (await fetch(run)).json();
   const told = { person: 0, deviceId: "shots" };
   const events = placed.flatMap(({ taskId, startMin, mode }) => {
     const endMin = startMin + problem.tasks.find(({ id }) => id === taskId).modes[mode].durationMin;
@@ -102,6 +105,22 @@ async function workOffUntil(atMin) {
       ...(endMin < atMin ? [{ ...told, id: `d ${taskId}`, kind: "done", taskId, atMin: endMin }] : []),
     ];
   });
+  // An oven that is somewhat hot, portions that are somewhat large, a blank that is torn now and then.
+  for (const [i, { taskId, kind, targets, drawing }] of jobs.entries()) {
+    const { startMin } = placed.find((each) => each.taskId === taskId);
+    const measured = (measure, value) => ({
+      ...told,
+      id: `m ${measure} ${taskId}`,
+      kind: "measured",
+      taskId,
+      measure,
+      value,
+      atMin: startMin + 1,
+    });
+    if (kind === "bake") events.push(measured("ovenC", targets.endC + 6 + 4 * (i % 3)));
+    if (targets.portionG !== null) events.push(measured("massG", targets.portionG * (1.03 + 0.02 * (i % 3))));
+    if (drawing?.kind === "sheet") events.push(measured("cutCount", drawing.sheet.count - (i % 2)));
+  }
   events.push({
     ...told,
     id: "w",
@@ -115,7 +134,10 @@ async function workOffUntil(atMin) {
   await post("/events", { events: events.filter((event) => event.atMin < atMin) });
 }
 
-async function shoot(browser, { name, path, theme = "tezgah", size = wide, settle = 0, touch = false }) {
+async function shoot(
+  browser,
+  { name, path, theme = "tezgah", size = wide, settle = 0, touch = false, scaleG = null, opens = null },
+) {
   if (wanted.length > 0 && !wanted.includes(name)) return;
   const context = await browser.newContext({ viewport: size, reducedMotion: "reduce" });
   await context.addCookies([{ name: "tezgah-theme", value: theme, url: origin }]);
@@ -126,7 +148,22 @@ async function shoot(browser, { name, path, theme = "tezgah", size = wide, settl
   await page.waitForFunction(() => document.querySelector("main")?.getAttribute("aria-busy") !== "true");
   await page.evaluate(() => document.fonts.ready);
   if (touch) await page.locator("h1").click();
+  const weighing = scaleG === null ? null : setInterval(() => void weigh(scaleG).catch(() => undefined), 500);
   await page.waitForTimeout(settle);
+  if (opens) {
+    await page.getByRole("button", { name: new RegExp(`^${opens}`) }).click();
+    await page.waitForTimeout(400);
+  }
   await page.screenshot({ path: `${FOLDER}/${name}.png` });
+  clearInterval(weighing);
   await context.close();
+}
+
+/** The bench scale's own words. */
+function weigh(massG) {
+  return fetch(`${origin}/api/v1/readings`, {
+    method: "POST",
+    headers: { "content-type": "application/senml+json" },
+    body: JSON.stringify([{ n: "bench-scale/mass", u: "g", v: massG }]),
+  });
 }

@@ -87,6 +87,24 @@ test("a figure that is as usual speaks against its cause; one that nobody can re
   expect(chance({ ovenOffC: -900 }, "cool")).toBeCloseTo(chance({}, "cool"), 2);
 });
 
+test("more of what is good never speaks for a fault: past the usual it is as far from it as the usual is", () => {
+  for (const trouble of troubles)
+    for (const { id, where } of causesOf[trouble])
+      for (const [figure, faulty] of Object.entries(where) as [FigureId, { mean: number }][]) {
+        const { mean, sd } = figureFacts[figure].usual;
+        const away = Math.sign(mean - faulty.mean);
+        const chance = (value: number) =>
+          rankCauses(trouble, { [figure]: value }).causes.find((each) => each.id === id)!.speaking[0]!.factor;
+        const usual = chance(mean);
+        expect(usual).toBeLessThan(1);
+        for (const far of [1, 3, 8, 40]) expect(chance(mean + away * far * sd)).toBeCloseTo(usual, 12);
+        // Towards the fault it speaks for it, up to where it is looked for.
+        expect(chance(faulty.mean)).toBeGreaterThan(1);
+      }
+  const soft = rankCauses("seamBurst", { chillShare: 2.2 }).causes.find(({ id }) => id === "soft")!;
+  expect(soft.speaking[0]!.factor).toBeLessThan(0.1);
+});
+
 /** A normal number by two even ones. */
 const draw = (random: () => number, { mean, sd }: { mean: number; sd: number }) =>
   mean + sd * Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());

@@ -91,13 +91,17 @@ const density = (id: FigureId, { mean, sd }: Spread, value: number): number => {
 const normal = (x: number, mean: number, sd: number): number =>
   Math.exp(-(((x - mean) / sd) ** 2) / 2) / (sd * Math.sqrt(2 * Math.PI));
 
-/** How many times likelier a value is with the fault than as usual. */
+/**
+ * How many times likelier a value is with the fault than as usual. What lies on the other side of the usual is no less
+ * than that against the fault: a piece that was chilled for twice its time did not go soft into the heat.
+ */
 const compare = (id: FigureId, faulty: Spread, value: number): number => {
+  const { usual } = figureFacts[id];
+  const isAway = (faulty.mean - usual.mean) * (value - usual.mean) < 0;
+  const at = isAway ? usual.mean : value;
   // Far out both are as good as nothing: a figure out there was misread, and says nothing.
   const least = Number.MIN_VALUE;
-  return (
-    Math.max(density(id, faulty, value), least) / Math.max(density(id, figureFacts[id].usual, value), least)
-  );
+  return Math.max(density(id, faulty, at), least) / Math.max(density(id, usual, at), least);
 };
 
 /**
