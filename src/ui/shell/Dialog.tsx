@@ -26,7 +26,8 @@ export function Dialog({ open, onClose, title, side = false, children }: Props) 
   return (
     <dialog ref={dialog} className={`modal ${side ? "modal-end" : ""}`} onClose={onClose} aria-label={title}>
       {open && (
-        <div className={`modal-box ${side ? "w-[min(92vw,26rem)]" : "max-w-xl"}`}>
+        // Its own ink: it may be opened from a bar whose letters are light.
+        <div className={`modal-box text-base-content ${side ? "w-[min(92vw,26rem)]" : "max-w-xl"}`}>
           <div className="mb-3 flex items-center">
             <h2 className="text-xl">{title}</h2>
             <button
