@@ -22,6 +22,7 @@ import { createRandom } from "@/core/seededRandom";
 import { scaleOutline } from "@/core/shape";
 import { listDemoRecords, starterFormulas } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
+import { benchHabits } from "./benchHabits";
 
 const records = listDemoRecords();
 const demo = toDayBook(records, "2026-11-28", null);
@@ -337,7 +338,8 @@ if (problem && schedule) {
       `(${found.tries} tries), no day under ${found.bound.dayMin}`,
   );
 }
-reportRun(market);
+if (isWanted("habits")) benchHabits();
+if (isWanted("the market run through")) reportRun(market);
 console.log(`the market's plan, by the checkers: ${checkDay(planDay(market)).length} findings`);
 for (const date of ["2026-11-28", "2026-11-29", "2026-11-30", "2026-12-05"]) {
   const day = toDayBook(records, date, null);

@@ -8,7 +8,7 @@ const DEMO_DATA = "data/demo.db";
 installPackages();
 buildApplication();
 for (const suffix of ["", "-wal", "-shm"]) rmSync(DEMO_DATA + suffix, { force: true });
-run("npx", ["tsx", "scripts/seedDemo.ts", DEMO_DATA]);
+run("npx", ["tsx", "scripts/seedDemo.ts", DEMO_DATA, "--past"]);
 const devicePort = process.env.TEZGAH_DEVICE_PORT ?? "4510";
 const devices = spawn("npx", ["tsx", "scripts/devices.ts", devicePort], { stdio: "inherit" });
 process.on("exit", () => devices.kill());

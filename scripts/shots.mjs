@@ -16,14 +16,14 @@ const views = [
   { name: "fill", path: "/day/2026-11-30/fill?piece=tahini-tartlet" },
   { name: "seal", path: `${day}/seal` },
   { name: "bake", path: "/day/2026-12-05/bake", settle: 4000 },
-  { name: "cool", path: "/day/2026-12-05/cool?piece=custard-cup" },
   { name: "piece", path: "/day/2026-11-30/piece/pear-coat" },
   { name: "formula", path: `${day}/formula/bay-shortcrust` },
   { name: "way", path: "/day/2026-11-30/piece/pear-coat/way" },
-  { name: "larder", path: `${day}/larder` },
-  { name: "book", path: `${day}/book` },
   { name: "kit", path: `${day}/kit` },
   { name: "day-sheet", path: "/print/2026-11-28" },
+  { name: "taught", path: "/run/2026-10-31/taught", settle: 3000 },
+  { name: "days", path: "/days" },
+  { name: "habits", path: "/habits?of=oven%3Atwo-deck" },
 ];
 /** Views of the running day, and the minute of each. */
 const runViews = [
@@ -32,7 +32,7 @@ const runViews = [
   { name: "run-bell", path: "/run/2026-11-28", theme: "tezgah-night", atMin: 482, touch: true, settle: 1500 },
   { name: "run-wrong", path: "/run/2026-11-28", atMin: 484, touch: true, settle: 1500, opens: "Went wrong" },
   { name: "record", path: "/run/2026-11-28/record", atMin: 540 },
-  { name: "taught", path: "/run/2026-11-28/taught", atMin: 660 },
+  { name: "close", path: "/run/2026-11-28/close", atMin: 720 },
 ];
 const wanted = process.argv.slice(3);
 const origin = `http://127.0.0.1:${PORT}`;
@@ -40,7 +40,7 @@ const origin = `http://127.0.0.1:${PORT}`;
 buildApplication();
 mkdirSync(FOLDER, { recursive: true });
 for (const suffix of ["", "-wal", "-shm"]) rmSync(DATA + suffix, { force: true });
-run("npx", ["tsx", "scripts/seedDemo.ts", DATA]);
+run("npx", ["tsx", "scripts/seedDemo.ts", DATA, "--past"]);
 let server = start("2026-11-27T18:00:00");
 try {
   waitForServer();

@@ -17,11 +17,12 @@ export function createOwnServer(port: number) {
     rmSync(folder, { recursive: true, force: true });
   });
 
-  const seed = (file: string) =>
+  /** @param past - With six Saturdays that were run before it. */
+  const seed = (file: string, past = false) =>
     new Promise<void>((resolve, reject) => {
-      spawn("npx", ["tsx", "scripts/seedDemo.ts", file], { stdio: "ignore" }).once("exit", (code) =>
-        code === 0 ? resolve() : reject(new Error(`seeding ended with ${code}`)),
-      );
+      spawn("npx", ["tsx", "scripts/seedDemo.ts", file, ...(past ? ["--past"] : [])], {
+        stdio: "ignore",
+      }).once("exit", (code) => (code === 0 ? resolve() : reject(new Error(`seeding ended with ${code}`))));
     });
 
   async function start(file: string, more: Record<string, string> = {}): Promise<void> {

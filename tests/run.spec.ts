@@ -285,11 +285,43 @@ test("the record tells each job planned and real, is corrected afterwards, writt
   // What was corrected teaches: an hour in place of twenty minutes is slow hands, and one blank less is a blank less.
   await page.getByRole("link", { name: "What it taught" }).click();
   await expect(page.getByRole("heading", { level: 1 })).toHaveText("What the day taught");
-  const habits = page.getByRole("list", { name: "Habits" });
+  const habits = page.getByRole("list", { name: "Habits", exact: true });
   const closing = habits.getByRole("listitem").filter({ hasText: "Closing, half moon, rope" });
   await expect(closing).toContainText(/likely 1[1-9]\d %, was 100 %/);
-  const crust = habits.getByRole("listitem").filter({ hasText: "Bay shortcrust" });
-  await expect(crust.getByRole("img")).toHaveAttribute("aria-label", /came 93 %/);
+  await page.getByText(/hardly moved/).click();
+  const still = page.getByRole("list", { name: "Habits that hardly moved" });
+  const crust = still.getByRole("listitem").filter({ hasText: "Bay shortcrust" });
+  // One of 74.
+  await expect(crust.getByRole("img")).toHaveAttribute("aria-label", /came 99 %/);
+});
+
+test("a day is closed: what is not known is asked, what is over stands in the larder, and the larder leads back", async ({
+  page,
+}) => {
+  await page.goto(`${BASE}/day/${DATE}/larder`);
+  await page.getByRole("link", { name: "Close the day" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText("Close the day");
+  const half = page.getByRole("group", { name: "Sold: Quince half-moon" });
+  const made = Number(await page.getByLabel("Quince half-moon sold").inputValue());
+  await half.getByRole("button", { name: "One less was sold" }).click();
+  await expect(page.getByText(`${made} made, 72 ordered, 1 not sold`)).toBeVisible();
+  const kept = page.getByLabel("Bay shortcrust kept");
+  await kept.fill("a handful");
+  await expect(page.getByRole("alert").first()).toBeVisible();
+  await expect(page.getByRole("button", { name: "Close the day" })).toBeDisabled();
+  await kept.fill("0.4 kg");
+  await page.getByRole("radio", { name: "They were not done" }).check();
+  await page.getByRole("button", { name: "Close the day" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText("What the day taught");
+
+  await page.goto(`${BASE}/day/${DATE}/larder`);
+  await expect(page.getByRole("listitem").filter({ hasText: "Bay shortcrust" }).first()).toContainText(
+    "400 g",
+  );
+  await page.getByRole("link", { name: "Closed; look at it again" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText("The day is closed");
+  await expect(page.getByLabel("Quince half-moon sold")).toHaveValue(String(made - 1));
+  await expect(page.getByLabel("Bay shortcrust kept")).toHaveValue("400 g");
 });
 
 test("a leak is told, the likeliest remedy stands beside it with its figure, and one tap makes the next loads so", async ({

@@ -19,3 +19,10 @@ export function loadRun(date: string): LoadedRun | null {
   const sheet = openSheet(gunzipSync(run.sheet).toString());
   return { id: run.id, sheet, events: runs.listEvents(run.id, 0, MOST_EVENTS).events };
 }
+
+/** Later than the last thing that happened by so much, min. */
+const AFTER_MIN = 1;
+
+/** A minute of the day after all that happened: whenever something is said of the day as a whole, it comes last. */
+export const findAfterMin = ({ events }: LoadedRun): number =>
+  events.reduce((last, { atMin }) => Math.max(last, atMin), 0) + AFTER_MIN;

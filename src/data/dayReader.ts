@@ -1,16 +1,17 @@
 import type Database from "better-sqlite3";
 import { addDays } from "@/core/plan";
-import { NO_PAST, takeOutOfLog, toPaceKey, type PastLog } from "@/core/habits";
+import { NO_PAST, takeOutLeaks, type PastLog } from "@/core/habits";
 import type { CutRecord, Day, LotRecord } from "@/schemas/model";
 import type { AnyRecord, KindedRecord, RecordKind, RecordTypes } from "@/schemas/recordKinds";
 import { toLists, toTable, type RecordLists } from "@/schemas/recordTable";
+import type { Habits } from "./habitRepository";
 import { readCauses } from "./lotRecordRepository";
 import type { Repositories } from "./repositories";
 
 /** Everything one day is planned from and its screens show. */
 export interface DayRecords {
   readonly lists: RecordLists;
-  /** The log but for the day's own records, as sums. */
+  /** What is known from the log before the day. */
   readonly past: PastLog;
 }
 
@@ -34,7 +35,7 @@ const MOST_HOLDS = 150;
  * Reads days by index: the days, their orders and weighings, the larder as far as it concerns them, the book as it is
  * now with what these days name beyond it, and the log as sums. The number of queries does not depend on the file.
  */
-export function createDayReader(db: Database.Database, repositories: Repositories) {
+export function createDayReader(db: Database.Database, repositories: Repositories, habits: Habits) {
   const { day, order, piece, formula, vessel, larder, ahead, weighing, cutRecord, lotRecord } = repositories;
   const among = (column: string, name: string) => `${column} IN (SELECT value FROM json_each(@${name}))`;
   const dayByDate = day.prepare("date = @date AND is_archived = 0");
@@ -58,13 +59,6 @@ export function createDayReader(db: Database.Database, repositories: Repositorie
      ) AS took_g
      FROM json_each(@ids)`,
   );
-  const yields = db.prepare<[], { dough_id: string; rollings: number; share: number; share_squares: number }>(
-    "SELECT dough_id, rollings, share, share_squares FROM yield_sum",
-  );
-  const paces = db.prepare<
-    [],
-    { work: "fill" | "close"; style: string; lots: number; log: number; log_squares: number }
-  >("SELECT work, style, lots, log, log_squares FROM pace_sum");
   const leaks = db.prepare<[], { piece_id: string; lots: number; leaked: number; expected: number }>(
     "SELECT piece_id, lots, leaked, expected FROM leak_sum",
   );
@@ -83,25 +77,16 @@ export function createDayReader(db: Database.Database, repositories: Repositorie
      WHERE lots > 0 ORDER BY last_date DESC LIMIT ?`,
   );
 
-  /** The log as sums, without the records that are given beside it. */
-  function readPast(before: string, formulaIds: readonly string[], without: OwnLog): PastLog {
+  /** What the log before a date says; of leaks that of all days, without the lots that are given beside it. */
+  function readPast(
+    before: string,
+    habitsBefore: string,
+    formulaIds: readonly string[],
+    pieceIds: readonly string[],
+    own: readonly LotRecord[],
+  ): PastLog {
     const past: PastLog = {
-      yields: Object.fromEntries(
-        yields
-          .all()
-          .map(({ dough_id, rollings, share, share_squares }) => [
-            dough_id,
-            { rollings, share, shareSquares: share_squares },
-          ]),
-      ),
-      paces: Object.fromEntries(
-        paces
-          .all()
-          .map(({ work, style, lots, log, log_squares }) => [
-            toPaceKey(work, style),
-            { lots, log, logSquares: log_squares },
-          ]),
-      ),
+      habits: habits.know(habitsBefore, new Set([...formulaIds, ...pieceIds])),
       leaks: Object.fromEntries(
         leaks.all().map(({ piece_id, lots, leaked, expected }) => [piece_id, { lots, leaked, expected }]),
       ),
@@ -119,7 +104,7 @@ export function createDayReader(db: Database.Database, repositories: Repositorie
           .flatMap(({ formula_id, took_g }) => (took_g === null ? [] : [[formula_id, took_g]])),
       ),
     };
-    return takeOutOfLog(past, without.cutRecords, without.lotRecords);
+    return takeOutLeaks(past, own);
   }
 
   function readSpan(days: readonly Day[], withLog: Day | null): DayRecords {
@@ -178,8 +163,10 @@ export function createDayReader(db: Database.Database, repositories: Repositorie
       lists: toLists(table),
       past: readPast(
         first.date,
+        withLog?.date ?? first.date,
         formulas.map(({ id }) => id),
-        own,
+        pieces.map(({ id }) => id),
+        own.lotRecords,
       ),
     };
   }

@@ -41,6 +41,9 @@ export function createGroupWriter(
   const insertApplied = db.prepare<[string, string]>(
     "INSERT INTO applied_group (group_id, applied_at) VALUES (?, ?)",
   );
+  const raise = db.prepare<[string, string]>(
+    "INSERT OR IGNORE INTO applied_group (group_id, applied_at) VALUES (?, ?)",
+  );
   const forget = db.prepare<[string]>("DELETE FROM applied_group WHERE applied_at < ?");
   const selectRevision = db.prepare<[], { seq: number }>(
     "SELECT seq FROM sqlite_sequence WHERE name = 'applied_group'",
@@ -114,6 +117,8 @@ export function createGroupWriter(
   return {
     /** Rises with every group that is written, and never falls. */
     readRevision: (): number => selectRevision.get()?.seq ?? 0,
+    /** @param why - Its own for ever: the same twice raises once. */
+    raiseRevision: (why: string, atIso: string): void => void raise.run(why, atIso),
     /** @param atIso - Now, UTC, ISO 8601. @returns An answer a group, in order. */
     applyGroups: (groups: readonly ChangeGroup[], atIso: string): GroupAnswer[] =>
       applyAll.immediate(groups, atIso),

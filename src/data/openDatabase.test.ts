@@ -310,11 +310,11 @@ test("a file of the fifth version keeps its log: what hung on its days stays, an
   const store = openStore(file);
   const next = store.readDay("2026-01-03")!;
   expect(next.lists.cutRecord).toMatchObject([{ id: "c2", planned: 40, got: 36 }]);
-  expect(next.past.yields.crust).toEqual({
-    rollings: 1,
-    share: expect.closeTo(0.96, 12),
-    shareSquares: expect.closeTo(0.9216, 12),
-  });
+  expect(store.habits.list("blanks:crust", "2026-02-01", 9)).toEqual([
+    { date: "2026-01-03", source: "c2", value: expect.closeTo(Math.log(36.5 / 40.5), 12) },
+    { date: "2026-01-02", source: "c1", value: expect.closeTo(Math.log(48.5 / 50.5), 12) },
+  ]);
+  expect(next.past.habits["blanks:crust"]!.lots).toBe(1);
   expect(next.lists.weighing).toMatchObject([{ took: { massG: 130, scale: 1 } }]);
   expect(store.readDay("2026-01-02")!.lists.day![0]!.pinned.map(({ taskId }) => taskId)).toEqual([
     "mix:crust",

@@ -1,5 +1,5 @@
 import type Database from "better-sqlite3";
-import type { RunEvent } from "@/core/run";
+import type { DaySummary, RunEvent } from "@/core/run";
 
 /** A run as it is stored; its sheet is deflated JSON. */
 export interface StoredRun {
@@ -24,6 +24,12 @@ export interface Runs {
   has(date: string): boolean;
   /** Dates of the runs up to a date, the latest first; at most `most`. */
   listDates(until: string, most: number): readonly string[];
+  /** A day at a glance, in place of what stood there. */
+  keepSummary(summary: DaySummary): void;
+  /** Days that were run at a glance, the latest first; both ends included. */
+  listSummaries(from: string, to: string, most: number): readonly DaySummary[];
+  /** Runs of which nothing is kept at a glance: of a file that did not keep it yet. */
+  listUnsummarised(most: number): readonly string[];
   /** Keeps a sheet as the newest of its day's run. */
   freeze(day: { readonly id: string; readonly date: string }, sheet: Uint8Array, nowIso: string): StoredRun;
   /** Adds what is not there yet, all or nothing; an id that is there counts once. @returns The newest mark. */
@@ -57,6 +63,14 @@ export function createRuns(db: Database.Database): Runs {
   );
   const selectDates = db.prepare<[string, number], { date: string }>(
     "SELECT date FROM run WHERE date <= ? ORDER BY date DESC LIMIT ?",
+  );
+  const putSummary = db.prepare("INSERT OR REPLACE INTO run_summary (date, summary) VALUES (?, ?)");
+  const selectSummaries = db.prepare<[string, string, number], { summary: string }>(
+    "SELECT summary FROM run_summary WHERE date BETWEEN ? AND ? ORDER BY date DESC LIMIT ?",
+  );
+  const selectUnsummarised = db.prepare<[number], { date: string }>(
+    `SELECT DISTINCT run.date FROM run JOIN run_event ON run_event.run_id = run.id
+     WHERE run.date NOT IN (SELECT date FROM run_summary) ORDER BY run.date DESC LIMIT ?`,
   );
   const selectIsRun = db.prepare<[string], { id: string }>("SELECT id FROM run WHERE date = ? LIMIT 1");
   const insertRun = db.prepare("INSERT OR IGNORE INTO run (id, day_id, date) VALUES (?, ?, ?)");
@@ -99,6 +113,10 @@ export function createRuns(db: Database.Database): Runs {
   return {
     find,
     listDates: (until, most) => selectDates.all(until, most).map(({ date }) => date),
+    keepSummary: (summary) => void putSummary.run(summary.date, JSON.stringify(summary)),
+    listSummaries: (from, to, most) =>
+      selectSummaries.all(from, to, most).map(({ summary }) => JSON.parse(summary) as DaySummary),
+    listUnsummarised: (most) => selectUnsummarised.all(most).map(({ date }) => date),
     has: (date) => selectIsRun.get(date) !== undefined,
     freeze: (day, sheet, nowIso) => freeze.immediate(day, sheet, nowIso),
     append: (runId, events, nowIso) => append.immediate(runId, events, nowIso),

@@ -6,6 +6,7 @@ import type { RecordLists } from "@/schemas/recordTable";
 import { createDayList, type DayList } from "./dayList";
 import { createDayReader, type DayRecords } from "./dayReader";
 import { createFormulaEditions, type FormulaEdition } from "./formulaEditions";
+import { createHabits, type Habits } from "./habitRepository";
 import { createGroupWriter } from "./groupWriter";
 import { createRepositories } from "./repositories";
 import { createRuns, type Runs } from "./runRepository";
@@ -28,6 +29,9 @@ export interface Store {
   readSpan(from: string, to: string, most: number): DayRecords;
   readonly days: DayList;
   readonly runs: Runs;
+  readonly habits: Habits;
+  /** What was written beside the records changes plans too: whoever has one asks for it anew. */
+  raiseRevision(why: string, nowIso: string): void;
   /** Every channel of a device that has a place. */
   listDevices(): readonly Device[];
   /** How the kitchen measures, and its own ingredients. */
@@ -56,7 +60,8 @@ export interface Store {
 export function createStore(db: Database.Database): Store {
   const repositories = createRepositories(db);
   const editions = createFormulaEditions(db);
-  const reader = createDayReader(db, repositories);
+  const habits = createHabits(db);
+  const reader = createDayReader(db, repositories, habits);
   const writer = createGroupWriter(db, repositories, editions);
   const selectEpoch = db.prepare<[], { epoch: string }>("SELECT epoch FROM file_mark");
   const readEpoch = () => selectEpoch.get()?.epoch ?? "";
@@ -78,6 +83,8 @@ export function createStore(db: Database.Database): Store {
     readSpan: (from, to, most) => reader.readSpan(from, to, most),
     days: createDayList(db),
     runs,
+    habits,
+    raiseRevision: (why, nowIso) => writer.raiseRevision(why, nowIso),
     listDevices: () => repositories.device.list(),
     readKitchen: () => ({
       kitchen: repositories.kitchen.list()[0] ?? null,

@@ -10,5 +10,7 @@ export { readFormulaFile } from "./readFormulaFile";
 export { writeDayCalendar } from "./dayCalendar";
 export { toDayCsv } from "./dayCsv";
 export type { FontFiles } from "./pdfText";
+export { readLogFile, toHabitCsv } from "./habitLog";
+export { toDaysCsv } from "./daysCsv";
 export { toRunCsv } from "./runCsv";
 export { readSenMl, writeSenMlLine, type SenMlRecord } from "./senml";

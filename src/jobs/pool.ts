@@ -28,6 +28,7 @@ const roadOf: Readonly<Record<JobName, Road>> = {
   planDay: "plans",
   packPlan: "plans",
   freezeDay: "plans",
+  compareOutlook: "plans",
   retimeRun: "searches",
   writeDayPdf: "plans",
   writeTemplatePdf: "plans",

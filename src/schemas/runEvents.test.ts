@@ -24,6 +24,12 @@ test.each([
   { kind: "helped", minutes: 60 },
   { kind: "told", taskId: "a", dueMin: 610 },
   { kind: "note", taskId: null, word: "snow" },
+  { kind: "sold", pieceId: "moon", count: 0 },
+  { kind: "left", larderKind: "dough", refId: "crust", massG: 430, count: 0, useBy: "2026-12-01" },
+  { kind: "left", larderKind: "blanks", refId: "moon", massG: 0, count: 12, useBy: "2026-11-29" },
+  { kind: "closed" },
+  { kind: "leftOut", taskId: "a", word: "the freezer was off" },
+  { kind: "leftOut", taskId: null, word: "" },
   { kind: "undone", eventId: "e0" },
 ])("an event of its kind is taken as it is: %o", (event) => {
   expect(validateRunEvent(happens(event))).toEqual({ ok: true, value: happens(event) });
@@ -44,6 +50,18 @@ test.each([
   [{ kind: "note", taskId: null, word: "x".repeat(501) }, "word"],
   [{ kind: "ranOut", taskId: "a", formulaId: "plum", made: -1 }, "too little"],
   [{ kind: "ranOut", taskId: "a", made: 3 }, "formulaId"],
+  [{ kind: "sold", pieceId: "moon", count: -1 }, "1 too little"],
+  [{ kind: "sold", pieceId: "moon", count: 2.5 }, "whole"],
+  [{ kind: "sold", count: 3 }, "pieceId"],
+  [{ kind: "left", larderKind: "soup", refId: "a", massG: 1, count: 0, useBy: "2026-12-01" }, "larderKind"],
+  [
+    { kind: "left", larderKind: "dough", refId: "a", massG: -1, count: 0, useBy: "2026-12-01" },
+    "1 g too little",
+  ],
+  [{ kind: "left", larderKind: "dough", refId: "a", massG: 1, count: 0, useBy: "2026-02-30" }, "is no date"],
+  [{ kind: "closed", taskId: "a" }, "taskId"],
+  [{ kind: "leftOut", taskId: "a" }, "word"],
+  [{ kind: "leftOut", taskId: "a", word: "x".repeat(501) }, "word"],
   [{ kind: "helped", minutes: 601 }, "1 min too much"],
   [
     {

@@ -2,8 +2,10 @@ import Joi from "joi";
 import { fail, ok, type Result } from "@/core/result";
 import { measures, mishaps, type Measure, type RunEvent, type RunPlan } from "@/core/run";
 import { describeLimitFault } from "./checkValue";
-import { MAX_WORD_CHARACTERS, runLimits, type Limit } from "./limits";
+import { larderKinds } from "@/core/plan";
+import { larderLimits, MAX_WORD_CHARACTERS, runLimits, type Limit } from "./limits";
 import { quantity, whole } from "./quantity";
+import { calendarDate } from "./recordParts";
 import { validateSchedule } from "./scheduleDocument";
 import { validate, type Fault } from "./validate";
 
@@ -69,11 +71,24 @@ const eventSchema = Joi.alternatives()
       { is: "helped", then: eventOf({ minutes: quantity(runLimits.moreMin) }) },
       { is: "told", then: eventOf({ taskId: id, dueMin: quantity(runLimits.atMin) }) },
       { is: "note", then: eventOf({ taskId: id.allow(null), word }) },
+      { is: "sold", then: eventOf({ pieceId: id, count: whole(runLimits.count) }) },
+      {
+        is: "left",
+        then: eventOf({
+          larderKind: Joi.valid(...larderKinds).required(),
+          refId: id,
+          massG: quantity(larderLimits.massG),
+          count: whole(larderLimits.count),
+          useBy: calendarDate,
+        }),
+      },
+      { is: "closed", then: eventOf({}) },
+      { is: "leftOut", then: eventOf({ taskId: id.allow(null), word }) },
       { is: "undone", then: eventOf({ eventId: id }) },
     ],
     otherwise: Joi.forbidden().messages({
       "any.unknown":
-        "An event is begun, done, more, wrong, measured, poured, ranOut, moved, ordered, helped, told, note or undone.",
+        "An event is begun, done, more, wrong, measured, poured, ranOut, moved, ordered, helped, told, note, sold, left, closed, leftOut or undone.",
     }),
   })
   .required();

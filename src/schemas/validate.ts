@@ -1,12 +1,10 @@
 import Joi from "joi";
 import { fail, ok, type Result } from "@/core/result";
-import { NO_PAST } from "@/core/plan";
 import { firstKitchen } from "./firstKitchen";
 import type { DayBook, Formula } from "./model";
 import {
   cutLimits,
   formulaLimits,
-  lotRecordLimits,
   MAX_FIELDS,
   MAX_RECORDS,
   orderLimits,
@@ -16,7 +14,8 @@ import {
 import type { Change, ChangeGroup } from "./change";
 import { recordKinds, type AnyRecord, type RecordKind } from "./recordKinds";
 import { quantity, whole } from "./quantity";
-import { calendarDate, craftCausesSchema, id, MAX_ID_CHARACTERS } from "./recordParts";
+import { pastSchema } from "./pastDocument";
+import { calendarDate, id, MAX_ID_CHARACTERS } from "./recordParts";
 import { recordSchemas } from "./records";
 import { boxSchema, outlineSchema, sheetSchema } from "./shapes";
 import {
@@ -108,37 +107,6 @@ export function validateFirstDay(value: unknown): Result<FirstDay, Fault[]> {
 }
 
 const listOf = (schema: Joi.Schema) => Joi.array().items(schema).max(MAX_RECORDS).unique("id").required();
-
-const sumsBy = (sums: Joi.SchemaMap) =>
-  Joi.object().pattern(Joi.string().max(MAX_ID_CHARACTERS), sums).max(MAX_RECORDS).default({}).optional();
-const sum = Joi.number().required();
-const lots = Joi.number().integer().min(0).required();
-const pastSchema = Joi.object({
-  yields: sumsBy({ rollings: lots, share: sum, shareSquares: sum }),
-  paces: sumsBy({ lots, log: sum, logSquares: sum }),
-  leaks: sumsBy({ lots, leaked: lots, expected: sum }),
-  holds: Joi.array()
-    .items(
-      Joi.object({
-        pieceId: id,
-        craftLeakShare: quantity(lotRecordLimits.leakShare),
-        craftCauses: craftCausesSchema.required(),
-        lots,
-        pieces: lots,
-        leaked: Joi.number().integer().min(0).max(Joi.ref("pieces")).required(),
-      }),
-    )
-    .max(MAX_RECORDS)
-    .default([])
-    .optional(),
-  tookLastG: Joi.object()
-    .pattern(Joi.string().max(MAX_ID_CHARACTERS), Joi.number().min(0).required())
-    .max(MAX_RECORDS)
-    .default({})
-    .optional(),
-})
-  .default(NO_PAST)
-  .optional();
 
 const dayBookSchema = Joi.object({
   day: recordSchemas.day.required(),

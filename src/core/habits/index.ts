@@ -1,11 +1,10 @@
 export {
   findYieldHabit,
   forecastCount,
-  sumYields,
+  toYieldLog,
   type CountForecast,
   type CutOutcome,
   type YieldHabit,
-  type YieldSums,
 } from "./yieldHabit";
 export {
   addToHoldLog,
@@ -21,20 +20,34 @@ export {
 } from "./holdHabit";
 export {
   findPaceHabit,
-  sumPaces,
+  tellPaceStyle,
+  toPaceKey,
+  toPaceLog,
   type LotOutcome,
   type PaceHabit,
-  type PaceSums,
-  type TimedWork,
-} from "./lotHabit";
-export {
-  gatherHolds,
-  gatherPaces,
-  gatherYields,
-  NO_PAST,
-  takeOutOfLog,
-  toPaceKey,
-  type PastLog,
   type TimedKind,
-} from "./pastLog";
-export { findFigureHabit, type FigureHabit, type FigurePrior } from "./figureHabit";
+  type TimedWork,
+} from "./paceHabit";
+export { gatherHolds, knowByCraft, knowHabit, NO_PAST, takeOutLeaks, type PastLog } from "./pastLog";
+export {
+  findFigureHabit,
+  learnFigure,
+  LOTS_LOOKED_AT,
+  spreadOfNext,
+  tellFigure,
+  type FigureHabit,
+  type FigurePrior,
+  type KnownFigure,
+} from "./figureHabit";
+export { countHeld, findWidening, type KeptForecast } from "./widening";
+export {
+  findImplausible,
+  habitKinds,
+  readHabitId,
+  toHabitId,
+  toShareLog,
+  toTold,
+  type FigureScale,
+  type HabitId,
+  type HabitKindId,
+} from "./habitKinds";

@@ -1,73 +1,44 @@
 import { addToHoldLog, type HoldLog, type LeakOutcome } from "./holdHabit";
-import { addPaces, NO_PACES, sumPaces, type LotOutcome, type PaceSums } from "./lotHabit";
-import { addYields, NO_YIELDS, sumYields, type CutOutcome, type YieldSums } from "./yieldHabit";
+import { learnFigure, type KnownFigure } from "./figureHabit";
+import { habitKinds, readHabitId, type HabitId } from "./habitKinds";
 
-/** What hands are timed at. */
-export const timedWorks = ["fill", "close"] as const;
-export type TimedKind = (typeof timedWorks)[number];
-
-/** The whole log before what is given record by record: sums, so that ten years weigh no more than a week. */
+/** The whole log before what is given record by record, as what is known from it, so that ten years weigh no more than a week. */
 export interface PastLog extends HoldLog {
-  /** By dough id. */
-  readonly yields: Readonly<Record<string, YieldSums>>;
-  /** By kind of work and style, as `toPaceKey` writes them. */
-  readonly paces: Readonly<Record<string, PaceSums>>;
+  /** What is known of each habit that has a log. */
+  readonly habits: Readonly<Record<HabitId, KnownFigure>>;
   /** Grams of liquid that each formula as written took last time, by formula id. */
   readonly tookLastG: Readonly<Record<string, number>>;
 }
 
-export const NO_PAST: PastLog = { yields: {}, paces: {}, leaks: {}, holds: [], tookLastG: {} };
+export const NO_PAST: PastLog = { habits: {}, leaks: {}, holds: [], tookLastG: {} };
 
-export const toPaceKey = (kind: TimedKind, style: string): string => `${kind}:${style}`;
-
-/** The log of one dough: what is past, and rollings beside it. */
-export const gatherYields = (past: PastLog, doughId: string, rollings: readonly CutOutcome[]): YieldSums =>
-  addYields(past.yields[doughId] ?? NO_YIELDS, sumYields(rollings));
-
-/** The log of one style of work. */
-export function gatherPaces(
-  past: PastLog,
-  kind: TimedKind,
-  style: string,
-  lots: readonly LotOutcome[],
-): PaceSums {
-  const works = lots.flatMap((lot) => lot[kind] ?? []);
-  return addPaces(past.paces[toPaceKey(kind, style)] ?? NO_PACES, sumPaces(works, style));
+/** What the craft knows of a habit. @throws {RangeError} If the id is of no kind. */
+export function knowByCraft(id: HabitId): KnownFigure {
+  const read = readHabitId(id);
+  if (!read) throw new RangeError(`knowByCraft: ${id} is no habit`);
+  return { ...habitKinds[read.kind].prior, lots: 0, widened: 1 };
 }
+
+/**
+ * What is known of a habit with the figures of a day that is not in the past yet. What was known judges the day: a wild
+ * lot moves it little. The order of a day's lots says nothing.
+ */
+export const knowHabit = (
+  { habits }: Pick<PastLog, "habits">,
+  id: HabitId,
+  todays: readonly number[] = [],
+): KnownFigure =>
+  learnFigure(
+    habits[id] ?? knowByCraft(id),
+    todays.map((value) => ({ value, lotsAgo: 0 })),
+  );
 
 /** All leaks that were counted. */
 export const gatherHolds = ({ leaks, holds }: HoldLog, lots: readonly LeakOutcome[]): HoldLog =>
   lots.reduce<HoldLog>((log, lot) => addToHoldLog(log, lot, 1), { leaks, holds });
 
-/**
- * The log without records that stand beside it and would count twice.
- * @param rollings - Each is in the sums. @param lots - Likewise.
- */
-export function takeOutOfLog(
-  past: PastLog,
-  rollings: readonly (CutOutcome & { readonly doughId: string })[],
-  lots: readonly (LotOutcome & { readonly pieceId: string })[],
-): PastLog {
-  const yields = { ...past.yields };
-  for (const rolling of rollings) {
-    const { share, shareSquares } = sumYields([rolling]);
-    yields[rolling.doughId] = addYields(yields[rolling.doughId] ?? NO_YIELDS, {
-      rollings: -1,
-      share: -share,
-      shareSquares: -shareSquares,
-    });
-  }
-  const paces = { ...past.paces };
-  let leaked: HoldLog = past;
-  for (const lot of lots) {
-    for (const kind of timedWorks) {
-      const work = lot[kind];
-      if (!work) continue;
-      const key = toPaceKey(kind, work.style);
-      const { log, logSquares } = sumPaces([work], work.style);
-      paces[key] = addPaces(paces[key] ?? NO_PACES, { lots: -1, log: -log, logSquares: -logSquares });
-    }
-    leaked = addToHoldLog(leaked, lot, -1);
-  }
-  return { ...past, ...leaked, yields, paces };
-}
+/** The log without leaks that stand beside it and would count twice. @param lots - Each is in the log. */
+export const takeOutLeaks = (past: PastLog, lots: readonly LeakOutcome[]): PastLog => ({
+  ...past,
+  ...lots.reduce<HoldLog>((log, lot) => addToHoldLog(log, lot, -1), past),
+});

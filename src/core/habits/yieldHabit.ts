@@ -1,38 +1,13 @@
 import { requireThat } from "../require";
-import { sumSquaresAbout } from "./sums";
+import { spreadOfNext } from "./figureHabit";
+import { toHabitId, toShareLog } from "./habitKinds";
+import { knowHabit, type PastLog } from "./pastLog";
 
 /** What one rolling was planned to give and gave. Both whole, planned ≥ 1. */
 export interface CutOutcome {
   readonly planned: number;
   readonly got: number;
 }
-
-/** Any number of outcomes, as far as the habit needs them: sums that can be kept and added up. */
-export interface YieldSums {
-  readonly rollings: number;
-  /** Of got over planned. */
-  readonly share: number;
-  readonly shareSquares: number;
-}
-
-export const NO_YIELDS: YieldSums = { rollings: 0, share: 0, shareSquares: 0 };
-
-/** @throws {RangeError} If a count is not whole or out of range. */
-export function sumYields(outcomes: readonly CutOutcome[]): YieldSums {
-  return outcomes.reduce((sums, { planned, got }) => {
-    requireThat("planned", planned, Number.isInteger(planned) && planned >= 1, "a whole number ≥ 1");
-    requireThat("got", got, Number.isInteger(got) && got >= 0, "a whole number ≥ 0");
-    const share = got / planned;
-    return addYields(sums, { rollings: 1, share, shareSquares: share ** 2 });
-  }, NO_YIELDS);
-}
-
-/** Two logs as one. */
-export const addYields = (left: YieldSums, right: YieldSums): YieldSums => ({
-  rollings: left.rollings + right.rollings,
-  share: left.share + right.share,
-  shareSquares: left.shareSquares + right.shareSquares,
-});
 
 /** How a baker's hand cuts a dough, against the plan. */
 export interface YieldHabit {
@@ -44,24 +19,18 @@ export interface YieldHabit {
   readonly spread: number;
 }
 
-/** Craft's prior: what is planned is cut, give or take three in a hundred; worth four rollings of the log. */
-const PRIOR_SHARE = 1;
-const PRIOR_SPREAD = 0.03;
-const PRIOR_ROLLINGS = 4;
+/** @throws {RangeError} If a count is not whole or out of range. */
+export function toYieldLog({ planned, got }: CutOutcome): number {
+  requireThat("planned", planned, Number.isInteger(planned) && planned >= 1, "a whole number ≥ 1");
+  requireThat("got", got, Number.isInteger(got) && got >= 0, "a whole number ≥ 0");
+  return toShareLog(got, planned);
+}
 
-/**
- * The habit from the log, shrunk towards the craft's prior as long as the log is short: mean and variance of a normal
- * sample to which the prior is added as so many rollings; the spread is that of the next rolling, the mean's own
- * uncertainty included.
- * @param log - Of rollings of one dough; none gives the prior.
- * @see Gelman et al., Bayesian Data Analysis, 3rd ed., section 3.3 (normal data, conjugate prior), variance simplified.
- */
-export function findYieldHabit(log: YieldSums): YieldHabit {
-  const weight = PRIOR_ROLLINGS + log.rollings;
-  const share = (PRIOR_ROLLINGS * PRIOR_SHARE + log.share) / weight;
-  const squares = sumSquaresAbout(share, { count: log.rollings, sum: log.share, squares: log.shareSquares });
-  const variance = (PRIOR_ROLLINGS * (PRIOR_SPREAD ** 2 + (PRIOR_SHARE - share) ** 2) + squares) / weight;
-  return { rollings: log.rollings, share, spread: Math.sqrt(variance * (1 + 1 / weight)) };
+/** The yield of one dough: the past, and rollings beside it. */
+export function findYieldHabit(past: PastLog, doughId: string, rollings: readonly CutOutcome[]): YieldHabit {
+  const known = knowHabit(past, toHabitId("blanks", doughId), rollings.map(toYieldLog));
+  const share = Math.exp(known.mean);
+  return { rollings: known.lots, share, spread: share * spreadOfNext(known) };
 }
 
 /** A forecast count: likeliest, and between which two it lands in two of three rollings. */

@@ -165,8 +165,10 @@ test("leaks and minutes that were logged move the risk and the schedule's minute
       lot({ id: `lot-${i}`, close: { style, minutes: craftMinutes * 4, craftMinutes } }),
     ),
   });
-  // Two lots four times as slow, against a prior worth two: twice as slow.
-  expect(lineOf("chestnut-pie", slow).works.close.seconds).toBeCloseTo(craftS * 2, 6);
+  // Two lots four times as slow, against a prior worth two: twice as slow, and a little less, as they lie far out.
+  const slowed = lineOf("chestnut-pie", slow).works.close.seconds / craftS;
+  expect(slowed).toBeGreaterThan(1.85);
+  expect(slowed).toBeLessThan(2);
   expect(lineOf("leek-press", slow).works.close.seconds).toBe(lineOf("leek-press").works.close.seconds);
 });
 

@@ -42,7 +42,9 @@ export { tellStep, type ToldStep } from "./result/tellStep";
 export { assignTakings, type StepTakings } from "./piece/stepTakes";
 export { addDays } from "./book/calendar";
 export { toReadinessRequest } from "./batch/restDough";
-export { closeLarder } from "./larder/leftovers";
+export { toHeatFactor, toHeatHabit, toOvenHabit } from "./kit/learnedHeat";
+export { closeLarder, giveBack, LEAST_KEPT_G, takeUse } from "./larder/leftovers";
+export { blanksKeepDays, toLarderItem } from "./larder/makeAhead";
 export {
   listAllergens,
   listMaterials,

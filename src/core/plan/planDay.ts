@@ -4,7 +4,7 @@ import { computeTally } from "./result/tally";
 import { findReadyMin } from "./result/readyMin";
 import { shapeBook } from "./piece/shapeBook";
 import { balanceEggs } from "../formula";
-import { findYieldHabit, gatherYields } from "../habits";
+import { findYieldHabit } from "../habits";
 import { followSchedule, type Schedule } from "../schedule";
 import type { DayBook } from "./book/book";
 import type { DayPlan, DayTask } from "./result/dayPlan";
@@ -18,6 +18,7 @@ import { planMakings } from "./planMakings";
 import { gatherCautions } from "./doubts/dayCautions";
 import { listCoatings, sumEggCoats } from "./piece/coatings";
 import { listMaterials } from "./piece/materials";
+import { forecastDay } from "./result/forecastDay";
 import { listTasks } from "./tasks/planTasks";
 import { toScheduleProblem } from "./tasks/scheduleProblem";
 
@@ -26,7 +27,6 @@ import { toScheduleProblem } from "./tasks/scheduleProblem";
  * Pieces that cannot be made are left out and stand in `problems` with what would mend them.
  */
 export function planDay(book: DayBook): DayPlan {
-  const oven = book.ovens[0] ?? null;
   const {
     kit,
     larder,
@@ -53,18 +53,26 @@ export function planDay(book: DayBook): DayPlan {
       ...findKitDoubts(schedule, drafts, kit, openMin),
     );
   const tasks = schedule ? assignPeople(placeDrafts(drafts, schedule), book.day.helper) : [];
+  const forecast = schedule && problem && forecastDay(drafts, problem, schedule, works, book.past);
   return {
     shaped: shapeBook(book, context, problems),
     analyses,
     tookLastG: listTookLast(book),
-    lines: lines.map((line) => ({ ...line, readyMin: findReadyMin(line, tasks) })),
+    lines: lines.map((line) => ({
+      ...line,
+      readyMin: findReadyMin(line, tasks),
+      readyMostMin: forecast
+        ? findReadyMin(line, tasks, ({ id, placed }) => forecast.find(id)?.mostMin ?? placed.endMin)
+        : {},
+    })),
     cuts: cutting.cuts,
+    ends: forecast?.last ?? null,
     yieldHabits: Object.fromEntries(
       book.formulas
         .filter(({ kind }) => kind === "dough")
         .map(({ id }) => {
           const rollings = book.cutRecords.filter(({ doughId }) => doughId === id);
-          return [id, findYieldHabit(gatherYields(book.past, id, rollings))];
+          return [id, findYieldHabit(book.past, id, rollings)];
         }),
     ),
     doughs: batches.doughs,
@@ -79,9 +87,9 @@ export function planDay(book: DayBook): DayPlan {
     leftovers: listLeftovers(works, cutting.cuts, batches),
     larderUses: larder.listUses(),
     expired: larder.expired,
-    oven,
+    oven: kit.ovens[0] ?? null,
     ovenScale: book.kitchen.ovenScale,
-    ovens: book.ovens,
+    ovens: kit.ovens,
     fryers: book.fryers,
     problem,
     schedule,

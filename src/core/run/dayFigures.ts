@@ -1,47 +1,38 @@
-import { findFigureHabit, type FigureHabit, type FigurePrior } from "../habits";
-import type { RunEvent } from "./event";
-import { countBlanks } from "./countBlanks";
-import { foldRun, UNTOUCHED, type TaskRun } from "./foldRun";
+import { findImplausible, toHabitId, tellPaceStyle, toPaceKey, toShareLog, type HabitId } from "../habits";
+import { toHeatFactor, toHeatHabit, toOvenHabit } from "../plan";
 import { adjustRun } from "./adjustRun";
+import type { RunEvent } from "./event";
+import { foldRun, UNTOUCHED, type RunState, type TaskRun } from "./foldRun";
+import { toWholeLog } from "./log";
+import { readClosing } from "./closing";
 import type { JobSheet, RunSheet } from "./runSheet";
 
-/** How a figure is told: as a share of what was planned, kept as its logarithm; or in degrees off a setting. */
-export type FigureScale = "share" | "degrees";
-
-interface FigureKind {
-  readonly what: string;
-  readonly scale: FigureScale;
-  readonly prior: FigurePrior;
-}
-
-/** Of the middle the craft's word is worth two lots, of the stray four: a baker's third market day outweighs it. */
-const worth = { worthLots: 2, sdWorthLots: 4 } as const;
-
-/** What is learned of a day, each with what the craft expects of a practised hand and a sound oven. */
-const figureKinds = {
-  heat: { what: "minutes in the heat", scale: "share", prior: { mean: 0, sd: 0.08, ...worth } },
-  hands: { what: "minutes of hands", scale: "share", prior: { mean: 0, sd: 0.25, ...worth } },
-  oven: { what: "off its setting", scale: "degrees", prior: { mean: 0, sd: 6, ...worth } },
-  portion: { what: "portions on the scale", scale: "share", prior: { mean: 0, sd: 0.06, ...worth } },
-  blanks: { what: "blanks got", scale: "share", prior: { mean: 0, sd: 0.03, ...worth } },
-} as const satisfies Readonly<Record<string, FigureKind>>;
-export type FigureKindId = keyof typeof figureKinds;
-
-/** One figure of one lot. */
+/** One figure of one lot, on its habit's scale. */
 export interface DayFigure {
-  readonly kind: FigureKindId;
-  /** Whose it is: a piece's, a dough's, an oven's, a way of working. */
-  readonly key: string;
+  readonly habit: HabitId;
+  /** Whose: of a piece, a dough, an oven, a way of working. */
   readonly name: string;
+  /** The record or the job that it is of. */
+  readonly source: string;
+  /** Jobs without which it would not be. */
+  readonly taskIds: readonly string[];
   readonly value: number;
 }
 
 /** Nothing that took or was planned to take less is timed, min. */
 const LEAST_MIN = 1;
 
-/** The figures that a run has of its lots, in the order of its jobs; of what is not done or was not read there is none. */
-export function listDayFigures(frozen: RunSheet, events: readonly RunEvent[]): DayFigure[] {
+/** The figures that a run has of its lots and that can be. */
+export const listDayFigures = (frozen: RunSheet, events: readonly RunEvent[]): DayFigure[] =>
+  listAllFigures(frozen, events).filter(({ habit, value }) => findImplausible(habit, value) === null);
+
+/**
+ * The figures that a run has of its lots, slips and all, each against what the craft, the piece or the kit says: what the
+ * plan had from the log already is taken out again. Of what is not done, not read or left out there is none.
+ */
+export function listAllFigures(frozen: RunSheet, events: readonly RunEvent[]): DayFigure[] {
   const state = foldRun(events);
+  if (state.leftOut !== null) return [];
   const { sheet, counts } = adjustRun(frozen, state);
   const plannedOf = new Map(
     sheet.problem.tasks.map(({ id, modes }) => [
@@ -49,123 +40,129 @@ export function listDayFigures(frozen: RunSheet, events: readonly RunEvent[]): D
       modes[sheet.placed.find((each) => each.taskId === id)?.mode ?? 0]?.durationMin,
     ]),
   );
-  return sheet.jobs.flatMap((job): DayFigure[] => {
+  const ofJobs = sheet.jobs.flatMap((job): DayFigure[] => {
     const run = state.tasks[job.taskId] ?? UNTOUCHED;
-    const piece = sheet.pieces.find(({ id }) => id === job.pieceId);
-    const machine = sheet.machines.find(({ resourceId }) => resourceId.endsWith(`:${job.targets.machineId}`));
-    const took = run.begunMin !== null && run.doneMin !== null ? run.doneMin - run.begunMin : null;
+    if (run.leftOut !== null || counts.pieces[job.taskId] === 0) return [];
     const planned = (plannedOf.get(job.taskId) ?? job.plannedMin) - job.slackMin;
-    const isHeat = job.kind === "bake" || job.kind === "fry";
-    const isTimed =
-      took !== null && took >= LEAST_MIN && planned >= LEAST_MIN && counts.pieces[job.taskId] !== 0;
-    const ovenC = run.measured.findLast(({ measure }) => measure === "ovenC")?.value;
-    const style = piece && (job.kind === "fill" ? piece.craft.fill.style : piece.craft.close.style);
     return [
-      ...(piece && isTimed && isHeat
-        ? [{ kind: "heat", key: piece.id, name: piece.name, value: Math.log(took / planned) } as const]
-        : []),
-      ...(style && isTimed && (job.kind === "fill" || job.kind === "seal")
-        ? [
-            {
-              kind: "hands",
-              key: `${job.kind}:${style}`,
-              name: tellStyle(job.kind, style),
-              value: Math.log(took / planned),
-            } as const,
-          ]
-        : []),
-      ...(machine && job.kind === "bake" && ovenC !== undefined && job.targets.endC !== null
-        ? [
-            {
-              kind: "oven",
-              key: machine.resourceId,
-              name: machine.name,
-              value: ovenC - job.targets.endC,
-            } as const,
-          ]
-        : []),
-      ...(piece ? listPortions(job, run.measured, piece) : []),
-      ...listBlanks(job, run.measured, frozen),
+      ...listHeat(job, run, planned, frozen),
+      ...listOven(job, run.measured, frozen),
+      ...listPortions(job, run.measured, frozen),
+      ...listLiquid(job, run),
     ];
   });
+  return [...ofJobs, ...listLogged(frozen, events), ...listSold(frozen, state)];
 }
 
-const tellStyle = (kind: "fill" | "seal", style: string) =>
-  `${kind === "fill" ? "Filling" : "Closing"}, ${style
-    .replace(/([A-Z])/g, " $1")
-    .replaceAll("-", ", ")
-    .toLowerCase()}`;
+const about = ({ taskId }: JobSheet) => ({ source: taskId, taskIds: [taskId] });
 
-function listPortions(
-  { targets: { portionG } }: JobSheet,
-  measured: TaskRun["measured"],
-  { id, name }: { readonly id: string; readonly name: string },
+function listHeat(
+  job: JobSheet,
+  { begunMin, doneMin }: TaskRun,
+  planned: number,
+  { pieces, expected }: RunSheet,
 ): DayFigure[] {
+  const { kind, pieceId, targets } = job;
+  const name = pieces.find(({ id }) => id === pieceId)?.name;
+  const took = begunMin !== null && doneMin !== null ? doneMin - begunMin : 0;
+  if ((kind !== "bake" && kind !== "fry") || !name || took < LEAST_MIN || planned < LEAST_MIN) return [];
+  if (pieceId === null || targets.machineId === null) return [];
+  const habit = toHeatHabit(pieceId, targets.machineId);
+  const byPlan = toHeatFactor(expected[habit]?.mean ?? 0);
+  return [{ habit, name, ...about(job), value: Math.log((took / planned) * byPlan) }];
+}
+
+function listOven(job: JobSheet, measured: TaskRun["measured"], { machines }: RunSheet): DayFigure[] {
+  const { machineId, airC } = job.targets;
+  const readC = measured.findLast(({ measure }) => measure === "ovenC")?.value;
+  const machine = machines.find(({ resourceId }) => resourceId.endsWith(`:${machineId}`));
+  if (job.kind !== "bake" || machineId === null || !machine || readC === undefined || airC === null)
+    return [];
+  return [{ habit: toOvenHabit(machineId), name: machine.name, ...about(job), value: readC - airC }];
+}
+
+function listPortions(job: JobSheet, measured: TaskRun["measured"], { pieces }: RunSheet): DayFigure[] {
+  const { portionG } = job.targets;
+  const piece = pieces.find(({ id }) => id === job.pieceId);
   const weighed = measured.flatMap(({ measure, value }) => (measure === "massG" && value > 0 ? [value] : []));
-  if (portionG === null || portionG <= 0 || weighed.length === 0) return [];
+  if (!piece || portionG === null || portionG <= 0 || weighed.length === 0) return [];
   const meanG = weighed.reduce((sum, each) => sum + each, 0) / weighed.length;
-  return [{ kind: "portion", key: id, name, value: Math.log(meanG / portionG) }];
-}
-
-function listBlanks(
-  { drawing, cutId, about }: JobSheet,
-  measured: TaskRun["measured"],
-  { cuts }: RunSheet,
-): DayFigure[] {
-  if (drawing?.kind !== "sheet" || drawing.sheet.isDecoration) return [];
-  const got = countBlanks(drawing.sheet, measured);
-  const planned = drawing.sheet.count;
-  const doughId = cuts.find(({ id }) => id === cutId)?.doughId;
-  if (got === undefined || doughId === undefined || planned < 1 || got < 1) return [];
   return [
-    { kind: "blanks", key: doughId, name: about.split(",")[0] ?? doughId, value: Math.log(got / planned) },
+    {
+      habit: toHabitId("portion", piece.id),
+      name: piece.name,
+      ...about(job),
+      value: Math.log(meanG / portionG),
+    },
   ];
 }
 
-/** A habit before a day and after it, with what the day gave. */
-export interface TaughtHabit {
-  readonly kind: FigureKindId;
-  readonly key: string;
-  readonly name: string;
-  readonly what: string;
-  readonly scale: FigureScale;
-  readonly before: FigureHabit;
-  readonly after: FigureHabit;
-  /** The day's own lots. */
-  readonly points: readonly number[];
-  /** Of these, how many lay in the range in which nine in ten were expected. */
-  readonly held: number;
-}
-
-/** How far a habit moved, against how far a lot may stray. */
-const findMove = ({ before, after }: TaughtHabit): number =>
-  Math.abs(after.mean - before.mean) / (before.nextHigh - before.nextLow);
-
-/**
- * What a day taught: each habit of which it has a figure, before and after it, the one that moved most first.
- * @param earlier - The figures of the days before, the oldest day first.
- */
-export function findTaught(
-  earlier: readonly (readonly DayFigure[])[],
-  today: readonly DayFigure[],
-): TaughtHabit[] {
-  const past = earlier.flat();
-  const ids = [
-    ...new Map(today.map(({ kind, key, name }) => [`${kind} ${key}`, { kind, key, name }])).values(),
+/** What a dough took of its liquid, against its formula as written. */
+function listLiquid(job: JobSheet, { pouredG, doneMin }: TaskRun): DayFigure[] {
+  const { formulaId, liquid, weighing, about: of } = job;
+  const plannedG = weighing.find(({ line }) => line.lineId === liquid?.lineId)?.line.massG ?? 0;
+  if (formulaId === null || plannedG <= 0 || pouredG <= 0 || doneMin === null) return [];
+  const name = of.split(",")[0] ?? formulaId;
+  return [
+    { habit: toHabitId("liquid", formulaId), name, ...about(job), value: Math.log(pouredG / plannedG) },
   ];
-  const taught = ids.map(({ kind, key, name }): TaughtHabit => {
-    const own = (figures: readonly DayFigure[]) =>
-      figures.flatMap((each) => (each.kind === kind && each.key === key ? [each.value] : []));
-    const { what, scale, prior } = figureKinds[kind];
-    const [was, points] = [own(past), own(today)];
-    const toLog = (values: readonly number[], since: number) =>
-      values.map((value, i) => ({ value, lotsAgo: values.length - 1 - i + since }));
-    const before = findFigureHabit(prior, toLog(was, 0));
-    // The order of a day's lots says nothing.
-    const todays = points.map((value) => ({ value, lotsAgo: 0 }));
-    const after = findFigureHabit(prior, [...toLog(was, points.length), ...todays]);
-    const held = points.filter((value) => before.nextLow <= value && value <= before.nextHigh).length;
-    return { kind, key, name, what, scale, before, after, points, held };
-  });
-  return taught.sort((a, b) => findMove(b) - findMove(a));
 }
+
+/** What the log keeps of hands and blanks. */
+function listLogged(sheet: RunSheet, events: readonly RunEvent[]): DayFigure[] {
+  const { lots, cuts } = toWholeLog(sheet, events);
+  const jobsOf = (pick: (job: JobSheet) => boolean) =>
+    sheet.jobs.flatMap((job) => (pick(job) ? [job.taskId] : []));
+  return [
+    ...lots.flatMap(({ id, pieceId, fill, close }) =>
+      (
+        [
+          ["fill", fill],
+          ["close", close],
+        ] as const
+      ).flatMap(([kind, work]): DayFigure[] =>
+        work
+          ? [
+              {
+                habit: toHabitId("hands", toPaceKey(kind, work.style)),
+                name: tellPaceStyle(kind, work.style),
+                source: id,
+                taskIds: jobsOf(
+                  (job) => job.pieceId === pieceId && job.kind === (kind === "fill" ? "fill" : "seal"),
+                ),
+                value: Math.log(work.minutes / work.craftMinutes),
+              },
+            ]
+          : [],
+      ),
+    ),
+    ...cuts.map(({ id, doughId, got, planned }): DayFigure => {
+      const own = sheet.jobs.filter(
+        ({ drawing, cutId }) =>
+          drawing?.kind === "sheet" && sheet.cuts.some((cut) => cut.id === cutId && cut.doughId === doughId),
+      );
+      return {
+        habit: toHabitId("blanks", doughId),
+        name: own[0]?.about.split(",")[0] ?? doughId,
+        source: id,
+        taskIds: own.map(({ taskId }) => taskId),
+        value: toShareLog(got, planned),
+      };
+    }),
+  ];
+}
+
+const listSold = (sheet: RunSheet, state: RunState): DayFigure[] =>
+  readClosing(sheet, state).sales.flatMap(({ pieceId, name, made, sold }): DayFigure[] =>
+    sold === null || made === 0
+      ? []
+      : [
+          {
+            habit: toHabitId("sold", pieceId),
+            name,
+            source: `sold-${pieceId}`,
+            taskIds: [],
+            value: toShareLog(Math.min(sold, made), made),
+          },
+        ],
+  );

@@ -1,3 +1,4 @@
+import type { LarderKind } from "../plan";
 import type { LaidTask } from "../schedule";
 
 /** What may go wrong with pieces. */
@@ -67,6 +68,21 @@ export type RunEvent = Happened &
     /** Handed to whoever `person` is. */
     | { readonly kind: "moved"; readonly taskId: string }
     | { readonly kind: "note"; readonly taskId: string | null; readonly word: string }
+    /** Pieces that found a buyer, those ordered too; said again, the later counts. */
+    | { readonly kind: "sold"; readonly pieceId: string; readonly count: number }
+    /** What is over of one thing and kept: g of a dough or filling, else pieces. Nothing kept is 0. */
+    | {
+        readonly kind: "left";
+        readonly larderKind: LarderKind;
+        readonly refId: string;
+        readonly massG: number;
+        readonly count: number;
+        readonly useBy: string;
+      }
+    /** The day is over: what it used goes out of the larder, what it leaves goes in. */
+    | { readonly kind: "closed" }
+    /** A lot, or with no task the whole day, from which nothing is learned, and why. */
+    | { readonly kind: "leftOut"; readonly taskId: string | null; readonly word: string }
     /** Takes back another event, an undoing too. */
     | { readonly kind: "undone"; readonly eventId: string }
   );

@@ -1,5 +1,6 @@
 import { compareEvents, type Measure, type Mishap, type RunEvent } from "./event";
 import type { LaidTask } from "../schedule";
+import { toLeftKey } from "./toLeftKey";
 
 /** What became of one task so far. */
 export interface TaskRun {
@@ -30,6 +31,8 @@ export interface TaskRun {
   readonly ranOutAt: number | null;
   /** The minute that whoever waits for it was told on the day; null while the promise stands. */
   readonly toldMin: number | null;
+  /** Why nothing is learned from it; null if something is. */
+  readonly leftOut: string | null;
 }
 
 /** Where the day stands. */
@@ -43,6 +46,15 @@ export interface RunState {
   readonly order: { readonly id: string; readonly placed: readonly LaidTask[] } | null;
   /** When there was or is another pair of hands. */
   readonly help: readonly { readonly fromMin: number; readonly toMin: number }[];
+  readonly isClosed: boolean;
+  /** By piece id. */
+  readonly sold: Readonly<Record<string, number>>;
+  /** What is over, by `toLeftKey`. */
+  readonly left: Readonly<
+    Record<string, { readonly massG: number; readonly count: number; readonly useBy: string }>
+  >;
+  /** Why nothing is learned from the whole day; null if something is. */
+  readonly leftOut: string | null;
   /** What counts, in its order: without repeats and without what was taken back. */
   readonly counted: readonly RunEvent[];
   /** What the next "undo" takes back; null if nothing is left. */
@@ -62,6 +74,7 @@ export const UNTOUCHED: TaskRun = {
   notes: [],
   ranOutAt: null,
   toldMin: null,
+  leftOut: null,
 };
 
 /**
@@ -75,19 +88,30 @@ export function foldRun(events: readonly RunEvent[]): RunState {
   const notes: string[] = [];
   const help: RunState["help"][number][] = [];
   let order = null as RunState["order"];
+  const sold: Record<string, number> = {};
+  const left: Record<string, RunState["left"][string]> = {};
+  let isClosed = false;
+  let leftOut: string | null = null;
   for (const event of standing) {
     if (event.kind === "undone") continue;
     if (event.kind === "ordered") order = { id: event.id, placed: event.placed };
     else if (event.kind === "helped") help.push({ fromMin: event.atMin, toMin: event.atMin + event.minutes });
     else if (event.kind === "measured" && event.taskId === null) measured.push(toReading(event));
     else if (event.kind === "note" && event.taskId === null) notes.push(event.word);
+    else if (event.kind === "closed") isClosed = true;
+    else if (event.kind === "sold") sold[event.pieceId] = event.count;
+    else if (event.kind === "left") {
+      const { larderKind, refId, massG, count, useBy } = event;
+      left[toLeftKey(larderKind, refId)] = { massG, count, useBy };
+    } else if (event.kind === "leftOut" && event.taskId === null) leftOut = event.word;
     else if (event.taskId !== null) tasks[event.taskId] = applyTo(tasks[event.taskId] ?? UNTOUCHED, event);
   }
   const counted = standing.filter(({ kind }) => kind !== "undone");
-  return { tasks, measured, notes, order, help, counted, lastId: counted.at(-1)?.id ?? null };
+  const lastId = counted.at(-1)?.id ?? null;
+  return { tasks, measured, notes, order, help, isClosed, sold, left, leftOut, counted, lastId };
 }
 
-type Occurrence = Exclude<RunEvent, { kind: "undone" | "ordered" | "helped" }>;
+type Occurrence = Exclude<RunEvent, { kind: "undone" | "ordered" | "helped" | "sold" | "left" | "closed" }>;
 
 const toReading = ({ measure, value, atMin, part }: Extract<RunEvent, { kind: "measured" }>) => ({
   measure,
@@ -135,6 +159,8 @@ function applyTo(run: TaskRun, event: Occurrence): TaskRun {
       return { ...run, ranOutAt: event.made };
     case "told":
       return { ...run, toldMin: event.dueMin };
+    case "leftOut":
+      return { ...run, leftOut: event.word };
     case "measured":
       return { ...run, measured: [...run.measured, toReading(event)] };
     case "poured":

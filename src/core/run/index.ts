@@ -20,6 +20,15 @@ export { tellMoved } from "./tellMoved";
 export { tellCounts } from "./tellCounts";
 export { correctCount, correctTimes, toRecord, type RecordRow, type RunRecord } from "./record";
 export { toLog, type RunLog } from "./log";
+export {
+  listClosingEvents,
+  readClosing,
+  type Closing,
+  type ClosingAnswers,
+  type LeftOver,
+  type Sale,
+} from "./closing";
+export { toLeftKey } from "./toLeftKey";
 export { SAMPLE_EVERY, samplePortions, type PortionSample } from "./samplePortions";
 export { listRunMends, type RunMend } from "./runMends";
 export { adjustRun } from "./adjustRun";
@@ -28,12 +37,10 @@ export { openSheet } from "./openSheet";
 export { followRun, type Followed, type RunFollower } from "./followRun";
 export { findTrouble, readLotFigures } from "./lotFigures";
 export { planFigures, readPieceNow, tellChange, toPieceChange, type PieceNow } from "./pieceRemedy";
-export {
-  findTaught,
-  listDayFigures,
-  type DayFigure,
-  type FigureKindId,
-  type FigureScale,
-  type TaughtHabit,
-} from "./dayFigures";
+export { listDayFigures, type DayFigure } from "./dayFigures";
+export { findTaught, type TaughtHabit, type TaughtPoint } from "./taught";
+export { summariseRun, sumDays, type DaySummary, type PieceSummary, type SpanSums } from "./summary";
+export { listLeftOut, type LeftOutFigures } from "./leftOut";
+export { compareOutlook, type DayOutlook, type TaughtOutlook } from "./nextDay";
+export type { Expected, ExpectedFigures } from "./expected";
 export { countPlanned, listDemands } from "./countBlanks";

@@ -1,9 +1,18 @@
-import type { TimedWork } from "../habits";
+import {
+  findImplausible,
+  toHabitId,
+  toPaceKey,
+  toPaceLog,
+  toYieldLog,
+  type TimedKind,
+  type TimedWork,
+} from "../habits";
 import type { CutRecord, LotRecord } from "../plan";
 import { countBlanks } from "./countBlanks";
+import { toLarderLog, type LarderLog } from "./closing";
 import { countPieces, type Counts } from "./countPieces";
 import type { RunEvent } from "./event";
-import { foldRun, UNTOUCHED, type RunState } from "./foldRun";
+import { foldRun, UNTOUCHED, type RunState, type TaskRun } from "./foldRun";
 import type { JobSheet, PieceSheet, RunSheet } from "./runSheet";
 
 /** What a run adds to the baker's log. */
@@ -12,6 +21,8 @@ export interface RunLog {
   readonly cuts: readonly CutRecord[];
   /** What liquids took. */
   readonly poured: readonly { readonly formulaId: string; readonly massG: number; readonly scale: number }[];
+  /** What the day, closed, changes in the larder. */
+  readonly larder: LarderLog;
 }
 
 /** The least that a clock of whole minutes tells apart, min. */
@@ -23,20 +34,45 @@ const LEAST_MIN = 0.1;
  * write, so that there is one record, whoever kept it.
  */
 export function toLog(sheet: RunSheet, events: readonly RunEvent[]): RunLog {
+  const log = toWholeLog(sheet, events);
+  const can = (work: TimedWork | null, kind: TimedKind) =>
+    work && findImplausible(toHabitId("hands", toPaceKey(kind, work.style)), toPaceLog(work)) === null
+      ? work
+      : null;
+  return {
+    ...log,
+    lots: log.lots.flatMap((lot) => {
+      const [fill, close] = [can(lot.fill, "fill"), can(lot.close, "close")];
+      return fill === null && close === null && lot.leaked === null ? [] : [{ ...lot, fill, close }];
+    }),
+    cuts: log.cuts.filter(
+      (cut) => findImplausible(toHabitId("blanks", cut.doughId), toYieldLog(cut)) === null,
+    ),
+  };
+}
+
+/** The log with figures that cannot be: slips, which are asked about and not kept. */
+export function toWholeLog(sheet: RunSheet, events: readonly RunEvent[]): RunLog {
   const state = foldRun(events);
   const { dayId, date } = sheet;
   const { pieces: counts } = countPieces(sheet, state);
+  const larder = toLarderLog(sheet, state);
+  // What is left out of the learning is on record and not in the log.
+  if (state.leftOut !== null) return { lots: [], cuts: [], poured: [], larder };
   return {
+    larder,
     lots: sheet.pieces.flatMap((piece): LotRecord[] => {
       const jobs = sheet.jobs.filter(({ pieceId }) => pieceId === piece.id);
-      const filled = jobs.filter(({ kind }) => kind === "fill");
-      const byPlan = sum(filled, (job) => job.pieces);
+      const shareOf = (kind: JobSheet["kind"]): number => {
+        const done = jobs.filter((job) => job.kind === kind);
+        const byPlan = sum(done, (job) => job.pieces);
+        return byPlan > 0 ? sum(done, (job) => counts[job.taskId] ?? job.pieces) / byPlan : 1;
+      };
+      const pieces = Math.round(piece.toFill * shareOf("fill"));
       // With fewer pieces than planned the craft needs less long too.
-      const share = byPlan > 0 ? sum(filled, (job) => counts[job.taskId] ?? job.pieces) / byPlan : 1;
-      const pieces = Math.round(piece.toFill * share);
-      const scale = <T extends { readonly minutes: number }>(work: T): T => ({
+      const scale = <T extends { readonly minutes: number }>(work: T, kind: JobSheet["kind"]): T => ({
         ...work,
-        minutes: work.minutes * share,
+        minutes: work.minutes * shareOf(kind),
       });
       const lot = {
         id: `lot-${date}-${piece.id}`,
@@ -44,8 +80,8 @@ export function toLog(sheet: RunSheet, events: readonly RunEvent[]): RunLog {
         date,
         pieceId: piece.id,
         pieces,
-        fill: sumWork(jobs, ["fill"], scale(piece.craft.fill), state, counts),
-        close: sumWork(jobs, ["seal"], scale(piece.craft.close), state, counts),
+        fill: sumWork(jobs, ["fill"], scale(piece.craft.fill, "fill"), state, counts),
+        close: sumWork(jobs, ["seal"], scale(piece.craft.close, "seal"), state, counts),
         leaked: countLeaks(jobs, piece.seal, pieces, state, counts),
         craftLeakShare: piece.craft.craftLeakShare,
         craftCauses: piece.craft.craftCauses,
@@ -58,15 +94,25 @@ export function toLog(sheet: RunSheet, events: readonly RunEvent[]): RunLog {
       const counts = jobs.flatMap((job) => {
         const { sheet: cut } = job.drawing as Extract<JobSheet["drawing"], { kind: "sheet" }>;
         if (cut.isDecoration) return [];
-        const { doneMin, measured } = state.tasks[job.taskId] ?? UNTOUCHED;
+        const { doneMin, measured, leftOut } = state.tasks[job.taskId] ?? UNTOUCHED;
+        if (leftOut !== null) return [];
         const counted = countBlanks(cut, measured);
         return [{ isDone: doneMin !== null, counted, planned: cut.count }];
       });
       // A sheet that nobody counted gave what was planned; where none was counted nothing is known.
-      if (planned === 0 || counts.some(({ isDone }) => !isDone)) return [];
+      if (planned === 0 || counts.length === 0 || counts.some(({ isDone }) => !isDone)) return [];
       if (counts.every(({ counted }) => counted === undefined)) return [];
-      const got = counts.reduce((sum, each) => sum + (each.counted ?? each.planned), 0);
-      return [{ id: `cut-${date}-${id}`.replace(/[^a-z0-9-]/g, "-"), dayId, date, doughId, planned, got }];
+      const got = sum(counts, (each) => each.counted ?? each.planned);
+      return [
+        {
+          id: `cut-${date}-${id}`.replace(/[^a-z0-9-]/g, "-"),
+          dayId,
+          date,
+          doughId,
+          planned: sum(counts, (each) => each.planned),
+          got,
+        },
+      ];
     }),
     poured: sheet.jobs.flatMap(({ formulaId, liquid, taskId }) => {
       const { pouredG, doneMin } = state.tasks[taskId] ?? UNTOUCHED;
@@ -93,8 +139,9 @@ function sumWork(
   );
   if (runs.length === 0 || craft.minutes < LEAST_MIN) return null;
   let minutes = 0;
-  for (const { begunMin, doneMin } of runs) {
-    if (begunMin === null || doneMin === null) return null;
+  for (const { begunMin, doneMin, leftOut } of runs) {
+    // Said to be done afterwards, it was begun and ended in one moment: nobody timed it.
+    if (begunMin === null || doneMin === null || doneMin === begunMin || leftOut !== null) return null;
     minutes += doneMin - begunMin;
   }
   return minutes >= LEAST_MIN ? { style: craft.style, minutes, craftMinutes: craft.minutes } : null;
@@ -112,7 +159,8 @@ function countLeaks(
     ({ kind, taskId }) => (kind === "bake" || kind === "fry") && counts[taskId] !== 0,
   );
   if (!seal || heats.length === 0) return null;
-  if (heats.some(({ taskId }) => (state.tasks[taskId] ?? UNTOUCHED).doneMin === null)) return null;
+  const isKnown = ({ doneMin, leftOut }: TaskRun) => doneMin !== null && leftOut === null;
+  if (!heats.every(({ taskId }) => isKnown(state.tasks[taskId] ?? UNTOUCHED))) return null;
   const leaked = jobs
     .flatMap(({ taskId }) => (state.tasks[taskId] ?? UNTOUCHED).mishaps)
     .reduce((sum, { mishap, count }) => sum + (mishap === "leaked" || mishap === "burst" ? count : 0), 0);

@@ -101,7 +101,7 @@ function readHeat(heats: readonly JobSheet[], runOf: RunOf): LotFigures {
       run.doneMin !== null && { bakeShare: (run.doneMin - run.begunMin) / (plannedMin - slackMin) }),
     ...(kind === "bake" &&
       ovenC !== undefined &&
-      targets.endC !== null && { ovenOffC: ovenC - targets.endC }),
+      targets.wantedC !== null && { ovenOffC: ovenC - targets.wantedC }),
     ...(kind === "fry" && oilC !== undefined && targets.heatC !== null && { oilOffC: oilC - targets.heatC }),
     ...(targets.custardC && coreC !== undefined && { coreOffC: beyond(coreC, targets.custardC) }),
   };

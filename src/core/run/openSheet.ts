@@ -1,14 +1,15 @@
 import type { JobSheet, JobTargets, PieceSheet, RunSheet } from "./runSheet";
 
 /** What sheets did not say before lots were counted anew. */
-type Since = "fillings";
+type Since = "fillings" | "larder" | "expected" | "costs";
 type PieceSince =
   "lots" | "roles" | "needBlanks" | "blanksTaken" | "fillings" | "promises" | "figures" | "now";
 type Stored = Omit<RunSheet, Since | "jobs" | "pieces"> &
   Partial<Pick<RunSheet, Since>> & {
     readonly jobs: readonly (Omit<JobSheet, "lot" | "targets"> &
       Partial<Pick<JobSheet, "lot">> & {
-        readonly targets: Omit<JobTargets, "endC"> & Partial<Pick<JobTargets, "endC">>;
+        readonly targets: Omit<JobTargets, "endC" | "airC" | "wantedC"> &
+          Partial<Pick<JobTargets, "endC" | "airC" | "wantedC">>;
       })[];
     readonly pieces: readonly (Omit<PieceSheet, PieceSince> & Partial<Pick<PieceSheet, PieceSince>>)[];
   };
@@ -30,11 +31,19 @@ export function openSheet(json: string): RunSheet {
   return {
     ...stored,
     fillings: stored.fillings ?? [],
+    expected: stored.expected ?? {},
+    costs: stored.costs ?? { pieces: [], unpriced: [], trimG: 0 },
+    larder: stored.larder ?? { uses: [], left: [], made: [] },
     jobs: stored.jobs.map(({ targets, ...job }) => ({
       ...job,
       lot: job.lot ?? null,
-      targets: { ...targets, endC: targets.endC === undefined ? targets.heatC : targets.endC },
+      targets: openTargets(targets),
     })),
     pieces: stored.pieces.map((piece) => ({ ...noLots, ...piece })),
   };
+}
+
+function openTargets(targets: Stored["jobs"][number]["targets"]): JobTargets {
+  const endC = targets.endC === undefined ? targets.heatC : targets.endC;
+  return { airC: endC, wantedC: endC, ...targets, endC };
 }

@@ -43,6 +43,7 @@ export interface RunRecord {
   readonly short: Counts["short"];
   /** What was told and taken back. */
   readonly takenBack: number;
+  readonly isClosed: boolean;
 }
 
 /** The record of a run at any moment: the fold of its events beside its frozen plan. */
@@ -88,6 +89,7 @@ export function toRecord(sheet: RunSheet, events: readonly RunEvent[]): RunRecor
     fillings: sheet.fillings,
     names: Object.fromEntries(sheet.pieces.map(({ id, name }) => [id, name])),
     short: counts.short,
+    isClosed: state.isClosed,
     takenBack: new Set(events.flatMap((event) => (event.kind === "undone" ? [event.eventId] : []))).size,
   };
 }

@@ -39,6 +39,10 @@ const histories: fc.Arbitrary<RunEvent[]> = fc
         "poured",
         "moved",
         "note",
+        "sold",
+        "left",
+        "closed",
+        "leftOut",
         "undone",
       ),
       minutes: fc.integer({ min: 1, max: 20 }),
@@ -61,6 +65,7 @@ const histories: fc.Arbitrary<RunEvent[]> = fc
         value: number,
         massG: number,
         word: "soft",
+        ...{ pieceId: "moon", larderKind: "dough", refId: "crust", useBy: "2026-11-30" },
         ...(i > 0 ? { eventId: `e${back % i}` } : { kind: "note" }),
       })) as RunEvent[],
   );
@@ -99,6 +104,30 @@ describe("a run is folded from what happened", () => {
         expect(foldRun([...all, ...again]).tasks).toEqual(before.tasks);
       }),
     );
+  });
+
+  test("what is known of the day's end: the later of two words counts, and what is left out says why", () => {
+    const left = (id: string, atMin: number, massG: number) =>
+      happens({
+        id,
+        kind: "left",
+        atMin,
+        larderKind: "dough",
+        refId: "crust",
+        massG,
+        count: 0,
+        useBy: "2026-12-01",
+      });
+    const sold = (atMin: number, count: number) => happens({ kind: "sold", atMin, pieceId: "moon", count });
+    const odd = happens({ kind: "leftOut", atMin: 905, taskId: "bake a", word: "the door" });
+    const events = [left("two", 902, 120), left("one", 901, 400), sold(903, 30), sold(902, 40), odd];
+    const state = foldRun([...events, happens({ kind: "closed", atMin: 910 })]);
+    expect(state).toMatchObject({ isClosed: true, sold: { moon: 30 }, leftOut: null });
+    expect(state.left).toEqual({ "dough:crust": { massG: 120, count: 0, useBy: "2026-12-01" } });
+    expect(state.tasks["bake a"]).toEqual({ ...UNTOUCHED, leftOut: "the door" });
+    expect(foldRun([happens({ kind: "leftOut", atMin: 1, taskId: null, word: "" })]).leftOut).toBe("");
+    const earlier = foldRun([...events, happens({ kind: "undone", atMin: 911, eventId: "two" })]);
+    expect([earlier.isClosed, earlier.left["dough:crust"]!.massG]).toEqual([false, 400]);
   });
 
   test("what is known of a task: when, by whom, how much and what went wrong", () => {

@@ -8,6 +8,9 @@ import type { Piece, CutRole, DayBatch, DayBook, DayPlan, PiecePlan, Station, Ta
 import type { HoldMend, Seal, Vents } from "../sealing";
 import type { LotFigures } from "../remedy";
 import type { OvenScale } from "../units";
+import { freezeLarder, type RunLarder } from "./closing";
+import { freezeCosts, type RunCosts } from "./costs";
+import { freezeExpected, type ExpectedFigures } from "./expected";
 import { listFigures, type JobFigure } from "./jobFigures";
 import { listJobSteps, listStandingBefore, tellLooks } from "./jobSteps";
 import type { JobStep, Looks, StandingStep } from "./jobSteps";
@@ -60,6 +63,10 @@ export interface JobTargets {
   /** What that is set to as it begins, and as it ends: a bake may be set lower on the way. */
   readonly heatC: number | null;
   readonly endC: number | null;
+  /** What the air of the oven should be then by the kit, which knows what its decks are off. */
+  readonly airC: number | null;
+  /** What it is wanted to be: by the kit and by what the log has beyond that. */
+  readonly wantedC: number | null;
   /** Of the main filling, each. */
   readonly portionG: number | null;
   /** Of a dough as it is rolled. */
@@ -117,6 +124,10 @@ export interface RunSheet extends RunPlan {
   readonly date: string;
   readonly dayName: string;
   readonly hasHelper: boolean;
+  readonly larder: RunLarder;
+  readonly costs: RunCosts;
+  /** What the plan expects of what will be timed, weighed, read and counted. */
+  readonly expected: ExpectedFigures;
   /** How the kitchen reads its ovens. */
   readonly ovenScale: OvenScale;
   readonly roomC: number;
@@ -143,6 +154,9 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
     date: day.date,
     dayName: day.name,
     hasHelper: day.helper !== null,
+    larder: freezeLarder(plan, book),
+    costs: freezeCosts(plan),
+    expected: freezeExpected(plan, book),
     ovenScale: plan.ovenScale,
     roomC: book.kitchen.roomC,
     fridgeC: book.kitchen.fridgeC,
@@ -233,6 +247,8 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
       machineId: task.machineId,
       heatC: task.heat?.startC ?? oilC,
       endC: task.heat?.endC ?? oilC,
+      airC: task.heat ? task.heat.endC + findMeanOffC(book.ovens, task.machineId) : null,
+      wantedC: task.heat ? task.heat.endC + findMeanOffC(plan.ovens, task.machineId) : null,
       portionG: kind === "fill" ? (line?.portion.massG ?? null) : null,
       window: kind === "roll" && cut ? { lowC: cut.dough.window.lowC, highC: cut.dough.window.highC } : null,
       custardC: isCustard(task, line, steps, book) ? CUSTARD_CORE_C : null,
@@ -263,6 +279,11 @@ function findLiquid(batch: DayBatch | null): JobSheet["liquid"] {
   const line = batch?.steps.find((step) => step.line.range !== null)?.line;
   return line && batch?.batch ? { lineId: line.lineId, scale: batch.batch.scale } : null;
 }
+
+const findMeanOffC = (ovens: DayBook["ovens"], machineId: string | null): number => {
+  const offsetsC = ovens.find(({ id }) => id === machineId)?.deckOffsetsC ?? [];
+  return offsetsC.reduce((sum, each) => sum + each, 0) / Math.max(offsetsC.length, 1);
+};
 
 /** A custard is watched while it is cooked, and while what it fills is baked. */
 function isCustard(

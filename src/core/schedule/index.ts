@@ -33,5 +33,6 @@ export {
   type TaskUse,
   type TaskWait,
 } from "./problem";
+export { forecastEnds, type DayForecast, type EndForecast, type TaskSpread } from "./forecastEnds";
 export { shiftSchedule } from "./shiftSchedule";
 export { explainStart, findCriticalChain, type StartHold, type StartReason } from "./explainStart";

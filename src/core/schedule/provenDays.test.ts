@@ -176,10 +176,6 @@ test("on 24 kitchen days nearly every one found is the best there is, proven by 
     expect(constructed.cost.brokenMin).toBe(0);
     atFirst.push(gapOf(constructed.cost, truth));
   }
-  console.log(
-    atFirst.toSorted((a, b) => a - b),
-    best,
-  );
   // A step is five minutes of a day of an hour or two.
   expect(median(atFirst)).toBeLessThanOrEqual(0.06);
   expect(best).toBeGreaterThanOrEqual(22);

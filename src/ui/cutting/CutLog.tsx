@@ -1,6 +1,7 @@
 "use client";
 
 import type { CutRecord, DayCut } from "@/core/plan";
+import { findImplausible, toHabitId, toShareLog } from "@/core/habits";
 import { formatCount, formatNumber, parseNumber } from "@/core/units";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { cutRecordLimits } from "@/schemas/limits";
@@ -35,9 +36,11 @@ export function CutLog({ cut }: { readonly cut: DayCut }) {
     if (text.trim() === "") return null;
     const parsed = parseNumber(text);
     if (!parsed.ok) return parsed.failure;
-    return Number.isInteger(parsed.value)
-      ? describeLimitFault(parsed.value, cutRecordLimits.got)
-      : "Use a whole number.";
+    if (!Number.isInteger(parsed.value)) return "Use a whole number.";
+    return (
+      describeLimitFault(parsed.value, cutRecordLimits.got) ??
+      findImplausible(toHabitId("blanks", cut.dough.id), toShareLog(parsed.value, planned))
+    );
   };
   const label = `Really cut, of ${planned} planned`;
   return (

@@ -1,6 +1,7 @@
 "use client";
 
 import { Trash2, TriangleAlert } from "lucide-react";
+import Link from "next/link";
 import { useState, type FormEvent } from "react";
 import {
   addDays,
@@ -89,13 +90,19 @@ export function LarderPage() {
 
 /** Takes out what the day used and puts in what it left; can be done again after a change. */
 function CloseDay({ onClose }: { readonly onClose: () => void }) {
-  const { book, plan } = usePicked("book", "plan");
+  const { book, plan, hasRun } = usePicked("book", "plan", "hasRun");
   const isClosed = book.larder.some(
     ({ fromDayId, takenByDayId }) => fromDayId === book.day.id || takenByDayId === book.day.id,
   );
   if (plan.larderUses.length === 0 && plan.leftovers.length === 0) {
     return <p className="quiet text-sm">The day neither takes from the larder nor leaves anything for it.</p>;
   }
+  if (hasRun)
+    return (
+      <Link className="btn btn-primary touch" href={`/run/${book.day.date}/close`}>
+        {isClosed ? "Closed; look at it again" : "Close the day"}
+      </Link>
+    );
   return (
     <>
       <button type="button" className="btn btn-primary touch" onClick={onClose}>

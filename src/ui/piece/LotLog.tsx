@@ -1,6 +1,7 @@
 "use client";
 
 import type { LotRecord, PiecePlan } from "@/core/plan";
+import { findImplausible, toHabitId, toPaceKey } from "@/core/habits";
 import { formatCount, formatNumber, parseNumber } from "@/core/units";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { lotRecordLimits, type Limit } from "@/schemas/limits";
@@ -64,7 +65,12 @@ export function LotLog({ line, what }: Props) {
         <TextField
           label={label}
           value={taken ?? ""}
-          check={(text) => checkWith(lotRecordLimits.minutes, text, false)}
+          check={(text) =>
+            checkWith(lotRecordLimits.minutes, text, false) ??
+            findSlip(readOrNull(text), (minutes) =>
+              findImplausible(toHabitId("hands", toPaceKey(what, style)), Math.log(minutes / craftMinutes)),
+            )
+          }
           onCommit={(text) => {
             const minutes = readOrNull(text);
             save({ [what]: minutes === null ? null : { style, minutes, craftMinutes } });
@@ -93,3 +99,7 @@ function checkWith(limit: Limit, text: string, isWhole: boolean): string | null 
     ? "Use a whole number."
     : describeLimitFault(parsed.value, limit);
 }
+
+/** A figure that cannot be is asked about where it is typed. */
+const findSlip = (value: number | null, find: (value: number) => string | null): string | null =>
+  value === null || value <= 0 ? null : find(value);

@@ -19,8 +19,20 @@ interface Props {
 export function RecordPage({ record, events }: Props) {
   const router = useRouter();
   const [correctedId, setCorrectedId] = useState<string | null>(null);
-  const { date, dayName, rows, doneCount, tookMin, plannedMin, faults, takenBack, notes, short, names } =
-    record;
+  const {
+    date,
+    dayName,
+    rows,
+    doneCount,
+    tookMin,
+    plannedMin,
+    faults,
+    takenBack,
+    notes,
+    short,
+    names,
+    isClosed,
+  } = record;
   const api = `/api/v1/runs/${date}`;
   return (
     <main className="board min-h-dvh p-4 sm:p-7 print:bg-white print:p-0">
@@ -33,8 +45,11 @@ export function RecordPage({ record, events }: Props) {
           <Link className="btn touch" href={`/run/${date}`}>
             To the run
           </Link>
-          <Link className="btn btn-primary touch" href={`/run/${date}/taught`}>
+          <Link className="btn touch" href={`/run/${date}/taught`}>
             What it taught
+          </Link>
+          <Link className="btn btn-primary touch" href={`/run/${date}/close`}>
+            {isClosed ? "Closed" : "Close the day"}
           </Link>
           <button type="button" className="btn touch" onClick={() => window.print()}>
             <Printer size={20} aria-hidden /> Print

@@ -1,5 +1,6 @@
 "use client";
 
+import Link from "next/link";
 import { useState } from "react";
 import { useStore } from "zustand";
 import type { JobSheet } from "@/core/run";
@@ -124,7 +125,7 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
               }
             />
           ) : (
-            <Rest isOver={answer.view.doneCount === answer.view.taskCount} whose={whose} />
+            <Rest isOver={answer.view.doneCount === answer.view.taskCount} whose={whose} date={sheet.date} />
           )}
         </main>
         <AsideLists
@@ -187,6 +188,10 @@ const lastWords = {
   told: "told later",
   moved: "handed over",
   note: "a note",
+  sold: "sold",
+  left: "left over",
+  closed: "the day closed",
+  leftOut: "left out of the learning",
   undone: "taken back",
 } as const;
 
@@ -195,11 +200,23 @@ const tellLast = (kind: keyof typeof lastWords, atMin: number, job: JobSheet | u
   text: job ? `${job.title}: ${lastWords[kind]}` : lastWords[kind],
 });
 
-function Rest({ isOver, whose }: { readonly isOver: boolean; readonly whose: string }) {
+function Rest({
+  isOver,
+  whose,
+  date,
+}: {
+  readonly isOver: boolean;
+  readonly whose: string;
+  readonly date: string;
+}) {
   return (
     <div className="flex flex-1 flex-col items-start justify-center gap-2">
       <h1 className="text-4xl sm:text-5xl">{isOver ? "All is done." : "Nothing for these hands now."}</h1>
-      {!isOver && (
+      {isOver ? (
+        <Link className="btn btn-primary touch mt-3 text-xl" href={`/run/${date}/close`}>
+          Close the day
+        </Link>
+      ) : (
         <p className="quiet text-xl">
           {whose === "both" ? "What goes on by itself rings." : "Look at “Both” for the other’s jobs."}
         </p>

@@ -40,7 +40,7 @@ describe("what devices say of the job in hand", () => {
     );
     return { sampled, weighed, poured };
   }
-  const targets = { machineId: null, heatC: null, endC: null, portionG: null, window: null, custardC: null };
+  const targets = jobSheet("a").targets;
 
   test("the line in hand by what the scale shows without tare: to go, right, too much", async () => {
     const mix = jobSheet("a", { kind: "mix", weighing: [flour] });

@@ -16,6 +16,8 @@ const targets: JobTargets = {
   machineId: "stone",
   heatC: 200,
   endC: 200,
+  airC: 200,
+  wantedC: 200,
   portionG: null,
   window: null,
   custardC: null,
@@ -40,8 +42,8 @@ test("what thermometers say of a job is kept with it, each when it tells most: d
   // Of two decks the one that is farther off.
   expect([tell({}, "begun"), tell({}, "done")]).toEqual([[], [["ovenC", 183]]]);
   // A bake that ends lower than it began is held against its end: there the hotter deck is the worse.
-  expect(tell({ endC: 180 }, "done")).toEqual([["ovenC", 196]]);
-  const frying = { machineId: "pan", heatC: 180, endC: 180 };
+  expect(tell({ endC: 180, airC: 180, wantedC: 180 }, "done")).toEqual([["ovenC", 196]]);
+  const frying = { machineId: "pan", heatC: 180, endC: 180, airC: 180, wantedC: 180 };
   expect([tell(frying, "begun"), tell(frying, "done")]).toEqual([[["oilC", 174]], []]);
   const rolling = { machineId: null, window: { lowC: 8, highC: 14 } };
   expect([tell(rolling, "begun"), tell(rolling, "done")]).toEqual([[["coreC", 9]], []]);

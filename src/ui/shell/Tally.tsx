@@ -4,9 +4,12 @@ import { useBench } from "../bench/BenchProvider";
 import { RunButton } from "./RunButton";
 import { formatClock, formatDuration, formatMass } from "@/core/units";
 
+/** A range that is less later is not told, min. */
+const TOLD_MIN = 3;
+
 /** Dough in → blanks → filling → ready, with what is short or in hand: in view everywhere. */
 export function Tally() {
-  const { tally, problems, lines } = useBench((state) => state.plan);
+  const { tally, problems, lines, ends } = useBench((state) => state.plan);
   const date = useBench((state) => state.date);
   const stopped = problems.filter(({ stops }) => stops).length;
   const shortPieces = tally.ordered - lines.reduce((sum, { ordered }) => sum + ordered, 0);
@@ -30,7 +33,16 @@ export function Tally() {
           <Figure label="filling" value={formatMass(tally.fillingG)} />
           <Arrow />
           <Figure label="ready" value={String(tally.ready)} />
-          {tally.readyMin !== null && <span>by {formatClock(tally.readyMin)}</span>}
+          {tally.readyMin !== null && (
+            <span>
+              by {formatClock(tally.readyMin)}
+              {ends && ends.mostMin - tally.readyMin >= TOLD_MIN && (
+                <span className="hidden lg:inline">
+                  , nine days in ten {formatClock(Math.round(ends.mostMin))}
+                </span>
+              )}
+            </span>
+          )}
         </p>
       )}
       <p className="ml-auto flex flex-wrap items-baseline gap-x-4">

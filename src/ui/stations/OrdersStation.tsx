@@ -162,6 +162,7 @@ function DayPieces() {
 
 function OrderTable({ orders }: { readonly orders: readonly Order[] }) {
   const { book, plan, edit } = usePicked("book", "plan", "edit");
+  const hasLog = Object.keys(book.past.habits).length > 0;
   const save = (order: Order) => edit([{ kind: "order", id: order.id, record: order }]);
   return (
     <table className="w-full border-separate border-spacing-y-1">
@@ -191,8 +192,8 @@ function OrderTable({ orders }: { readonly orders: readonly Order[] }) {
       <tbody>
         {orders.map((order) => {
           const piece = book.pieces.find(({ id }) => id === order.pieceId);
-          const ready =
-            plan.lines.find(({ piece: made }) => made.id === order.pieceId)?.readyMin[order.id] ?? null;
+          const line = plan.lines.find(({ piece: made }) => made.id === order.pieceId);
+          const ready = line?.readyMin[order.id] ?? null;
           return (
             <tr key={order.id} className="align-top">
               <td className="pr-2">
@@ -239,8 +240,9 @@ function OrderTable({ orders }: { readonly orders: readonly Order[] }) {
                   onCommit={(customer) => save({ ...order, customer })}
                 />
               </td>
-              <td className="figure hidden pt-2 text-lg md:table-cell">
-                {ready === null ? "–" : formatClock(ready)}
+              <td className="hidden pt-2 md:table-cell">
+                <span className="figure text-lg">{ready === null ? "–" : formatClock(ready)}</span>
+                {hasLog && <NineInTen mostMin={line?.readyMostMin[order.id] ?? null} order={order} />}
               </td>
               <td>
                 <button
@@ -258,4 +260,10 @@ function OrderTable({ orders }: { readonly orders: readonly Order[] }) {
       </tbody>
     </table>
   );
+}
+
+/** By when an order is complete nine days in ten, where that is later than it was promised. */
+function NineInTen({ mostMin, order }: { readonly mostMin: number | null; readonly order: Order }) {
+  if (mostMin === null || mostMin <= order.dueMin) return null;
+  return <span className="block text-sm text-error">nine days in ten {formatClock(Math.ceil(mostMin))}</span>;
 }

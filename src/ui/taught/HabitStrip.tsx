@@ -10,7 +10,8 @@ const MARGIN_SHARE = 0.12;
 /** What was expected (a band: nine lots in ten; a line: the likeliest) and what came (a point a lot). */
 export function HabitStrip({ habit }: { readonly habit: TaughtHabit }) {
   const { before, points, name, what, scale } = habit;
-  const all = [before.nextLow, before.nextHigh, ...points];
+  const values = points.map(({ value }) => value);
+  const all = [before.nextLow, before.nextHigh, ...values];
   const [least, most] = [Math.min(...all), Math.max(...all)];
   const spare = (most - least) * MARGIN_SHARE;
   const x = (value: number) => (WIDTH * (value - least + spare)) / (most - least + 2 * spare);
@@ -20,7 +21,7 @@ export function HabitStrip({ habit }: { readonly habit: TaughtHabit }) {
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className="w-58 shrink-0"
       role="img"
-      aria-label={`${name}, ${what}: expected ${told(before.nextLow)} to ${told(before.nextHigh)}; came ${points.map(told).join(", ")}`}
+      aria-label={`${name}, ${what}: expected ${told(before.nextLow)} to ${told(before.nextHigh)}; came ${values.map(told).join(", ")}`}
     >
       <rect
         x={x(before.nextLow)}
@@ -38,11 +39,11 @@ export function HabitStrip({ habit }: { readonly habit: TaughtHabit }) {
         className="stroke-base-content"
         strokeWidth={2}
       />
-      {points.map((value, i) => {
+      {points.map(({ source, value }) => {
         const isOut = value < before.nextLow || value > before.nextHigh;
         return (
           <circle
-            key={i}
+            key={source}
             cx={x(value)}
             cy={18}
             r={5.5}

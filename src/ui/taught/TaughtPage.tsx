@@ -1,97 +1,186 @@
+"use client";
+
 import Link from "next/link";
-import type { RunRecord, TaughtHabit } from "@/core/run";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import type { LeftOutFigures, RunEvent, RunRecord, TaughtHabit, TaughtPoint } from "@/core/run";
 import { formatCount } from "@/core/units";
+import { createId } from "../bench/createId";
 import { CauseList } from "../remedy/CauseList";
+import { sendEvents } from "../run/sendEvents";
 import { formatDayDate } from "../shell/formatDayDate";
-import { HabitStrip } from "./HabitStrip";
+import { HabitRow } from "./HabitRow";
+import { LeaveOut, type AskedToLeave, type LotToLeave } from "./LeaveOut";
+import { NextDay } from "./NextDay";
 import { tellFigure } from "./tellFigure";
+import { Scores, type KindScore } from "./Scores";
 
 interface Props {
-  readonly record: Pick<RunRecord, "date" | "dayName" | "rows" | "doneCount">;
+  readonly record: Pick<RunRecord, "date" | "dayName" | "rows" | "doneCount" | "isClosed">;
   readonly taught: readonly TaughtHabit[];
-  /** Days with a run before it that were looked at. */
-  readonly daysBefore: number;
+  readonly leftOut: LeftOutFigures;
+  readonly scores: readonly KindScore[];
+  /** A minute of the day after all that happened. */
+  readonly atMin: number;
 }
 
 /** Causes that are named of each trouble. */
 const CAUSES_SHOWN = 4;
+/** A habit that moved by less of its range is as it was. */
+const LEAST_MOVE = 0.03;
+/** Where events of this page come from. */
+const DEVICE_ID = "taught";
 
 /** What a day taught: which habits moved on what it gave, whether what was expected held, and why what went wrong did. */
-export function TaughtPage({ record: { date, dayName, rows, doneCount }, taught, daysBefore }: Props) {
-  const lots = taught.reduce((sum, { points }) => sum + points.length, 0);
-  const held = taught.reduce((sum, each) => sum + each.held, 0);
+export function TaughtPage({ record, taught, leftOut, scores, atMin }: Props) {
+  const { date, dayName, rows, doneCount, isClosed } = record;
+  const router = useRouter();
+  const [asked, setAsked] = useState<AskedToLeave | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
   const troubles = rows.flatMap((row) => row.causes.map((cause) => ({ ...cause, row })));
+  const tell = async (events: readonly object[]) => {
+    const failure = await sendEvents(
+      date,
+      events.map(
+        (event) => ({ ...event, id: createId("taught"), atMin, person: 0, deviceId: DEVICE_ID }) as RunEvent,
+      ),
+    );
+    setFault(failure && `It could not be kept: ${failure}`);
+    if (failure === null) router.refresh();
+  };
+  const leave: Parameters<typeof LeaveOut>[0]["onLeave"] = (taskIds, word) => {
+    void tell(taskIds.map((taskId) => ({ kind: "leftOut", taskId, word })));
+    setAsked(null);
+  };
+  /** A lot by its figure and the job that it is of. */
+  const toLot = ({ scale }: TaughtHabit, { value, taskIds }: TaughtPoint): LotToLeave => {
+    const title = rows.find(({ job }) => job.taskId === taskIds[0])?.job;
+    return { label: [tellFigure(value, scale), title?.title].filter(Boolean).join(", "), taskIds };
+  };
+  const takeIn = (eventIds: readonly string[]) =>
+    void tell(eventIds.map((eventId) => ({ kind: "undone", eventId })));
+  const isTold = ({ before, after, scale, moved, held, points }: TaughtHabit) =>
+    held < points.length ||
+    (moved >= LEAST_MOVE && tellFigure(before.mean, scale) !== tellFigure(after.mean, scale));
+  const told = taught.filter(isTold);
+  const still = taught.filter((habit) => !isTold(habit));
+  const row = (habit: TaughtHabit) => (
+    <HabitRow
+      key={habit.habit}
+      habit={habit}
+      leftOut={null}
+      onTurn={
+        habit.points.some(({ taskIds }) => taskIds.length > 0)
+          ? () =>
+              setAsked({
+                what: `${habit.name}, ${habit.what}`,
+                lots: habit.points.map((point) => toLot(habit, point)),
+              })
+          : null
+      }
+    />
+  );
   return (
-    <main className="board min-h-dvh p-4 sm:p-7">
+    <main className="board flex min-h-dvh flex-col p-4 sm:p-7">
       <header className="flex flex-wrap items-center gap-3">
-        <div className="min-w-0 flex-1">
+        <div className="min-w-0 basis-full sm:flex-1 sm:basis-0">
           <h1 className="text-3xl sm:text-4xl">What the day taught</h1>
           <p className="quiet">
             {dayName}, {formatDayDate(date)}
           </p>
         </div>
+        {!isClosed && (
+          <Link className="btn touch" href={`/run/${date}/close`}>
+            Close the day
+          </Link>
+        )}
+        <Link className="btn touch" href="/habits">
+          All habits
+        </Link>
         <Link className="btn touch" href={`/run/${date}/record`}>
           The record
         </Link>
       </header>
       <p className="my-3 text-lg" data-testid="taught">
-        {lots === 0
-          ? doneCount === 0
-            ? "Nothing is done yet: a day teaches by its lots."
-            : "Nothing was timed, weighed or read yet."
-          : `${formatCount(taught.length, "habit")} by ${formatCount(lots, "figure")}. What was expected nine times in ten held ${held} of ${lots} times.`}
-        {lots > 0 &&
-          (daysBefore > 0
-            ? ` Before it: ${formatCount(daysBefore, "day")}.`
-            : " It is the first day: what was expected is the craft’s.")}
+        {tellSum(taught, leftOut, doneCount)}
       </p>
-      <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_24rem]">
-        <ul aria-label="Habits">
-          {taught.map((habit) => (
-            <Habit key={`${habit.kind} ${habit.key}`} habit={habit} />
-          ))}
-        </ul>
-        {troubles.length > 0 && (
-          <div className="flex flex-col gap-6">
-            {troubles.map(({ trouble, figures, row }) => (
-              <div key={`${row.job.taskId} ${trouble}`}>
-                <h2 className="text-xl">{row.job.title}</h2>
-                <CauseList
-                  trouble={trouble}
-                  figures={figures}
-                  now={row.now}
-                  most={CAUSES_SHOWN}
-                  onTake={null}
-                />
-              </div>
+      {fault && (
+        <p role="alert" className="text-error">
+          {fault}
+        </p>
+      )}
+      <div className="grid flex-1 items-start gap-8 lg:grid-cols-[minmax(0,1fr)_24rem]">
+        <div>
+          <ul aria-label="Habits">
+            {told.map(row)}
+            {leftOut.habits.map(({ habit, word, eventIds }) => (
+              <HabitRow
+                key={habit.habit}
+                habit={habit}
+                leftOut={word}
+                onTurn={eventIds.length > 0 ? () => takeIn(eventIds) : null}
+              />
             ))}
-          </div>
-        )}
+          </ul>
+          {still.length > 0 && (
+            <details className="mt-2">
+              <summary className="touch flex cursor-pointer items-center">
+                {formatCount(still.length, "habit")} hardly moved
+              </summary>
+              <ul aria-label="Habits that hardly moved">{still.map(row)}</ul>
+            </details>
+          )}
+          {leftOut.day ? (
+            <p className="mt-3 flex flex-wrap items-center gap-3">
+              The whole day is left out{leftOut.day.word && `: ${leftOut.day.word}`}.
+              <button type="button" className="btn touch" onClick={() => takeIn(leftOut.day?.eventIds ?? [])}>
+                Take it in again
+              </button>
+            </p>
+          ) : (
+            taught.length > 0 && (
+              <button
+                type="button"
+                className="btn touch mt-3"
+                onClick={() =>
+                  setAsked({ what: `The whole of ${dayName}`, lots: [{ label: dayName, taskIds: [null] }] })
+                }
+              >
+                Leave the whole day out
+              </button>
+            )
+          )}
+        </div>
+        <div className="flex flex-col gap-6">
+          {troubles.map(({ trouble, figures, row }) => (
+            <div key={`${row.job.taskId} ${trouble}`}>
+              <h2 className="text-xl">{row.job.title}</h2>
+              <CauseList
+                trouble={trouble}
+                figures={figures}
+                now={row.now}
+                most={CAUSES_SHOWN}
+                onTake={null}
+              />
+            </div>
+          ))}
+          <Scores scores={scores} />
+        </div>
       </div>
+      <NextDay date={date} />
+      <LeaveOut asked={asked} onClose={() => setAsked(null)} onLeave={leave} />
     </main>
   );
 }
 
-function Habit({ habit }: { readonly habit: TaughtHabit }) {
-  const { name, what, scale, before, after, points } = habit;
-  const told = (value: number) => tellFigure(value, scale);
-  return (
-    <li className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-base-300 py-2.5">
-      <span className="w-52 shrink-0">
-        <strong className="block text-lg leading-snug">{name}</strong>
-        <span className="quiet text-sm">
-          {what}, {formatCount(points.length, "lot")}
-        </span>
-      </span>
-      <HabitStrip habit={habit} />
-      <span className="min-w-48 flex-1">
-        <span className="block text-lg">
-          likely <span className="figure text-2xl">{told(after.mean)}</span>, was {told(before.mean)}
-        </span>
-        <span className="quiet text-sm">
-          the next, nine times in ten, {told(after.nextLow)} to {told(after.nextHigh)}
-        </span>
-      </span>
-    </li>
-  );
+function tellSum(taught: readonly TaughtHabit[], leftOut: LeftOutFigures, doneCount: number): string {
+  const lots = taught.reduce((sum, { points }) => sum + points.length, 0);
+  const held = taught.reduce((sum, each) => sum + each.held, 0);
+  if (lots === 0)
+    return leftOut.day || leftOut.habits.length > 0
+      ? "All that it gave is left out."
+      : doneCount === 0
+        ? "Nothing is done yet: a day teaches by its lots."
+        : "Nothing was timed, weighed or read yet.";
+  return `${formatCount(taught.length, "habit")} by ${formatCount(lots, "figure")}. What was expected nine times in ten held ${held} of ${lots} times.`;
 }

@@ -1,8 +1,23 @@
 /** @jest-environment jsdom */
-import { render, screen, within } from "@testing-library/react";
-import type { RecordRow, TaughtHabit } from "@/core/run";
+import { fireEvent, render, screen, within } from "@testing-library/react";
+import type { LeftOutFigures, RecordRow, TaughtHabit } from "@/core/run";
 import { jobSheet } from "../run/__tests__/jobSheet";
+import { NextStrip, type NextOutlook } from "./NextDay";
+import type { KindScore } from "./Scores";
 import { TaughtPage } from "./TaughtPage";
+
+const refresh = jest.fn();
+jest.mock("next/navigation", () => ({ useRouter: () => ({ refresh }) }));
+
+const sent: { events: Record<string, unknown>[] }[] = [];
+const answer = (body: unknown) => Promise.resolve({ ok: true, json: () => Promise.resolve(body) });
+beforeEach(() => {
+  sent.length = 0;
+  globalThis.fetch = jest.fn((_: string, init?: { body?: string }) => {
+    if (init?.body) sent.push(JSON.parse(init.body) as (typeof sent)[number]);
+    return answer(init?.body ? { refused: [] } : null);
+  }) as unknown as typeof fetch;
+});
 
 const habit = (mean: number) => ({
   lots: 3,
@@ -12,23 +27,49 @@ const habit = (mean: number) => ({
   nextLow: mean - 9,
   nextHigh: mean + 9,
 });
+const point = (value: number, isFar = false) => ({
+  source: `s${value}`,
+  taskIds: [`t${value}`],
+  value,
+  isFar,
+});
 const oven: TaughtHabit = {
-  kind: "oven",
-  key: "oven:stone",
+  habit: "oven:stone",
   name: "Stone oven",
   what: "off its setting",
   scale: "degrees",
   before: habit(0),
   after: habit(6.5),
-  points: [12, 4],
+  points: [point(12), point(4)],
   held: 1,
+  moved: 0.36,
 };
-const record = (rows: readonly RecordRow[], doneCount: number) => ({
+const record = (rows: readonly RecordRow[], doneCount: number, isClosed = true) => ({
   date: "2026-11-28",
   dayName: "Market Saturday",
   rows,
   doneCount,
+  isClosed,
 });
+const nothingLeft: LeftOutFigures = { habits: [], day: null };
+const show = (
+  over: {
+    readonly rows?: readonly RecordRow[];
+    readonly doneCount?: number;
+    readonly isClosed?: boolean;
+    readonly taught?: readonly TaughtHabit[];
+    readonly leftOut?: LeftOutFigures;
+    readonly scores?: readonly KindScore[];
+  } = {},
+) => (
+  <TaughtPage
+    record={record(over.rows ?? [], over.doneCount ?? 3, over.isClosed)}
+    taught={over.taught ?? [oven]}
+    leftOut={over.leftOut ?? nothingLeft}
+    scores={over.scores ?? []}
+    atMin={900}
+  />
+);
 
 test("each habit says what it was, what came, what is likely now and where the next will lie; the sum of what held", () => {
   const row = {
@@ -36,28 +77,106 @@ test("each habit says what it was, what came, what is likely now and where the n
     now: null,
     causes: [{ trouble: "pale", figures: { ovenOffC: -18 } }],
   } as unknown as RecordRow;
-  render(<TaughtPage record={record([row], 3)} taught={[oven]} daysBefore={2} />);
+  const scores = [{ what: "minutes of hands", held: 17, of: 20, widened: 1.3 }];
+  render(show({ rows: [row], scores }));
   expect(screen.getByTestId("taught").textContent).toBe(
-    "1 habit by 2 figures. What was expected nine times in ten held 1 of 2 times. Before it: 2 days.",
+    "1 habit by 2 figures. What was expected nine times in ten held 1 of 2 times.",
   );
   const [told] = within(screen.getByRole("list", { name: "Habits" })).getAllByRole("listitem");
   expect(told!.textContent).toContain("likely +6.5 °C, was 0 °C");
-  expect(told!.textContent).toContain("the next, nine times in ten, −2.5 °C to +15.5 °C");
+  expect(told!.textContent).toContain("nine in ten −2.5 °C to +15.5 °C");
   expect(
     screen.getByRole("img", {
       name: "Stone oven, off its setting: expected −9 °C to +9 °C; came +12 °C, +4 °C",
     }),
   ).toBeTruthy();
   expect(screen.getByRole("region", { name: "Why: Pale" })).toBeTruthy();
+  const held = screen.getByRole("region", { name: "Nine in ten, until now" }).textContent;
+  expect(held).toContain("held 85 % of 20");
+  expect(held).toContain("told 1.3 times as wide");
 });
 
 test("a day of which nothing is known yet says what it waits for", () => {
-  const { rerender } = render(<TaughtPage record={record([], 0)} taught={[]} daysBefore={0} />);
+  const { rerender } = render(show({ taught: [], doneCount: 0, isClosed: false }));
   expect(screen.getByTestId("taught").textContent).toContain("Nothing is done yet");
-  rerender(<TaughtPage record={record([], 4)} taught={[]} daysBefore={0} />);
+  expect(screen.getByRole("link", { name: "Close the day" })).toBeTruthy();
+  rerender(show({ taught: [] }));
   expect(screen.getByTestId("taught").textContent).toContain("Nothing was timed, weighed or read yet.");
-  const share: TaughtHabit = { ...oven, scale: "share", before: habit(0), points: [0.2], held: 1 };
-  rerender(<TaughtPage record={record([], 4)} taught={[share]} daysBefore={0} />);
+  const share: TaughtHabit = { ...oven, scale: "share", before: habit(0), points: [point(0.2)], held: 1 };
+  rerender(show({ taught: [share] }));
   expect(screen.getByRole("img").getAttribute("aria-label")).toContain("came 122 %");
-  expect(screen.getByTestId("taught").textContent).toContain("It is the first day");
+});
+
+test("what is far out is asked about; left out with a word, job by job; taken in again by taking that back", () => {
+  const { rerender } = render(show({ taught: [{ ...oven, points: [point(80, true)] }] }));
+  expect(screen.getByText(/\+80 °C: far from all before/)).toBeTruthy();
+  HTMLDialogElement.prototype.showModal = jest.fn();
+  fireEvent.click(screen.getByRole("button", { name: "Stone oven, off its setting: taken. Leave it out" }));
+  fireEvent.change(screen.getByLabelText("Why"), { target: { value: " the door stood open " } });
+  fireEvent.submit(screen.getByLabelText("Why"));
+  expect(sent[0]!.events).toEqual([
+    expect.objectContaining({ kind: "leftOut", taskId: "t80", word: "the door stood open", atMin: 900 }),
+  ]);
+  const leftOut: LeftOutFigures = {
+    habits: [{ habit: oven, word: "the door stood open", eventIds: ["e1", "e2"] }],
+    day: null,
+  };
+  rerender(show({ taught: [], leftOut }));
+  expect(screen.getByTestId("taught").textContent).toBe("All that it gave is left out.");
+  fireEvent.click(screen.getByRole("button", { name: /left out. Take it in/ }));
+  expect(sent[1]!.events.map(({ kind, eventId }) => [kind, eventId])).toEqual([
+    ["undone", "e1"],
+    ["undone", "e2"],
+  ]);
+  // What cannot be is nobody's word: there is nothing to take back.
+  rerender(
+    show({ leftOut: { habits: [{ habit: oven, word: "900 °C cannot be", eventIds: [] }], day: null } }),
+  );
+  expect(screen.queryByRole("button", { name: /Take it in/ })).toBeNull();
+});
+
+test("the next day says what it gains, or that it is as it was", () => {
+  const outlook = { likelyMin: 834, mostMin: 846, startMin: 300, handsMin: 240, leaks: 2 };
+  const next: NextOutlook = {
+    ...{ date: "2026-12-05", name: "Great market", now: outlook },
+    before: { ...outlook, handsMin: 259, startMin: 281, leaks: 4, mostMin: 870 },
+  };
+  const { rerender } = render(<NextStrip next={next} />);
+  const text = screen.getByRole("region", { name: "The next day" }).textContent;
+  expect(text).toContain("hands 19 min less");
+  expect(text).toContain("begin 05:00, was 04:41");
+  expect(text).toContain("all done 13:54, nine days in ten by 14:06");
+  expect(text).toContain("leaks expected 2, were 4");
+  rerender(<NextStrip next={{ ...next, before: outlook }} />);
+  expect(screen.getByRole("region", { name: "The next day" }).textContent).toContain("as it was");
+});
+
+test("what hardly moved stands folded, unless it did not hold", () => {
+  const still = { ...oven, habit: "oven:other" as const, name: "Other oven", moved: 0.01, held: 2 };
+  render(show({ taught: [oven, still, { ...still, habit: "oven:third", name: "Third oven", held: 1 }] }));
+  const shown = within(screen.getByRole("list", { name: "Habits" })).getAllByRole("listitem");
+  expect(shown.map((each) => each.querySelector("strong")!.textContent)).toEqual([
+    "Stone oven",
+    "Third oven",
+  ]);
+  expect(screen.getByText("1 habit hardly moved")).toBeTruthy();
+});
+
+test("of several lots one alone is left out; of none nothing is", () => {
+  HTMLDialogElement.prototype.showModal = jest.fn();
+  render(show());
+  fireEvent.click(screen.getByRole("button", { name: /taken. Leave it out/ }));
+  const lots = screen.getByRole("group", { name: "Which lots", hidden: true });
+  const [first, second] = within(lots).getAllByRole("checkbox", { hidden: true });
+  expect(lots.textContent).toContain("+12 °C");
+  fireEvent.click(second!);
+  fireEvent.submit(screen.getByLabelText("Why"));
+  expect(sent[0]!.events.map(({ taskId }) => taskId)).toEqual(["t12"]);
+  fireEvent.click(screen.getByRole("button", { name: /taken. Leave it out/ }));
+  fireEvent.click(screen.getByLabelText("+12 °C"));
+  fireEvent.click(screen.getByLabelText("+4 °C"));
+  expect(
+    screen.getAllByRole("button", { name: "Leave it out", hidden: true }).at(-1)!.hasAttribute("disabled"),
+  ).toBe(true);
+  expect(first).toBeDefined();
 });

@@ -13,6 +13,7 @@ import type { DayBook, Weighing } from "../book/book";
 import type { DayBatch, DayCut, PiecePlan } from "../result/dayPlan";
 import type { Problem } from "../result/problem";
 import type { PieceWork } from "../tasks/pieceWork";
+import { findPortionFactor } from "./portionFactor";
 import { restDough } from "./restDough";
 import type { OpenLarder } from "../larder/takeFromLarder";
 
@@ -50,8 +51,14 @@ export function planBatches(input: BatchInput): Batches {
     .filter(isWanted);
   const fillings = unique([...works.flatMap((work) => work.fillings), ...aheadOf("filling")])
     .map((filling) => {
-      const needG = ({ fills }: PiecePlan) =>
-        fills.reduce((sum, { part, totalG }) => sum + (part.fillingId === filling.id ? totalG : 0), 0);
+      const needG = ({ piece, fills }: PiecePlan) =>
+        fills.reduce(
+          (sum, { part, totalG }) =>
+            part.fillingId === filling.id
+              ? sum + totalG * (part.role === "main" ? findPortionFactor(book.past, piece.id) : 1)
+              : sum,
+          0,
+        );
       const lines = works
         .map(({ line }) => line)
         .filter((line) => line.fills.some(({ part }) => part.fillingId === filling.id));

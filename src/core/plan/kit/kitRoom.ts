@@ -2,11 +2,15 @@ import type { BoxMm } from "../../shape";
 import { formatNumber } from "../../units";
 import { findHeatWay, hasStep } from "../../way";
 import type { DayBook, Fryer, Oven, Piece, Shelf, Vessel } from "../book/book";
+import { findHeatFactor, learnOven } from "./learnedHeat";
 import type { Problem } from "../result/problem";
 
 /** What the kit has room for; null where nothing of the kind is entered: then it is not counted. */
 export interface KitRoom {
+  /** As readings know them. */
   readonly ovens: readonly Oven[];
+  /** Minutes that a piece takes in an oven or a fryer for each that is written. */
+  readonly findHeatFactor: (pieceId: string, machineId: string) => number;
   readonly fryers: readonly Fryer[];
   readonly vessels: readonly Vessel[];
   /** Trays there are. */
@@ -23,7 +27,8 @@ export const placeNames: Readonly<Record<Shelf["place"], string>> = {
 };
 
 /** The room of a book's kit, its shelves counted in trays of the first oven. */
-export function openKit({ ovens, fryers, vessels, shelves }: DayBook): KitRoom {
+export function openKit({ ovens: written, fryers, vessels, shelves, past }: DayBook): KitRoom {
+  const ovens = written.map((oven) => learnOven(oven, past));
   const [home] = ovens;
   const tray = home ? { widthMm: home.trayWidthMm, heightMm: home.trayDepthMm } : null;
   const trays = vessels.filter(({ kind }) => kind === "tray").reduce((sum, { count }) => sum + count, 0);
@@ -49,6 +54,7 @@ export function openKit({ ovens, fryers, vessels, shelves }: DayBook): KitRoom {
   };
   return {
     ovens,
+    findHeatFactor: (pieceId, machineId) => findHeatFactor(past, pieceId, machineId),
     fryers,
     vessels,
     trays: trays > 0 ? trays : null,

@@ -2,12 +2,12 @@ import type { Dough } from "../../formula";
 import { addDays } from "../book/calendar";
 import type { DayBook, Day, LarderItem } from "../book/book";
 import type { DayCut, DayPlan, LarderUse, Leftover } from "../result/dayPlan";
-import { BLANKS_DRY_DAYS, toLarderItem } from "./makeAhead";
+import { blanksKeepDays, toLarderItem } from "./makeAhead";
 import type { Batches } from "../batch/planBatches";
 import type { PieceWork } from "../tasks/pieceWork";
 
 /** Less than this is wiped off the bench, g. */
-const LEAST_KEPT_G = 20;
+export const LEAST_KEPT_G = 20;
 
 /** Trim that is neither thrown out nor cut up is kept; without a cutter there is nothing to cut it up with. */
 const keepsTrim = ({ trimEnd, decorationCutterId }: Dough) =>
@@ -46,13 +46,13 @@ export function listLeftovers(
     label: `Blanks of ${line.piece.name}`,
     massG: 0,
     count: Math.max(line.setsCut + line.blanksTaken - line.toFill - line.ahead.shells, 0),
-    keepsDays: Math.max(dough.keepsDays - BLANKS_DRY_DAYS, 1),
+    keepsDays: blanksKeepDays(dough),
   }));
   return [...byMass.filter(({ massG }) => massG >= LEAST_KEPT_G), ...blanks.filter(({ count }) => count > 0)];
 }
 
 /** What was there of one item and what is left of it. */
-function takeUse({ item, massG, count }: LarderUse, day: Day): LarderItem[] {
+export function takeUse({ item, massG, count }: LarderUse, day: Pick<Day, "id" | "date">): LarderItem[] {
   const [leftG, leftCount] = [item.massG - massG, item.count - count];
   const taken: LarderItem = { ...item, massG, count, takenByDayId: day.id };
   if (leftG < LEAST_KEPT_G && leftCount <= 0) return [{ ...taken, massG: item.massG }];
@@ -61,6 +61,17 @@ function takeUse({ item, massG, count }: LarderUse, day: Day): LarderItem[] {
     { ...taken, id: `${item.id}-${day.date}` },
   ];
 }
+
+/**
+ * The item as it was before a day took of it.
+ * @param taken - The portion that was taken out of it and stands beside it; null where the whole item was taken.
+ */
+export const giveBack = (left: LarderItem, taken: LarderItem | null): LarderItem => ({
+  ...left,
+  massG: left.massG + (taken?.massG ?? 0),
+  count: left.count + (taken?.count ?? 0),
+  takenByDayId: null,
+});
 
 /**
  * The larder after a day: what the plan used is taken out; what it leaves, and what it made for other days, is put in

@@ -6,7 +6,10 @@ const FROZEN_KEEPS_DAYS = 30;
 /** Baked shells go soft, days. */
 const SHELLS_KEEP_DAYS = 2;
 /** Cut blanks keep on their papers in the fridge as long as their dough, less a day for drying. */
-export const BLANKS_DRY_DAYS = 1;
+const BLANKS_DRY_DAYS = 1;
+
+export const blanksKeepDays = (dough: { readonly keepsDays: number } | undefined): number =>
+  Math.max((dough?.keepsDays ?? 1) - BLANKS_DRY_DAYS, 1);
 
 /** What was made ahead as it stands in the larder from the day that makes it on. */
 export function toLarderItem(
@@ -19,7 +22,9 @@ export function toLarderItem(
     dough: () => keepsDays(refId),
     filling: () => keepsDays(refId),
     blanks: () =>
-      Math.max(keepsDays(pieces.find((piece) => piece.id === refId)?.doughId) - BLANKS_DRY_DAYS, 1),
+      blanksKeepDays(
+        formulas.find(({ id: doughId }) => doughId === pieces.find((piece) => piece.id === refId)?.doughId),
+      ),
     shells: () => SHELLS_KEEP_DAYS,
     frozenPieces: () => FROZEN_KEEPS_DAYS,
   }[kind]();

@@ -67,6 +67,7 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
     loading,
     fries: draft.fries,
     readyMin: {},
+    readyMostMin: {},
     why: {
       portion: explainPortion(piece, shaped, filling),
       load: explainLoad(draft),

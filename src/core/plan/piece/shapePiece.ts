@@ -13,7 +13,7 @@ import {
   type Portion,
   type PortionPart,
 } from "../../filling";
-import { findPaceHabit, gatherPaces } from "../../habits";
+import { findPaceHabit } from "../../habits";
 import { fail, ok, type Result } from "../../result";
 import {
   computeGlaze,
@@ -166,7 +166,7 @@ function shapeAnew(piece: Piece, dough: Dough, filling: Filling, context: ShapeC
       washed,
       glazeS: glazed.seconds,
       measureOf: (id) => findFilling(id, context.formulas)?.measure ?? "spoon",
-      findPace: (kind, style) => findPaceHabit(gatherPaces(context.past, kind, style, context.lots)),
+      findPace: (kind, style) => findPaceHabit(context.past, kind, style, context.lots),
     }),
     blankG,
     trimG,

@@ -13,7 +13,7 @@ import type {
 import type { YieldHabit } from "../../habits";
 import type { TrayLoading } from "../../loading";
 import type { PortionPart } from "../../filling";
-import type { PlacedTask, Schedule, ScheduleProblem, TaskHeat } from "../../schedule";
+import type { EndForecast, PlacedTask, Schedule, ScheduleProblem, TaskHeat } from "../../schedule";
 import type { Outline } from "../../shape";
 import type { OvenScale } from "../../units";
 import type { Station } from "../../way";
@@ -106,6 +106,8 @@ export interface PiecePlan extends ShapedPiece {
   readonly fries: readonly FryPlan[];
   /** By order id: when the last of its pieces is set out, minutes after midnight; empty without a schedule. */
   readonly readyMin: Readonly<Record<string, number>>;
+  /** By order id: when it is complete nine days in ten, by what is known of hands and ovens. */
+  readonly readyMostMin: Readonly<Record<string, number>>;
   readonly why: Readonly<Record<"portion" | "load", readonly WhyStep[]>>;
 }
 
@@ -288,6 +290,8 @@ export interface DayPlan {
   /** By formula id: what its liquid took last time, for the formula as written; null if never kept. */
   readonly tookLastG: Readonly<Record<string, number | null>>;
   /** By dough id: how the baker's hand cuts it, by the log. */
+  /** When the last of the work ends, as minutes of this baker and these ovens stray; null without a schedule. */
+  readonly ends: EndForecast | null;
   readonly yieldHabits: Readonly<Record<string, YieldHabit>>;
   readonly lines: readonly PiecePlan[];
   readonly cuts: readonly DayCut[];

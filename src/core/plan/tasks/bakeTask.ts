@@ -18,6 +18,8 @@ export interface BakeStage extends Heat {
 interface BakeFacts {
   /** The first is the one that its trays were laid for. */
   readonly ovens: readonly Oven[];
+  /** Minutes in an oven for each that is written, by the log. */
+  readonly factorOf: (ovenId: string) => number;
   readonly trays: number;
   readonly extraMin: number;
   /** Null for a bake that is not the last: nothing is judged after it. */
@@ -28,7 +30,7 @@ interface BakeFacts {
 export function bakeTask(
   id: string,
   stages: readonly BakeStage[],
-  { ovens, trays, extraMin, doneness }: BakeFacts,
+  { ovens, factorOf, trays, extraMin, doneness }: BakeFacts,
   after: readonly TaskWait[],
   facts: TaskFacts,
 ): DraftTask {
@@ -40,7 +42,9 @@ export function bakeTask(
       stages.every((stage) => setFor(stage, oven).ovenC <= oven.maxC),
   );
   const slackMin = doneness ? doneness.moreMin * doneness.atMost : 0;
-  const laid = able.map((oven) => bakeMode(oven, stages, trays, extraMin, slackMin));
+  const laid = able.map((oven) =>
+    bakeMode(oven, stages, { trays, extraMin, slackMin, factor: factorOf(oven.id) }),
+  );
   const [first] = laid;
   if (!first) throw new RangeError(`bakeTask: no oven takes ${id}`);
   const handsMin = first.mode.uses.reduce(
@@ -75,11 +79,22 @@ function takesTrays(oven: Oven, { trayWidthMm, trayDepthMm }: Oven, trays: numbe
 function bakeMode(
   oven: Oven,
   stages: readonly BakeStage[],
-  trays: number,
-  extraMin: number,
-  slackMin: number,
+  {
+    trays,
+    extraMin,
+    slackMin,
+    factor,
+  }: {
+    readonly trays: number;
+    readonly extraMin: number;
+    readonly slackMin: number;
+    readonly factor: number;
+  },
 ): { readonly mode: TaskMode; readonly times: StepTimes } {
-  const settings = stages.map((stage) => ({ ...stage, ...setFor(stage, oven) }));
+  const settings = stages.map((stage) => {
+    const { ovenC, minutes } = setFor(stage, oven);
+    return { ...stage, ovenC, minutes: minutes * factor };
+  });
   const [first, last] = [settings[0], settings.at(-1)];
   if (!first || !last) throw new RangeError("bakeMode: a bake of no heat");
   const times: Record<string, number> = {};

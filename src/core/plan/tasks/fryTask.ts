@@ -11,20 +11,26 @@ const BASKET_HANDLING_MIN = 1;
 const SHARED_OIL_C = 2;
 
 /** Whole minutes for so many pieces, basket after basket; the oil comes back after each, for whoever is next. */
-function computeFryMin({ perBasket, minutes, recoveryMin }: FryPlan, pieces: number): number {
-  return Math.ceil(Math.ceil(pieces / perBasket) * (minutes + recoveryMin + BASKET_HANDLING_MIN));
+function computeFryMin({ perBasket, minutes, recoveryMin }: FryPlan, pieces: number, factor: number): number {
+  return Math.ceil(Math.ceil(pieces / perBasket) * (minutes * factor + recoveryMin + BASKET_HANDLING_MIN));
+}
+
+interface FryFacts {
+  readonly fries: readonly FryPlan[];
+  /** Minutes in a fryer for each that is written, by the log. */
+  readonly factorOf: (fryerId: string) => number;
 }
 
 /** A lot fried in any of the fryers; hot oil is never left, so hands stay from its start to its end. */
 export function fryTask(
   id: string,
   pieces: number,
-  fries: readonly FryPlan[],
+  { fries, factorOf }: FryFacts,
   after: readonly TaskWait[],
   facts: TaskFacts,
 ): DraftTask {
   const modes = fries.map((fry) => {
-    const durationMin = computeFryMin(fry, pieces);
+    const durationMin = computeFryMin(fry, pieces, factorOf(fry.fryer.id));
     const through = { fromMin: 0, toMin: durationMin, amount: 1 };
     return {
       durationMin,

@@ -299,7 +299,13 @@ function heatLot(
   const { line } = lot.work;
   const pieces = lot.counts.heated;
   const isFried = stretch.steps.some(({ kind }) => kind === "fry");
-  if (isFried) return fryTask(id, pieces, line.fries, after, { ...facts, pieces, label: `Fry ${lot.of}` });
+  const factorOf = (machineId: string) => lot.kit.findHeatFactor(line.piece.id, machineId);
+  if (isFried)
+    return fryTask(id, pieces, { fries: line.fries, factorOf }, after, {
+      ...facts,
+      pieces,
+      label: `Fry ${lot.of}`,
+    });
   const stages: BakeStage[] = [];
   for (const step of stretch.steps) {
     const last = stages.at(-1);
@@ -318,6 +324,7 @@ function heatLot(
     stages,
     {
       ovens: lot.kit.ovens,
+      factorOf,
       trays: lot.trays,
       extraMin: isFirst ? lot.thawMin : 0,
       doneness: isLast ? lot.doneness : null,

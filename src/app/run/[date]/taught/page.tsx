@@ -1,16 +1,15 @@
 import type { Metadata } from "next";
-import { findTaught, listDayFigures, toRecord } from "@/core/run";
+import { addDays } from "@/core/plan";
+import { findTaught, listDayFigures, listLeftOut, toRecord } from "@/core/run";
 import { getStore } from "@/data/getStore";
 import { NotRun } from "@/ui/run/NotRun";
 import { TaughtPage } from "@/ui/taught/TaughtPage";
 import { guardFile } from "../../../fileGuard";
-import { loadRun } from "../../../loadRun";
+import { findAfterMin, loadRun } from "../../../loadRun";
+import { readScores } from "../../../readHabits";
 
 export const metadata: Metadata = { title: "What the day taught" };
 export const dynamic = "force-dynamic";
-
-/** Days before it that are looked at: beyond these a lot weighs next to nothing. */
-const DAYS_BEFORE = 12;
 
 /** Which habits a day moved, whether what was expected held, and why what went wrong did. */
 export default async function Page({ params }: { readonly params: Promise<{ readonly date: string }> }) {
@@ -18,16 +17,14 @@ export default async function Page({ params }: { readonly params: Promise<{ read
   return guardFile(() => {
     const run = loadRun(date);
     if (!run) return <NotRun date={date} />;
-    const dates = getStore()
-      .runs.listDates(date, DAYS_BEFORE + 1)
-      .filter((each) => each !== date);
-    const earlier = dates.toReversed().flatMap((each) => loadRun(each) ?? []);
-    const figuresOf = ({ sheet, events }: typeof run) => listDayFigures(sheet, events);
+    const past = { habits: getStore().habits.know(date) };
     return (
       <TaughtPage
         record={toRecord(run.sheet, run.events)}
-        taught={findTaught(earlier.map(figuresOf), figuresOf(run))}
-        daysBefore={earlier.length}
+        taught={findTaught(past, listDayFigures(run.sheet, run.events))}
+        leftOut={listLeftOut(run.sheet, run.events, past)}
+        scores={readScores(addDays(date, 1))}
+        atMin={findAfterMin(run)}
       />
     );
   });

@@ -72,7 +72,7 @@ export const POST = stored(async (request: Request, { params }: Context): Promis
   }
 });
 
-/** Kinds that say something of minutes, leaks, yields or liquids. */
+/** Kinds that say something of minutes, leaks, yields, liquids, sales or the larder. */
 const learned: ReadonlySet<RunEvent["kind"]> = new Set([
   "done",
   "wrong",
@@ -80,6 +80,10 @@ const learned: ReadonlySet<RunEvent["kind"]> = new Set([
   "poured",
   "ranOut",
   "undone",
+  "left",
+  "sold",
+  "closed",
+  "leftOut",
 ]);
 
 /** The log goes with what happened. The events are kept whatever becomes of it, and the next ones try again. */

@@ -1,4 +1,5 @@
-import type { CutRecord, LotRecord, Weighing } from "@/core/plan";
+import fc from "fast-check";
+import type { CutRecord, LarderItem, LotRecord, Weighing } from "@/core/plan";
 import type { RunLog } from "@/core/run";
 import { applyChanges } from "@/schemas/change";
 import { findRecord, toTable } from "@/schemas/recordTable";
@@ -6,7 +7,7 @@ import { listDemoWorld } from "@/demo";
 import { listLogChanges } from "./listLogChanges";
 
 const day = { date: "2026-11-28", dayId: "day-2026-11-28" };
-const nothing: RunLog = { lots: [], cuts: [], poured: [] };
+const nothing: RunLog = { lots: [], cuts: [], poured: [], larder: { uses: [], put: [] } };
 const work = (minutes: number) => ({ style: "spoon", minutes, craftMinutes: 12 });
 const lot = (over: Partial<LotRecord>): LotRecord => ({
   id: "lot-2026-11-28-quince-half-moon",
@@ -76,4 +77,42 @@ test("a count or a liquid that is told anew takes the place of the former one; t
     tickedLineIds: ["l1"],
     took: { massG: 150, scale: 2 },
   });
+});
+
+const item = (over: Partial<LarderItem>): LarderItem => ({
+  ...{ id: "tub", kind: "dough", refId: "bay-shortcrust", massG: 900, count: 0 },
+  ...{ madeOn: "2026-11-27", useBy: "2026-12-01", fromDayId: null, takenByDayId: null },
+  ...over,
+});
+const larderOf = (from: typeof table) => [...(from.get("larder")?.values() ?? [])] as LarderItem[];
+
+test("a closed day takes from the larder and puts into it; opened again the larder is as it was", () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 25, max: 900 }), fc.integer({ min: 1, max: 4000 }), (takenG, leftG) => {
+      const from = toTable([...listDemoWorld(), { kind: "larder", record: item({}) }]);
+      const put = item({ id: "left-2026-11-28-dough-rye", massG: leftG, fromDayId: day.dayId });
+      const closed = said({ larder: { uses: [{ item: item({}), massG: takenG, count: 0 }], put: [put] } });
+      const written = after(closed, nothing, from);
+      const sum = (items: readonly LarderItem[]) => items.reduce((total, { massG }) => total + massG, 0);
+      expect(sum(larderOf(written))).toBeCloseTo(sum(larderOf(from)) + leftG, 6);
+      const taken = larderOf(written).filter(({ takenByDayId }) => takenByDayId === day.dayId);
+      // Less than a lick is not kept: it counts as taken.
+      expect(Math.abs(sum(taken) - takenG)).toBeLessThan(20);
+      expect(listLogChanges(day, closed, closed, written)).toEqual([]);
+      const byId = (a: LarderItem, b: LarderItem) => (a.id < b.id ? -1 : 1);
+      const opened = larderOf(after(nothing, closed, written)).toSorted(byId);
+      expect(opened).toEqual(larderOf(from).toSorted(byId));
+    }),
+    { numRuns: 40, seed: 3 },
+  );
+});
+
+test("what another day used meanwhile is neither taken nor put in anew", () => {
+  const used = item({ takenByDayId: "day-2026-12-05" });
+  const from = toTable([...listDemoWorld(), { kind: "larder", record: used }]);
+  const closed = said({
+    larder: { uses: [{ item: item({}), massG: 300, count: 0 }], put: [item({ massG: 1 })] },
+  });
+  expect(listLogChanges(day, closed, nothing, from)).toEqual([]);
+  expect(listLogChanges(day, nothing, closed, from)).toEqual([]);
 });

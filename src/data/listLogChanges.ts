@@ -1,5 +1,5 @@
 import isSame from "fast-deep-equal";
-import type { Weighing } from "@/core/plan";
+import { giveBack, takeUse, type LarderItem, type LarderUse, type Weighing } from "@/core/plan";
 import type { RunLog, RunSheet } from "@/core/run";
 import { toChange, type Change } from "@/schemas/change";
 import { findRecord, type RecordTable } from "@/schemas/recordTable";
@@ -15,6 +15,7 @@ export function listLogChanges(day: RunDay, log: RunLog, was: RunLog, table: Rec
     ...listLotChanges(log, was, table),
     ...listCutChanges(log, was, table),
     ...listPouredChanges(day, log, was, table),
+    ...listLarderChanges(day, log.larder, was.larder, table),
   ].filter((change): change is Change => change !== null);
 }
 
@@ -65,5 +66,39 @@ function listPouredChanges(
       const isOwn = took?.massG === massG && !poured.some((each) => each.formulaId === formulaId);
       return isOwn ? [change(formulaId, null)] : [];
     }),
+  ];
+}
+
+/** A portion that is gone from the larder, or was used by another day meanwhile, is left as it is. */
+function listLarderChanges(
+  { date, dayId }: RunDay,
+  now: RunLog["larder"],
+  was: RunLog["larder"],
+  table: RecordTable,
+): (Change | null)[] {
+  const find = (id: string): LarderItem | null => findRecord(table, "larder", id);
+  const write = (item: LarderItem) => toChange({ kind: "larder", id: item.id }, find(item.id), item);
+  const takeOut = (id: string) => {
+    const stored = find(id);
+    return stored ? toChange({ kind: "larder", id }, stored, null) : null;
+  };
+  const takenId = (id: string) => `${id}-${date}`;
+  const use = ({ item, massG, count }: LarderUse) => {
+    const stored = find(item.id);
+    if (!stored || stored.takenByDayId !== null || find(takenId(item.id))) return [];
+    const most = { massG: Math.min(massG, stored.massG), count: Math.min(count, stored.count) };
+    return takeUse({ item: stored, ...most }, { id: dayId, date }).map(write);
+  };
+  const undo = ({ item }: LarderUse) => {
+    const [stored, taken] = [find(item.id), find(takenId(item.id))];
+    if (taken)
+      return stored?.takenByDayId === null ? [write(giveBack(stored, taken)), takeOut(taken.id)] : [];
+    return stored?.takenByDayId === dayId ? [write(giveBack(stored, null))] : [];
+  };
+  const isGone = ({ id }: LarderItem) => !now.put.some((item) => item.id === id);
+  return [
+    ...(now.uses.length > 0 ? now.uses.flatMap(use) : was.uses.flatMap(undo)),
+    ...now.put.flatMap((item) => ((find(item.id)?.takenByDayId ?? null) === null ? [write(item)] : [])),
+    ...was.put.filter(isGone).map(({ id }) => (find(id)?.takenByDayId === null ? takeOut(id) : null)),
   ];
 }

@@ -1,0 +1,14 @@
+import { getStore } from "@/data/getStore";
+import { keepLog } from "./keepLog";
+import { loadRun } from "./loadRun";
+
+/** So many a page: each is opened and read once for ever. */
+const MOST_AT_ONCE = 40;
+
+/** Days that ran before this file kept habits and days at a glance are read now. */
+export function catchUp(): void {
+  for (const date of getStore().runs.listUnsummarised(MOST_AT_ONCE)) {
+    const run = loadRun(date);
+    if (run) keepLog(run, null);
+  }
+}

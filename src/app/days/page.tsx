@@ -1,0 +1,26 @@
+import type { Metadata } from "next";
+import { getStore } from "@/data/getStore";
+import { DaysPage } from "@/ui/days/DaysPage";
+import { catchUp } from "../catchUp";
+import { guardFile } from "../fileGuard";
+import { readKitchenClock } from "../kitchenClock";
+
+export const metadata: Metadata = { title: "Book of days" };
+export const dynamic = "force-dynamic";
+
+/** As many as a table is read through; more stand in the file that it writes. */
+const MOST_SHOWN = 400;
+
+/** Days that were run: planned and real at a glance, searched, summed and compared. */
+export default function Page() {
+  return guardFile(() => {
+    catchUp();
+    const { runs } = getStore();
+    return (
+      <DaysPage
+        days={runs.listSummaries("0001-01-01", "9999-12-31", MOST_SHOWN)}
+        today={readKitchenClock().wall.date}
+      />
+    );
+  });
+}

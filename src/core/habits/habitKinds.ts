@@ -1,0 +1,114 @@
+import type { FigurePrior } from "./figureHabit";
+
+/** How a figure is told: as a share of what was planned, kept as its logarithm; or in degrees off a setting. */
+export type FigureScale = "share" | "degrees";
+
+interface HabitKind {
+  readonly what: string;
+  readonly scale: FigureScale;
+  readonly prior: FigurePrior;
+  /** Beyond these it is a slip of whoever wrote it down: shares, or degrees. */
+  readonly least: number;
+  readonly most: number;
+}
+
+/** Of the middle the craft's word is worth two lots, of the stray four: a baker's third market day outweighs it. */
+const worth = { worthLots: 2, sdWorthLots: 4 } as const;
+
+/** What is learned, each against what the craft, the piece or the kit says, with what a practised hand and a sound oven stray. */
+export const habitKinds = {
+  heat: {
+    least: 0.2,
+    most: 5,
+    what: "minutes in the heat",
+    scale: "share",
+    prior: { mean: 0, sd: 0.08, ...worth },
+  },
+  hands: {
+    least: 0.1,
+    most: 10,
+    what: "minutes of hands",
+    scale: "share",
+    prior: { mean: 0, sd: 0.25, ...worth },
+  },
+  oven: {
+    least: -120,
+    most: 120,
+    what: "off what the kit says",
+    scale: "degrees",
+    prior: { mean: 0, sd: 6, ...worth },
+  },
+  portion: {
+    least: 0.3,
+    most: 3,
+    what: "portions on the scale",
+    scale: "share",
+    prior: { mean: 0, sd: 0.06, ...worth },
+  },
+  liquid: {
+    least: 0.3,
+    most: 3,
+    what: "liquid it took",
+    scale: "share",
+    // Flour of another sack takes some hundredths more or less.
+    prior: { mean: 0, sd: 0.05, ...worth },
+  },
+  // What is planned is cut, give or take three in a hundred: a rolling is a count of many, so that the craft's is worth four.
+  blanks: {
+    least: 0,
+    most: 1.25,
+    what: "blanks got",
+    scale: "share",
+    prior: { mean: 0, sd: 0.03, worthLots: 4, sdWorthLots: 4 },
+  },
+  sold: {
+    least: 0,
+    most: 1,
+    what: "sold of those made",
+    scale: "share",
+    prior: { mean: 0, sd: 0.1, ...worth },
+  },
+} as const satisfies Readonly<Record<string, HabitKind>>;
+export type HabitKindId = keyof typeof habitKinds;
+
+/** Which habit, of whom: `hands:fill:spoon`, `oven:two-deck`. */
+export type HabitId = `${HabitKindId}:${string}`;
+
+export const toHabitId = (kind: HabitKindId, key: string): HabitId => `${kind}:${key}`;
+
+/** The two parts of an id; null if it is none. */
+export function readHabitId(id: string): { readonly kind: HabitKindId; readonly key: string } | null {
+  const at = id.indexOf(":");
+  const kind = id.slice(0, at);
+  return at > 0 && kind in habitKinds && at < id.length - 1
+    ? { kind: kind as HabitKindId, key: id.slice(at + 1) }
+    : null;
+}
+
+/** Half a piece more of both: a count of none has a logarithm too, and one of dozens does not notice. */
+const HALF_PIECE = 0.5;
+
+/** The logarithm of a share of counted pieces. */
+export const toShareLog = (got: number, planned: number): number =>
+  Math.log((got + HALF_PIECE) / (planned + HALF_PIECE));
+
+/** As figures are told: of a share itself, not its logarithm. */
+export const toTold = (scale: FigureScale, value: number): number =>
+  scale === "share" ? Math.exp(value) : value;
+
+/** Why a figure cannot be; null if it can. @param value - On the habit's own scale. */
+export function findImplausible(id: HabitId, value: number): string | null {
+  const read = readHabitId(id);
+  if (!read)
+    return `“${String(id).slice(0, 60)}” is no habit: use a kind and whose it is, like hands:fill:spoon.`;
+  const { what, scale, least, most } = habitKinds[read.kind];
+  const told = toTold(scale, value);
+  // A share of counts is told with half a piece more of both.
+  if (Number.isFinite(value) && told >= least && told <= most + HALF_PIECE_SHARE) return null;
+  const [tell, unit] = scale === "share" ? [100, " %"] : [1, " °C"];
+  const rounded = (figure: number) => `${Math.round(figure * tell)}${unit}`;
+  return `${rounded(told)} ${what} cannot be: it lies outside ${rounded(least)} to ${rounded(most)}.`;
+}
+
+/** What that half piece adds to a share of one in a few, at most. */
+const HALF_PIECE_SHARE = 0.05;

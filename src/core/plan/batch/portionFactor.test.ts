@@ -1,0 +1,44 @@
+import { checkDay, NO_PAST, planDay, type PastLog } from "..";
+import { knowByCraft, learnFigure, toHabitId } from "../../habits";
+import { listDemoRecords } from "@/demo";
+import { toDayBook } from "@/schemas/toDayBook";
+import { findPortionFactor } from "./portionFactor";
+
+const book = toDayBook(listDemoRecords(), "2026-11-28", null)!;
+const half = "quince-half-moon";
+const id = toHabitId("portion", half);
+const hand = (share: number): PastLog => ({
+  ...NO_PAST,
+  habits: {
+    [id]: learnFigure(
+      knowByCraft(id),
+      Array.from({ length: 60 }, () => ({ value: Math.log(share), lotsAgo: 0 })),
+    ),
+  },
+});
+const plan = (past: PastLog) => planDay({ ...book, past });
+const fillingOf = (past: PastLog) => {
+  const day = plan(past);
+  const { fillingId } = day.lines.find(({ piece }) => piece.id === half)!.piece;
+  return day.fillings.find(({ formula }) => formula.id === fillingId)!;
+};
+
+test("for a heavy hand more of its filling is mixed, by as much as it gives; portions are planned as before", () => {
+  const [plain, heavy] = [fillingOf(NO_PAST), fillingOf(hand(1.06))];
+  const factor = findPortionFactor(hand(1.06), half);
+  expect(factor).toBeGreaterThan(1.05);
+  expect(factor).toBeLessThanOrEqual(1.06);
+  expect(heavy.neededG / plain.neededG).toBeCloseTo(factor, 9);
+  const portions = (past: PastLog) => plan(past).lines.map(({ portion }) => portion.massG);
+  expect(portions(hand(1.06))).toEqual(portions(NO_PAST));
+  // What other pieces are filled with is left alone, and nothing is lost on the way.
+  const others = (past: PastLog) =>
+    plan(past).fillings.flatMap(({ formula, neededG }) => (formula.id === plain.formula.id ? [] : [neededG]));
+  expect(others(hand(1.06))).toEqual(others(NO_PAST));
+  expect(checkDay(plan(hand(1.06)))).toEqual([]);
+});
+
+test("a light hand, or one that nobody weighed, changes nothing", () => {
+  expect([hand(0.93), hand(1.004), NO_PAST].map((past) => findPortionFactor(past, half))).toEqual([1, 1, 1]);
+  expect(findPortionFactor(hand(1.06), "leek-triangle")).toBe(1);
+});

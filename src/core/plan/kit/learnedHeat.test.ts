@@ -1,0 +1,87 @@
+import { NO_PAST, planDay, toHeatHabit, toOvenHabit, type DayBook, type PastLog } from "..";
+import { knowByCraft, learnFigure, type HabitId } from "../../habits";
+import { listDemoRecords } from "@/demo";
+import { toDayBook } from "@/schemas/toDayBook";
+import { findHeatFactor, learnOven } from "./learnedHeat";
+
+const book: DayBook = toDayBook(listDemoRecords(), "2026-11-28", null)!;
+const [deck] = book.ovens;
+const half = "quince-half-moon";
+/** A log in which lots of each habit came out so, again and again. */
+const logOf = (figures: Readonly<Record<string, number>>): PastLog => ({
+  ...NO_PAST,
+  habits: Object.fromEntries(
+    Object.entries(figures).map(([id, value]) => [
+      id,
+      learnFigure(
+        knowByCraft(id as HabitId),
+        Array.from({ length: 60 }, () => ({ value, lotsAgo: 0 })),
+      ),
+    ]),
+  ),
+});
+const bakeOf = (past: PastLog, pieceId = half) =>
+  planDay({ ...book, past }).tasks.find((task) => task.kind === "bake" && task.pieceId === pieceId)!;
+const minutes = (past: PastLog) => {
+  const { placed, slackMin } = bakeOf(past);
+  return placed.endMin - placed.startMin - slackMin;
+};
+
+test("an oven is known by its readings: every deck by as much, and by nothing where the log is silent", () => {
+  expect(learnOven(deck!, NO_PAST)).toBe(deck);
+  const hot = learnOven(deck!, logOf({ [toOvenHabit(deck!.id)]: 8 }));
+  hot.deckOffsetsC.forEach((offsetC, i) => {
+    expect(offsetC - deck!.deckOffsetsC[i]!).toBeGreaterThan(7);
+    expect(offsetC - deck!.deckOffsetsC[i]!).toBeLessThanOrEqual(8);
+  });
+  const almost = logOf({ [toOvenHabit(deck!.id)]: 0.3 });
+  expect(learnOven(deck!, almost)).toBe(deck);
+});
+
+test("a hot oven is set lower, and its bakes take what they took; the kit's own figures stay", () => {
+  const past = logOf({ [toOvenHabit(deck!.id)]: 8, [toOvenHabit(book.ovens[1]!.id)]: 8 });
+  const [plain, hot] = [bakeOf(NO_PAST), bakeOf(past)];
+  expect(plain.machineId).toBe(hot.machineId);
+  expect(plain.heat!.startC - hot.heat!.startC).toBeGreaterThanOrEqual(7);
+  expect(minutes(past)).toBe(minutes(NO_PAST));
+  expect(book.ovens[0]).toBe(deck);
+});
+
+test("a piece that takes longer has its minutes, in that oven and no other; a hair longer is none", () => {
+  const id = toHeatHabit(half, deck!.id);
+  const slow = logOf({ [id]: Math.log(1.25) });
+  expect(findHeatFactor(slow, half, deck!.id)).toBeCloseTo(1.24, 1);
+  expect(findHeatFactor(slow, half, "other")).toBe(1);
+  expect(findHeatFactor(slow, "leek-triangle", deck!.id)).toBe(1);
+  expect(findHeatFactor(logOf({ [id]: 0.004 }), half, deck!.id)).toBe(1);
+  expect(minutes(slow)).toBeGreaterThan(minutes(NO_PAST) + 3);
+});
+
+test("frying takes its own minutes too", () => {
+  const fry = (past: PastLog) => planDay({ ...book, past }).tasks.find(({ kind }) => kind === "fry")!;
+  const { pieceId, machineId, placed } = fry(NO_PAST);
+  const slow = fry(logOf({ [toHeatHabit(pieceId!, machineId!)]: Math.log(1.4) })).placed;
+  expect(slow.endMin - slow.startMin).toBeGreaterThan(placed.endMin - placed.startMin);
+});
+
+test("a day's end is a range: with steady hands narrower, and each order has its own", () => {
+  const plan = planDay(book);
+  const { likelyMin, mostMin } = plan.ends!;
+  expect(likelyMin).toBeGreaterThanOrEqual(plan.schedule!.endMin - 1e-9);
+  expect(mostMin).toBeGreaterThan(likelyMin);
+  expect(planDay(book).ends).toEqual(plan.ends);
+  for (const line of plan.lines)
+    for (const [orderId, readyMin] of Object.entries(line.readyMin)) {
+      expect(line.readyMostMin[orderId]!).toBeGreaterThanOrEqual(readyMin - 1e-9);
+      expect(line.readyMostMin[orderId]!).toBeLessThanOrEqual(mostMin + 60);
+    }
+  const heats = plan.tasks.flatMap(({ pieceId, machineId }) =>
+    pieceId && machineId ? [[toHeatHabit(pieceId, machineId), 0] as const] : [],
+  );
+  const hands = plan.lines.flatMap(({ works }) => [
+    [`hands:fill:${works.fill.style}`, 0] as const,
+    [`hands:close:${works.close.style}`, 0] as const,
+  ]);
+  const steady = planDay({ ...book, past: logOf(Object.fromEntries([...heats, ...hands])) });
+  expect(steady.ends!.mostMin - steady.ends!.likelyMin).toBeLessThan(mostMin - likelyMin);
+});

@@ -1,0 +1,46 @@
+import { mergeIngredients, standardIngredients, type Ingredient } from "../formula";
+import { planDay, type DayBook } from "../plan";
+import { listDemoRecords } from "@/demo";
+import { toDayBook } from "@/schemas/toDayBook";
+import { freezeCosts } from "./costs";
+
+const book: DayBook = toDayBook(listDemoRecords(), "2026-11-28", null)!;
+const costs = (of: DayBook) => freezeCosts(planDay(of));
+const total = ({ pieces }: ReturnType<typeof costs>) =>
+  pieces.reduce((sum, { ingredientsMinor }) => sum + ingredientsMinor, 0);
+
+test("every piece of the day has its cost and its hands; what is trimmed away is told", () => {
+  const plan = planDay(book);
+  const { pieces, trimG } = freezeCosts(plan);
+  expect(pieces.map(({ pieceId }) => pieceId)).toEqual(plan.lines.map(({ piece }) => piece.id));
+  for (const { ingredientsMinor, handsMin } of pieces) {
+    expect(ingredientsMinor).toBeGreaterThan(0);
+    expect(handsMin).toBeGreaterThan(0);
+  }
+  expect(trimG).toBeCloseTo(plan.flow.trimLeftG, 6);
+});
+
+test("twice the price is twice the cost; an ingredient without a price is named, and costs nothing", () => {
+  const known = mergeIngredients(standardIngredients, book.ingredients);
+  const withPack = (change: (pack: NonNullable<Ingredient["pack"]>) => Ingredient["pack"]): DayBook => ({
+    ...book,
+    ingredients: known.map((each) => ({ ...each, pack: each.pack && change(each.pack) })),
+  });
+  const [plain, dear] = [
+    total(costs(book)),
+    total(costs(withPack((pack) => ({ ...pack, priceMinor: pack.priceMinor * 2 })))),
+  ];
+  expect(Math.abs(dear / plain - 2)).toBeLessThan(0.01);
+  const bare = costs(withPack(() => null));
+  expect(total(bare)).toBe(0);
+  expect(bare.unpriced.length).toBeGreaterThan(costs(book).unpriced.length);
+});
+
+test("what comes out of the larder was paid for already", () => {
+  const [crust] = planDay(book).doughs;
+  const tub = {
+    ...{ id: "tub", kind: "dough" as const, refId: crust!.formula.id, massG: 100_000, count: 0 },
+    ...{ madeOn: "2026-11-27", useBy: "2026-12-01", fromDayId: null, takenByDayId: null },
+  };
+  expect(total(costs({ ...book, larder: [...book.larder, tub] }))).toBeLessThan(total(costs(book)));
+});

@@ -1,0 +1,41 @@
+import { knowHabit, tellFigure, toHabitId, toPaceKey, type HabitId } from "../habits";
+import { toHeatHabit, toOvenHabit, type DayBook, type DayPlan } from "../plan";
+
+/** What a plan expects of a figure, on its habit's scale. */
+export interface Expected {
+  /** Lots that it rests on. */
+  readonly lots: number;
+  /** Likeliest, and between what it lies nine times in ten. */
+  readonly mean: number;
+  readonly low: number;
+  readonly high: number;
+  readonly widened: number;
+}
+
+export type ExpectedFigures = Readonly<Partial<Record<HabitId, Expected>>>;
+
+/** What a day's plan expects of everything that its run may time, weigh, read or count. */
+export function freezeExpected(plan: DayPlan, book: DayBook): ExpectedFigures {
+  const ids = new Set<HabitId>([
+    ...plan.tasks.flatMap(({ kind, pieceId, machineId }) =>
+      (kind === "bake" || kind === "fry") && pieceId !== null && machineId !== null
+        ? [toHeatHabit(pieceId, machineId), ...(kind === "bake" ? [toOvenHabit(machineId)] : [])]
+        : [],
+    ),
+    ...plan.lines.flatMap(({ piece, works }) => [
+      toHabitId("portion", piece.id),
+      toHabitId("sold", piece.id),
+      toHabitId("hands", toPaceKey("fill", works.fill.style)),
+      toHabitId("hands", toPaceKey("close", works.close.style)),
+    ]),
+    ...plan.doughs.map(({ formula }) => toHabitId("liquid", formula.id)),
+    ...plan.cuts.map(({ dough }) => toHabitId("blanks", dough.id)),
+  ]);
+  return Object.fromEntries(
+    [...ids].map((id) => {
+      const known = knowHabit(book.past, id);
+      const { lots, mean, nextLow: low, nextHigh: high } = tellFigure(known);
+      return [id, { lots, mean, low, high, widened: known.widened }];
+    }),
+  );
+}

@@ -1,0 +1,27 @@
+import { fail, ok, type Result } from "@/core/result";
+import type { ClosingAnswers } from "@/core/run";
+import { parseAmount, parseNumber } from "@/core/units";
+import { describeLimitFault } from "@/schemas/checkValue";
+import { larderLimits } from "@/schemas/limits";
+
+/**
+ * What is kept of one thing as somebody typed it: "430 g" of a mass, "12" of pieces.
+ * @param from - The day: a use-by date before it is refused.
+ */
+export function parseKept(
+  text: string,
+  useBy: string,
+  isMass: boolean,
+  from: string,
+): Result<ClosingAnswers["left"][string], string> {
+  if (useBy < from) return fail("Its use-by date would be over already.");
+  const count = isMass ? null : parseNumber(text);
+  const mass = isMass ? parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" }) : null;
+  if (count && !count.ok) return fail(count.failure);
+  if (mass && !mass.ok) return fail(mass.failure);
+  const value = count ? count.value : (mass?.value.value ?? 0);
+  if (!isMass && !Number.isInteger(value)) return fail("Pieces are counted: use a whole number.");
+  const fault = describeLimitFault(value, isMass ? larderLimits.massG : larderLimits.count);
+  if (fault) return fail(fault);
+  return ok(isMass ? { massG: value, count: 0, useBy } : { massG: 0, count: value, useBy });
+}

@@ -1,0 +1,156 @@
+"use client";
+
+import { CalendarDays, List } from "lucide-react";
+import { useState } from "react";
+import { sumDays, type DaySummary } from "@/core/run";
+import { addDays } from "@/core/plan";
+import { formatCount } from "@/core/units";
+import { CompareDays } from "./CompareDays";
+import { DayMonths } from "./DayMonths";
+import { DayRow } from "./DayRow";
+import { findDays } from "./findDays";
+import { LookBackHeader } from "./LookBackHeader";
+import { SpanFigures } from "./SpanFigures";
+
+interface Props {
+  /** The latest first. */
+  readonly days: readonly DaySummary[];
+  readonly today: string;
+}
+
+/** How far back is looked. */
+const spans = [
+  { name: "4 weeks", days: 28 },
+  { name: "3 months", days: 91 },
+  { name: "a year", days: 365 },
+  { name: "all", days: null },
+] as const;
+/** Two are compared. */
+const COMPARED = 2;
+
+/** The book of days: list or calendar, searched; what a span made, sold, lost and cost; two days side by side. */
+export function DaysPage({ days, today }: Props) {
+  const [span, setSpan] = useState<(typeof spans)[number]>(spans[3]);
+  const [text, setText] = useState("");
+  const [isCalendar, setCalendar] = useState(false);
+  const [pieceId, setPieceId] = useState("");
+  const [chosen, setChosen] = useState<readonly string[]>([]);
+  const from = span.days === null ? "" : addDays(today, -span.days);
+  const shown = findDays(days, text).filter(({ date }) => date >= from);
+  const pieces = new Map(
+    days.flatMap((day) => day.pieces.map(({ pieceId: id, name }) => [id, name] as const)),
+  );
+  const compared = chosen.flatMap((date) => days.find((day) => day.date === date) ?? []);
+  const turn = (date: string) =>
+    setChosen(
+      chosen.includes(date) ? chosen.filter((each) => each !== date) : [...chosen, date].slice(-COMPARED),
+    );
+  return (
+    <main className="board min-h-dvh p-4 sm:p-7">
+      <LookBackHeader title="Book of days" other={{ href: "/habits", name: "Habits" }} api="/api/v1/days" />
+      {days.length === 0 ? (
+        <p className="mt-4 max-w-prose text-lg">
+          No day was run yet. “Run this day” at the foot of the bench begins one; it stands here from its
+          first job on.
+        </p>
+      ) : (
+        <>
+          <div className="my-4 flex flex-wrap items-end gap-3">
+            <label className="flex flex-col gap-1">
+              Search
+              <input
+                className="input w-56"
+                type="search"
+                placeholder="leaked, quince, October"
+                value={text}
+                onChange={({ target }) => setText(target.value)}
+              />
+            </label>
+            <label className="flex flex-col gap-1">
+              Sums of
+              <select
+                className="select w-48"
+                value={pieceId}
+                onChange={({ target }) => setPieceId(target.value)}
+              >
+                <option value="">all pieces</option>
+                {[...pieces].map(([id, name]) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <fieldset className="flex gap-1">
+              <legend className="sr-only">How far back</legend>
+              {spans.map((each) => (
+                <button
+                  key={each.name}
+                  type="button"
+                  aria-pressed={each === span}
+                  className={`btn touch ${each === span ? "btn-primary" : ""}`}
+                  onClick={() => setSpan(each)}
+                >
+                  {each.name}
+                </button>
+              ))}
+            </fieldset>
+            <button type="button" className="btn touch" onClick={() => setCalendar(!isCalendar)}>
+              {isCalendar ? (
+                <>
+                  <List size={20} aria-hidden /> List
+                </>
+              ) : (
+                <>
+                  <CalendarDays size={20} aria-hidden /> Calendar
+                </>
+              )}
+            </button>
+          </div>
+          <SpanFigures sums={sumDays(shown, pieceId === "" ? null : pieceId)} />
+          {compared.length === COMPARED && <CompareDays one={compared[0]!} other={compared[1]!} />}
+          <p className="quiet mt-3 text-sm" role="status">
+            {formatCount(shown.length, "day")}
+            {compared.length === 1 && "; choose another to compare with"}
+          </p>
+          {isCalendar ? (
+            <DayMonths days={shown} />
+          ) : (
+            <table className="w-full">
+              <thead>
+                <tr className="quiet text-left text-sm">
+                  <th scope="col">Day</th>
+                  <th scope="col" className="pl-3 text-right">
+                    Made
+                  </th>
+                  <th scope="col" className="pl-3 text-right">
+                    Sold
+                  </th>
+                  <th scope="col" className="hidden pl-3 text-right sm:table-cell">
+                    All done
+                  </th>
+                  <th scope="col" className="hidden pl-3 sm:table-cell">
+                    Went wrong
+                  </th>
+                  <th scope="col">
+                    <span className="sr-only">Compare</span>
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {shown.map((day) => (
+                  <DayRow
+                    key={day.date}
+                    day={day}
+                    isChosen={chosen.includes(day.date)}
+                    onTurn={() => turn(day.date)}
+                  />
+                ))}
+              </tbody>
+            </table>
+          )}
+        </>
+      )}
+    </main>
+  );
+}
