@@ -2,7 +2,7 @@ import type Database from "better-sqlite3";
 import {
   findWidening,
   knowByCraft,
-  learnFigure,
+  learnLog,
   LOTS_LOOKED_AT,
   readHabitId,
   type HabitId,
@@ -190,8 +190,8 @@ export function createHabits(db: Database.Database): Habits {
         [...figuresOf].flatMap(([habit, all]) => {
           const word = words.get(habit) ?? null;
           if (all.length === 0 && !word) return [];
-          const figures = all.filter(({ date }) => date > (word?.since ?? "")).sort(compareNewest);
-          const known = knowFrom(habit, figures.slice(0, LOTS_LOOKED_AT), word);
+          const figures = all.filter(({ date }) => date > (word?.since ?? ""));
+          const known = knowFrom(habit, figures, word);
           return [[habit, { ...known, widened: widened.get(kindOf(habit)) ?? 1 }]];
         }),
       );
@@ -216,18 +216,11 @@ function isOf(habit: HabitId, book: ReadonlySet<string>): boolean {
   return book.has(kind === "heat" ? (key.split("@")[0] ?? "") : key);
 }
 
-const compareNewest = (a: HabitFigure, b: HabitFigure): number =>
-  a.date === b.date ? (a.source < b.source ? 1 : -1) : a.date < b.date ? 1 : -1;
-
-/** @param figures - The newest first. */
 function knowFrom(habit: HabitId, figures: readonly HabitFigure[], word: HabitWord | null): KnownFigure {
   const craft = knowByCraft(habit);
   const value = word?.value ?? null;
   const prior = value === null ? craft : { ...craft, mean: value, worthLots: WORD_LOTS };
-  return learnFigure(
-    prior,
-    figures.map(({ value }, i) => ({ value, lotsAgo: i })),
-  );
+  return learnLog(prior, figures);
 }
 
 const toRow = (date: string, { habit, source, name, value, expected }: RunFigure): RunFigureRow => ({

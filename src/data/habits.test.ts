@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import type Database from "better-sqlite3";
-import { knowByCraft, learnFigure, type HabitId } from "@/core/habits";
+import { knowByCraft, learnDays, type HabitId } from "@/core/habits";
 import { createHabits, type Habits, type RunFigure } from "./habitRepository";
 import { openDatabase } from "./openDatabase";
 
@@ -39,8 +39,7 @@ test("what a run says stands in the log, said anew in place of what it said, and
 test("a day is known by what came before it only, the newest counting most", () => {
   habits.keepDay("2026-11-14", [figure(20)]);
   habits.keepDay("2026-11-21", [figure(2)]);
-  const log = [2, 20].map((value, i) => ({ value, lotsAgo: i }));
-  expect(habits.know("2026-11-22")[OVEN]).toEqual(learnFigure(knowByCraft(OVEN), log));
+  expect(habits.know("2026-11-22")[OVEN]).toEqual(learnDays(knowByCraft(OVEN), [[20], [2]]));
   expect(habits.know("2026-11-21")[OVEN]!.lots).toBe(1);
   expect(habits.know("2026-11-14")).toEqual({});
 });
@@ -61,7 +60,7 @@ test("a habit set by hand holds whatever is logged; put back it learns anew; giv
   habits.keepDay("2026-11-21", [figure(12)]);
   expect(mean()).toBeCloseTo(-7, 3);
   habits.setWord(OVEN, { value: null, since: "2026-11-20" });
-  expect(mean()).toBeCloseTo(learnFigure(knowByCraft(OVEN), [{ value: 12, lotsAgo: 0 }]).mean, 12);
+  expect(mean()).toBeCloseTo(learnDays(knowByCraft(OVEN), [[12]]).mean, 12);
   expect(habits.listWords()).toEqual([{ habit: OVEN, value: null, since: "2026-11-20" }]);
   habits.setWord(OVEN, null);
   habits.keepDay("2026-11-21", []);

@@ -1,4 +1,4 @@
-import { findFigureHabit, habitKinds } from "@/core/habits";
+import { habitKinds, learnDays } from "@/core/habits";
 import { NO_PAST, type PastLog } from "@/core/plan";
 import { pastSchema } from "./pastDocument";
 
@@ -31,9 +31,9 @@ test("the sums of a former document mean the habits that their records would", (
     },
   });
   const learned = (kind: "hands" | "blanks", values: readonly number[]) =>
-    findFigureHabit(
+    learnDays(
       habitKinds[kind].prior,
-      values.map((value) => ({ value, lotsAgo: 0 })),
+      values.map((value) => [value]),
     ).mean;
   expect(habits["hands:fill:spoon"]!.mean).toBeCloseTo(learned("hands", logs), 9);
   expect(habits["blanks:crust"]!.mean).toBeCloseTo(

@@ -1,7 +1,7 @@
 import Joi from "joi";
 import {
   knowByCraft,
-  learnFigure,
+  learnDays,
   LOTS_LOOKED_AT,
   NO_PAST,
   readHabitId,
@@ -48,9 +48,9 @@ function learnFormer(id: HabitId, { n, sum: total, squares }: FormerSums): Known
   const values = Array.from({ length: looked }, (_, i) =>
     looked % 2 === 1 && i === looked - 1 ? mean : mean + (i % 2 ? off : -off),
   );
-  return learnFigure(
+  return learnDays(
     knowByCraft(id),
-    values.map((value) => ({ value, lotsAgo: 0 })),
+    values.map((value) => [value]),
   );
 }
 

@@ -1,4 +1,4 @@
-import { learnFigure, knowByCraft, NO_PAST, tellFigure, type HabitId, type PastLog } from "@/core/habits";
+import { knowHabit, NO_PAST, tellFigure, type HabitId, type PastLog } from "@/core/habits";
 import { planDay } from "@/core/plan";
 import { findTaught, foldRun, freezeRun, listDayFigures, toLog, toRecord, type RunSheet } from "@/core/run";
 import { createRandom } from "@/core/seededRandom";
@@ -48,6 +48,15 @@ test("a mishap is told once, and what is left out is not in the log", () => {
   expect(toLog(sheet, events).lots.find(({ pieceId }) => pieceId === dead.pieceId)!.leaked).toBeNull();
 });
 
+/** What is known after one more day of the habits that it has figures of. */
+const learn = (past: PastLog, figures: ReturnType<typeof listDayFigures>): PastLog["habits"] =>
+  Object.fromEntries(
+    [...new Set(figures.map(({ habit }) => habit))].map((id) => {
+      const own = figures.flatMap(({ habit, value }) => (habit === id ? [value] : []));
+      return [id, knowHabit(past, id, own)];
+    }),
+  );
+
 test("bakers of their own, planned by what was learned until then: habits come to what is hidden, ranges hold", () => {
   const random = createRandom(3);
   const DAYS = 5;
@@ -55,7 +64,7 @@ test("bakers of their own, planned by what was learned until then: habits come t
   const errors: number[] = [];
   for (let baker = 0; baker < 4; baker++) {
     let past = NO_PAST;
-    const log = new Map<HabitId, number[]>();
+    let known: PastLog["habits"] = {};
     for (let day = 0; day < DAYS; day++) {
       const sheet = freeze(past);
       const figures = listDayFigures(sheet, simulateBaker(sheet, truth, [], random));
@@ -64,12 +73,8 @@ test("bakers of their own, planned by what was learned until then: habits come t
           held += habit.held;
           lots += habit.points.length;
         }
-      for (const { habit, value } of figures) log.set(habit, [...(log.get(habit) ?? []), value]);
-      const habits = [...log].map(([habit, values]) => {
-        const logged = values.map((value, i) => ({ value, lotsAgo: values.length - 1 - i }));
-        return [habit, learnFigure(knowByCraft(habit), logged)] as const;
-      });
-      past = { ...NO_PAST, habits: Object.fromEntries(habits) };
+      known = { ...known, ...learn(past, figures) };
+      past = { ...NO_PAST, habits: known };
     }
     const mean = (habit: HabitId) => tellFigure(past.habits[habit]!).mean;
     expect(Math.abs(mean("oven:two-deck") - truth.ovenOffC)).toBeLessThan(3.5);

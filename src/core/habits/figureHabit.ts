@@ -19,13 +19,6 @@ export interface KnownFigure extends FigurePrior {
   readonly widened: number;
 }
 
-/** One lot's figure. */
-export interface Logged {
-  readonly value: number;
-  /** Lots of the same figure since then. */
-  readonly lotsAgo: number;
-}
-
 /** A habit as it stands, and what the next lot is expected to give. */
 export interface FigureHabit {
   readonly lots: number;
@@ -50,37 +43,75 @@ const ROBUST_DEGREES = 4;
  * above. Integrated numerically; a test does it again.
  */
 export const EVEN_SQUARES = 1.3397;
-/** Rounds in which weights and middle settle. */
-const ROUNDS = 30;
-const STILL = 1e-9;
+/** One day moves a habit by no more than so much of the range it was known to lie in: more is a day of its own, not a habit. */
+export const MOST_MOVED_SHARE = 0.25;
 /** The range that is told. */
 const RANGE_SHARE = 0.9;
+/** Half of that range were the stray known: the normal's reach, which the t's only exceeds. */
+const LEAST_REACH = 1.6449;
 
 /**
- * What is known of a figure with a log: a normal figure of unknown mean and stray with what was known before as its prior
- * (conjugate), lots weighed less the longer ago they are, and less the farther out they lie.
- * @see Gelman et al., Bayesian Data Analysis, 3rd ed., sections 3.3 (normal, conjugate prior) and 17.2 (t weights).
+ * What is known of a figure after one more day: a normal figure of unknown mean and stray, what was known before as its
+ * prior (conjugate). What was known judges the day: its lots weigh less the farther out they lie, and together they move
+ * the middle by {@link MOST_MOVED_SHARE} at most. What was logged before fades, down to what the craft's word is worth.
+ * @param craft - What its word is worth: evidence never fades below it.
+ * @param values - The day's lots, on the habit's scale; their order says nothing.
+ * @see Gelman et al., Bayesian Data Analysis, 3rd ed., section 3.3 (conjugate normal); West, J. R. Stat. Soc. B 43 (1981)
+ * (a wild figure judged by what was known); West and Harrison, Bayesian Forecasting and Dynamic Models (fading evidence).
  * @throws {RangeError} If a figure is no number.
  */
-export function learnFigure(prior: FigurePrior | KnownFigure, log: readonly Logged[]): KnownFigure {
-  const lots = ("lots" in prior ? prior.lots : 0) + log.length;
-  const widened = "widened" in prior ? prior.widened : 1;
-  if (log.length === 0) return { ...prior, lots, widened };
-  const values = Float64Array.from(log, ({ value }) => value);
+export function learnDay(craft: FigurePrior, known: KnownFigure, values: readonly number[]): KnownFigure {
+  if (values.length === 0) return known;
   for (const value of values) requireThat("value", value, Number.isFinite(value), "a number");
-  const recency = Float64Array.from(log, ({ lotsAgo }) => 2 ** (-lotsAgo / HALF_LIFE_LOTS));
-  const weights = recency.slice();
-  let known = weigh(prior, values, weights, 1);
-  for (let round = 1; round < ROUNDS; round++) {
-    const { mean, sd } = known;
-    for (let i = 0; i < values.length; i++) {
-      const stray = (values[i]! - mean) / sd;
-      weights[i] = (recency[i]! * (ROBUST_DEGREES + 1)) / (ROBUST_DEGREES + stray ** 2);
-    }
-    known = weigh(prior, values, weights, EVEN_SQUARES);
-    if (Math.abs(known.mean - mean) + Math.abs(known.sd - sd) < STILL * prior.sd) break;
-  }
-  return { ...known, lots, widened };
+  const fade = 2 ** (-values.length / HALF_LIFE_LOTS);
+  const fadeTo = (worth: number, least: number) => least + (worth - least) * fade;
+  const priorLots = fadeTo(known.worthLots, craft.worthLots);
+  const priorSdLots = fadeTo(known.sdWorthLots, craft.sdWorthLots);
+
+  const expectedSd = known.sd * Math.sqrt(1 + 1 / known.worthLots);
+  let [weight, sum] = [0, 0];
+  const weights = values.map((value) => {
+    const stray = (value - known.mean) / expectedSd;
+    const each = (ROBUST_DEGREES + 1) / (ROBUST_DEGREES + stray ** 2);
+    weight += each;
+    sum += each * (value - known.mean);
+    return each;
+  });
+  const worthLots = priorLots + weight;
+  const mostMove = (MOST_MOVED_SHARE * 2 * LEAST_REACH * known.sd) / Math.sqrt(known.worthLots);
+  const move = Math.min(Math.max(sum / worthLots, -mostMove), mostMove);
+  const mean = known.mean + move;
+
+  const sdWorthLots = priorSdLots + weight;
+  const strays = values.reduce((all, value, i) => all + weights[i]! * (value - mean) ** 2, 0);
+  const squares = priorSdLots * known.sd ** 2 + priorLots * move ** 2 + EVEN_SQUARES * strays;
+  return {
+    ...{ mean, worthLots, sdWorthLots, sd: Math.sqrt(squares / sdWorthLots) },
+    lots: known.lots + values.length,
+    widened: known.widened,
+  };
+}
+
+/** What is known after so many days. @param days - Lots of each, the oldest day first. */
+export const learnDays = (craft: FigurePrior, days: readonly (readonly number[])[]): KnownFigure =>
+  days.reduce<KnownFigure>((known, values) => learnDay(craft, known, values), {
+    ...craft,
+    lots: 0,
+    widened: 1,
+  });
+
+/** What is known from a log, whatever its order: dates sort as text. */
+export function learnLog(
+  craft: FigurePrior,
+  log: readonly { readonly date: string; readonly value: number }[],
+): KnownFigure {
+  const days = new Map<string, number[]>();
+  for (const { date, value } of log) days.set(date, [...(days.get(date) ?? []), value]);
+  const dates = [...days.keys()].sort();
+  return learnDays(
+    craft,
+    dates.map((date) => days.get(date)!),
+  );
 }
 
 /** What is told of what is known: Student's t. */
@@ -99,32 +130,6 @@ export function tellFigure(known: KnownFigure): FigureHabit {
   };
 }
 
-/** A habit from a log. */
-export const findFigureHabit = (prior: FigurePrior, log: readonly Logged[]): FigureHabit =>
-  tellFigure(learnFigure(prior, log));
-
 /** One standard deviation of the next lot's figure, the middle's own uncertainty included. */
 export const spreadOfNext = ({ sd, worthLots, widened }: KnownFigure): number =>
   widened * sd * Math.sqrt(1 + 1 / worthLots);
-
-/** The conjugate update with weights in place of counts. */
-function weigh(
-  prior: FigurePrior,
-  values: Float64Array,
-  weights: Float64Array,
-  squaresShare: number,
-): FigurePrior {
-  let [weight, sum] = [0, 0];
-  for (let i = 0; i < values.length; i++) {
-    weight += weights[i]!;
-    sum += weights[i]! * values[i]!;
-  }
-  const worthLots = prior.worthLots + weight;
-  const mean = (prior.worthLots * prior.mean + sum) / worthLots;
-  let strays = 0;
-  for (let i = 0; i < values.length; i++) strays += weights[i]! * (values[i]! - mean) ** 2;
-  const sdWorthLots = prior.sdWorthLots + weight;
-  const squares =
-    prior.sdWorthLots * prior.sd ** 2 + prior.worthLots * (prior.mean - mean) ** 2 + squaresShare * strays;
-  return { mean, worthLots, sdWorthLots, sd: Math.sqrt(squares / sdWorthLots) };
-}

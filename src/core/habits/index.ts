@@ -30,8 +30,9 @@ export {
 } from "./paceHabit";
 export { gatherHolds, knowByCraft, knowHabit, NO_PAST, takeOutLeaks, type PastLog } from "./pastLog";
 export {
-  findFigureHabit,
-  learnFigure,
+  learnDay,
+  learnDays,
+  learnLog,
   LOTS_LOOKED_AT,
   spreadOfNext,
   tellFigure,

@@ -7,6 +7,7 @@ import {
   gatherHolds,
   knowByCraft,
   knowHabit,
+  learnDays,
   NO_PAST,
   readHabitId,
   takeOutLeaks,
@@ -32,6 +33,12 @@ const lot = (minutes: number, style = "rope"): LotOutcome => ({
 });
 const pace = (log: readonly LotOutcome[], past: PastLog = NO_PAST) =>
   findPaceHabit(past, "close", "rope", log);
+/** What is known after sixty days of the same figure. */
+const again = (value: number, id: HabitId = "hands:close:rope") =>
+  learnDays(
+    knowByCraft(id),
+    Array.from({ length: 60 }, () => [value]),
+  );
 const yieldOf = (log: readonly CutOutcome[]) => findYieldHabit(NO_PAST, "crust", log);
 
 test("leaks split anywhere, the first part in the log, give the habit of the whole; what is taken out leaves the rest", () => {
@@ -55,7 +62,10 @@ test("leaks split anywhere, the first part in the log, give the habit of the who
 
 test("a hand's pace starts at the craft's and comes to the log's; another style's log does not touch it", () => {
   expect(pace([])).toMatchObject({ lots: 0, ratio: 1 });
-  const [one, many] = [pace([lot(15)]), pace(Array.from({ length: 60 }, () => lot(15)))];
+  const [one, many] = [
+    pace([lot(15)]),
+    pace([], { ...NO_PAST, habits: { "hands:close:rope": again(Math.log(1.5)) } }),
+  ];
   expect(one.ratio).toBeGreaterThan(1);
   expect(one.ratio).toBeLessThan(many.ratio);
   expect(many.ratio).toBeCloseTo(1.5, 1);
@@ -100,10 +110,15 @@ test("the yield lies between the craft's and the log's, and comes to the log as 
       expect(yieldOf(log.toReversed()).share).toBeCloseTo(share, 9);
     }),
   );
-  const always = (n: number) => yieldOf(Array.from({ length: n }, () => ({ planned: 50, got: 45 })));
-  expect(always(1).share).toBeGreaterThan(0.97);
-  expect(always(400).share).toBeCloseTo(0.901, 2);
-  expect(always(400).spread).toBeLessThan(always(1).spread);
+  const short = { planned: 50, got: 45 };
+  const always = findYieldHabit(
+    { ...NO_PAST, habits: { "blanks:crust": again(toShareLog(45, 50), "blanks:crust") } },
+    "crust",
+    [],
+  );
+  expect(yieldOf([short]).share).toBeGreaterThan(0.97);
+  expect(always.share).toBeCloseTo(0.901, 2);
+  expect(always.spread).toBeLessThan(yieldOf([short]).spread);
   expect(() => yieldOf([{ planned: 0, got: 0 }])).toThrow(RangeError);
   expect(() => yieldOf([{ planned: 4, got: 2.5 }])).toThrow(RangeError);
   // None at all is a figure too.
@@ -111,7 +126,9 @@ test("the yield lies between the craft's and the log's, and comes to the log as 
 });
 
 test("a log that falls short lowers the forecast and widens it", () => {
-  const habit = yieldOf(Array.from({ length: 6 }, (_, i) => ({ planned: 40, got: i % 2 ? 37 : 38 })));
+  const days = Array.from({ length: 6 }, (_, i) => [toShareLog(i % 2 ? 37 : 38, 40)]);
+  const past = { ...NO_PAST, habits: { "blanks:crust": learnDays(knowByCraft("blanks:crust"), days) } };
+  const habit = findYieldHabit(past, "crust", []);
   const forecast = forecastCount({ count: 40, lowCount: 38, highCount: 41 }, habit);
   expect(forecast.likelyCount).toBe(38);
   expect(forecast.lowCount).toBeLessThan(37);

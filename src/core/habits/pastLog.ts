@@ -1,5 +1,5 @@
 import { addToHoldLog, type HoldLog, type LeakOutcome } from "./holdHabit";
-import { learnFigure, type KnownFigure } from "./figureHabit";
+import { learnDay, type KnownFigure } from "./figureHabit";
 import { habitKinds, readHabitId, type HabitId } from "./habitKinds";
 
 /** The whole log before what is given record by record, as what is known from it, so that ten years weigh no more than a week. */
@@ -19,19 +19,15 @@ export function knowByCraft(id: HabitId): KnownFigure {
   return { ...habitKinds[read.kind].prior, lots: 0, widened: 1 };
 }
 
-/**
- * What is known of a habit with the figures of a day that is not in the past yet. What was known judges the day: a wild
- * lot moves it little. The order of a day's lots says nothing.
- */
+/** What is known of a habit with the figures of a day that is not in the past yet. */
 export const knowHabit = (
   { habits }: Pick<PastLog, "habits">,
   id: HabitId,
   todays: readonly number[] = [],
-): KnownFigure =>
-  learnFigure(
-    habits[id] ?? knowByCraft(id),
-    todays.map((value) => ({ value, lotsAgo: 0 })),
-  );
+): KnownFigure => {
+  const craft = knowByCraft(id);
+  return learnDay(craft, habits[id] ?? craft, todays);
+};
 
 /** All leaks that were counted. */
 export const gatherHolds = ({ leaks, holds }: HoldLog, lots: readonly LeakOutcome[]): HoldLog =>

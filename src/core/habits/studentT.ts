@@ -1,7 +1,5 @@
-/** Steps of the search for a quantile: each halves what is left, far below what any range is told to. */
-const HALVINGS = 44;
-/** No quantile that is asked for lies farther out, in scales. */
-const FARTHEST = 1000;
+/** Newton's steps to a quantile at most: nine in ten of any degrees takes a dozen. */
+const MOST_STEPS = 100;
 /** Terms of the continued fraction; it mostly ends after twenty. */
 const MOST_TERMS = 200;
 const STILL = 1e-14;
@@ -12,14 +10,23 @@ const TINY = 1e-300;
  * @param degrees - Above 0, with a fraction. @param share - Above 0, below 1.
  */
 export function findStudentReach(degrees: number, share: number): number {
-  let [low, high] = [0, FARTHEST];
-  for (let i = 0; i < HALVINGS; i++) {
-    const middle = (low + high) / 2;
-    if (computeStudentShare(degrees, middle) < share) low = middle;
-    else high = middle;
+  // The share within grows ever slower, so that tangents never lead beyond: the steps come nearer from below.
+  let reach = 0;
+  for (let i = 0; i < MOST_STEPS; i++) {
+    const step = (share - computeStudentShare(degrees, reach)) / (2 * computeDensity(degrees, reach));
+    reach += step;
+    if (step <= STILL * reach) break;
   }
-  return (low + high) / 2;
+  return reach;
 }
+
+/** How dense Student's t is, a scale. */
+const computeDensity = (degrees: number, reach: number): number =>
+  Math.exp(
+    logGamma((degrees + 1) / 2) -
+      logGamma(degrees / 2) -
+      (Math.log(degrees * Math.PI) + (degrees + 1) * Math.log1p(reach ** 2 / degrees)) / 2,
+  );
 
 /** The share of Student's t that lies within `reach` scales of its middle: by the incomplete beta function. */
 export function computeStudentShare(degrees: number, reach: number): number {

@@ -3,7 +3,7 @@ import { createRandom } from "../seededRandom";
 import { listDemoWorld } from "@/demo";
 import { toTable } from "@/schemas/recordTable";
 import { toDayBook } from "@/schemas/toDayBook";
-import { knowByCraft, learnFigure, NO_PAST, toShareLog, type PastLog } from "../habits";
+import { knowByCraft, learnDays, NO_PAST, toShareLog, type PastLog } from "../habits";
 import {
   compareOutlook,
   findTaught,
@@ -49,14 +49,12 @@ const baked = (share: number, offC: number, taskId = bake): RunEvent[] => {
 const find = (figures: readonly DayFigure[], kind: string) =>
   figures.filter(({ habit }) => habit.startsWith(`${kind}:`));
 const learn = (days: readonly (readonly DayFigure[])[]): Pick<PastLog, "habits"> => {
-  const figures = days.flat();
-  const ids = [...new Set(figures.map(({ habit }) => habit))];
+  const ids = [...new Set(days.flat().map(({ habit }) => habit))];
   return {
     habits: Object.fromEntries(
       ids.map((id) => {
-        const own = figures.filter(({ habit }) => habit === id);
-        const log = own.map(({ value }, i) => ({ value, lotsAgo: own.length - 1 - i }));
-        return [id, learnFigure(knowByCraft(id), log)];
+        const own = days.map((day) => day.flatMap(({ habit, value }) => (habit === id ? [value] : [])));
+        return [id, learnDays(knowByCraft(id), own)];
       }),
     ),
   };

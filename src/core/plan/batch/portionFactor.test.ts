@@ -1,5 +1,5 @@
 import { checkDay, NO_PAST, planDay, type PastLog } from "..";
-import { knowByCraft, learnFigure, toHabitId } from "../../habits";
+import { knowByCraft, learnDays, toHabitId } from "../../habits";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { findPortionFactor } from "./portionFactor";
@@ -10,9 +10,9 @@ const id = toHabitId("portion", half);
 const hand = (share: number): PastLog => ({
   ...NO_PAST,
   habits: {
-    [id]: learnFigure(
+    [id]: learnDays(
       knowByCraft(id),
-      Array.from({ length: 60 }, () => ({ value: Math.log(share), lotsAgo: 0 })),
+      Array.from({ length: 60 }, () => [Math.log(share)]),
     ),
   },
 });

@@ -1,5 +1,5 @@
 import { NO_PAST, planDay, toHeatHabit, toOvenHabit, type DayBook, type PastLog } from "..";
-import { knowByCraft, learnFigure, type HabitId } from "../../habits";
+import { knowByCraft, learnDays, type HabitId } from "../../habits";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { findHeatFactor, learnOven } from "./learnedHeat";
@@ -13,9 +13,9 @@ const logOf = (figures: Readonly<Record<string, number>>): PastLog => ({
   habits: Object.fromEntries(
     Object.entries(figures).map(([id, value]) => [
       id,
-      learnFigure(
+      learnDays(
         knowByCraft(id as HabitId),
-        Array.from({ length: 60 }, () => ({ value, lotsAgo: 0 })),
+        Array.from({ length: 60 }, () => [value]),
       ),
     ]),
   ),

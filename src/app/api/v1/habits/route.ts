@@ -1,4 +1,4 @@
-import { findFigureHabit, knowByCraft, type HabitId } from "@/core/habits";
+import { knowByCraft, learnLog, tellFigure } from "@/core/habits";
 import { toHabitCsv } from "@/formats";
 import { getStore } from "@/data/getStore";
 import { readLog, validateLog, validateSetting } from "@/schemas/habitDocument";
@@ -27,17 +27,15 @@ export const GET = stored((request: Request): Response => {
   return Response.json({ habits: readHabits(AFTER_ALL_DAYS), scores: readScores(AFTER_ALL_DAYS) });
 });
 
-/** A log in, oldest first; what is learned from it, with the nine in ten of the next lot, out. Nothing is stored. */
+/** A log in; what is learned from it, with the nine in ten of the next lot, out. Nothing is stored. */
 export const POST = calculator({
   validate: validateLog,
   maxBytes: MAX_LOG_BYTES,
   answer: ({ log }) => {
     const { taken, refused } = readLog(log);
-    const byHabit = new Map<HabitId, number[]>();
-    for (const { habit, value } of taken) byHabit.set(habit, [...(byHabit.get(habit) ?? []), value]);
-    const habits = [...byHabit].map(([habit, values]) => {
-      const lots = values.map((value, i) => ({ value, lotsAgo: values.length - 1 - i }));
-      return { habit, ...findFigureHabit(knowByCraft(habit), lots) };
+    const habits = [...new Set(taken.map(({ habit }) => habit))].map((habit) => {
+      const own = taken.filter((figure) => figure.habit === habit);
+      return { habit, ...tellFigure(learnLog(knowByCraft(habit), own)) };
     });
     return Response.json({ habits, refused });
   },
