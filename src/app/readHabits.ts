@@ -5,7 +5,7 @@ import {
   knowByCraft,
   readHabitId,
   tellFigure,
-  tellPaceStyle,
+  tellWork,
   type HabitId,
   type HabitKindId,
 } from "@/core/habits";
@@ -49,10 +49,8 @@ export function readHabits(before: string): ToldHabit[] {
 
 function nameHabit(kind: HabitKindId, key: string, names: ReadonlyMap<string, string>): string {
   const nameOf = (id: string) => names.get(id) ?? id;
-  if (kind === "hands") {
-    const [work = "", ...style] = key.split(":");
-    return tellPaceStyle(work === "fill" ? "fill" : "close", style.join(":"));
-  }
+  if (kind === "hands") return tellWork(key, nameOf);
+  if (kind === "film") return key === "freezer" ? "Freezer" : "Fridge";
   if (kind === "heat") {
     const [piece = "", machine = ""] = key.split("@");
     return `${nameOf(piece)}, ${nameOf(machine).toLowerCase()}`;

@@ -6,6 +6,7 @@ import {
   LOTS_LOOKED_AT,
   readHabitId,
   type HabitId,
+  type HabitKindId,
   type KeptForecast,
   type KnownFigure,
 } from "@/core/habits";
@@ -16,6 +17,14 @@ export interface HabitFigure {
   /** The record or the job that it is of. */
   readonly source: string;
   readonly value: number;
+  /** Why it is left out of the learning; null if it is not. */
+  readonly leftOut: string | null;
+}
+
+/** Which figure of a habit is left out, and why; with the word null it is taken in again. */
+export interface LotLeft extends Pick<HabitFigure, "date" | "source"> {
+  readonly habit: HabitId;
+  readonly word: string | null;
 }
 
 /** A figure that a run gives, with what was expected of it; null where nothing was. */
@@ -48,6 +57,8 @@ export interface Habits {
   know(before: string, book?: ReadonlySet<string>): Readonly<Record<HabitId, KnownFigure>>;
   /** Figures of a habit before a date, the newest first; at most `most`. */
   list(habit: HabitId, before: string, most: number): readonly HabitFigure[];
+  /** @returns Whether there is such a figure. */
+  leaveOut(lot: LotLeft): boolean;
   /** What a day's run says, in place of what it said until now. @returns Whether anything changed. */
   keepDay(date: string, figures: readonly RunFigure[]): boolean;
   /** What runs said of the days before a date, the latest first. */
@@ -64,13 +75,21 @@ export interface Habits {
 }
 
 /** Of records these are written by triggers; what a run says of them is in its record already. */
-const fromRecords = (habit: HabitId): boolean => habit.startsWith("hands:") || habit.startsWith("blanks:");
+const fromRecords = (habit: HabitId): boolean =>
+  ["hands:fill:", "hands:close:", "blanks:"].some((start) => habit.startsWith(start));
 
 /** Forecasts by which ranges are judged: a year of market days. */
 const MOST_KEPT = 1000;
 
 /** A word holds like so many lots: nothing that is logged afterwards moves it. */
 const WORD_LOTS = 1e6;
+
+/** A figure that counts. */
+interface LearnedFigure {
+  readonly habit: HabitId;
+  readonly date: string;
+  readonly value: number;
+}
 
 type RunFigureRow = {
   date: string;
@@ -87,7 +106,8 @@ type RunFigureRow = {
 /** All SQL about habits. */
 export function createHabits(db: Database.Database): Habits {
   const selectFigures = db.prepare<[string, string, number], HabitFigure>(
-    `SELECT date, source, value FROM habit_figure
+    `SELECT date, source, value, word AS leftOut
+     FROM habit_figure LEFT JOIN habit_left_out USING (habit, date, source)
      WHERE habit = ? AND date < ? ORDER BY date DESC, source DESC LIMIT ?`,
   );
   const selectIds = db.prepare<[], { habit: HabitId }>(
@@ -100,10 +120,7 @@ export function createHabits(db: Database.Database): Habits {
      SELECT habit FROM walk WHERE habit IS NOT NULL`,
   );
   // As many of each habit as are looked at, and what shares the last one's date.
-  const selectNewest = db.prepare<
-    [{ habits: string; before: string; offset: number }],
-    HabitFigure & { habit: HabitId }
-  >(
+  const selectNewest = db.prepare<[{ habits: string; before: string; offset: number }], LearnedFigure>(
     // From which date is worked out once a habit, not once a figure.
     `WITH newest AS MATERIALIZED (
        SELECT wanted.value AS habit, ifnull((
@@ -112,11 +129,20 @@ export function createHabits(db: Database.Database): Habits {
        ), '') AS since
        FROM json_each(@habits) AS wanted
      )
-     SELECT habit_figure.habit, date, source, value
+     SELECT habit_figure.habit, date, value
      -- In this order: the other way round every figure would be looked at.
      FROM newest CROSS JOIN habit_figure
-       ON habit_figure.habit = newest.habit AND date >= newest.since AND date < @before`,
+       ON habit_figure.habit = newest.habit AND date >= newest.since AND date < @before
+     WHERE NOT EXISTS (
+       SELECT 1 FROM habit_left_out AS out
+       WHERE out.habit = habit_figure.habit AND out.date = habit_figure.date AND out.source = habit_figure.source
+     )`,
   );
+  const selectOne = db.prepare<[string, string, string], unknown>(
+    "SELECT 1 FROM habit_figure WHERE habit = ? AND date = ? AND source = ?",
+  );
+  const putLeft = db.prepare("INSERT OR REPLACE INTO habit_left_out VALUES (?, ?, ?, ?)");
+  const dropLeft = db.prepare("DELETE FROM habit_left_out WHERE habit = ? AND date = ? AND source = ?");
   const selectWords = db.prepare<[], HabitWord>("SELECT habit, value, since FROM habit_word ORDER BY habit");
   const putWord = db.prepare("INSERT OR REPLACE INTO habit_word (habit, value, since) VALUES (?, ?, ?)");
   const dropWord = db.prepare("DELETE FROM habit_word WHERE habit = ?");
@@ -170,7 +196,7 @@ export function createHabits(db: Database.Database): Habits {
     know(before, book) {
       const isWanted = (habit: HabitId) => readHabitId(habit) !== null && (!book || isOf(habit, book));
       const words = new Map(selectWords.all().map((word) => [word.habit, word]));
-      const figuresOf = new Map<HabitId, HabitFigure[]>(
+      const figuresOf = new Map<HabitId, LearnedFigure[]>(
         [...words.keys(), ...selectIds.all().map(({ habit }) => habit)]
           .filter(isWanted)
           .map((habit) => [habit, []]),
@@ -196,6 +222,12 @@ export function createHabits(db: Database.Database): Habits {
         }),
       );
     },
+    leaveOut({ habit, date, source, word }) {
+      if (!selectOne.get(habit, date, source)) return false;
+      if (word === null) dropLeft.run(habit, date, source);
+      else putLeft.run(habit, date, source, word);
+      return true;
+    },
     list: (habit, before, most) => selectFigures.all(habit, before, most),
     keepDay: (date, figures) => keepDay.immediate(date, figures),
     listRunFigures: (before, most) => selectBefore.all(before, most).map(fromRow),
@@ -209,14 +241,16 @@ export function createHabits(db: Database.Database): Habits {
   };
 }
 
-/** Hands and ovens are always of the book. */
+/** Hands, ovens and cold places belong to every day. */
+const ofAllBooks: ReadonlySet<HabitKindId> = new Set(["hands", "oven", "film"]);
+
 function isOf(habit: HabitId, book: ReadonlySet<string>): boolean {
   const { kind, key } = readHabitId(habit) ?? {};
-  if (kind === undefined || key === undefined || kind === "hands" || kind === "oven") return true;
+  if (kind === undefined || key === undefined || ofAllBooks.has(kind)) return true;
   return book.has(kind === "heat" ? (key.split("@")[0] ?? "") : key);
 }
 
-function knowFrom(habit: HabitId, figures: readonly HabitFigure[], word: HabitWord | null): KnownFigure {
+function knowFrom(habit: HabitId, figures: readonly LearnedFigure[], word: HabitWord | null): KnownFigure {
   const craft = knowByCraft(habit);
   const value = word?.value ?? null;
   const prior = value === null ? craft : { ...craft, mean: value, worthLots: WORD_LOTS };

@@ -44,6 +44,30 @@ test("a day is known by what came before it only, the newest counting most", () 
   expect(habits.know("2026-11-14")).toEqual({});
 });
 
+test("a lot left out stays in the log and teaches nothing; taken in again all is as before", () => {
+  habits.keepDay("2026-11-14", [figure(9), figure(60, "bake:2")]);
+  const known = habits.know("2027-01-01");
+  const lot = { habit: OVEN, date: "2026-11-14", source: "bake:2" };
+  expect(habits.leaveOut({ ...lot, word: "door stood open" })).toBe(true);
+  expect(habits.know("2027-01-01")[OVEN]).toEqual(learnDays(knowByCraft(OVEN), [[9]]));
+  expect(habits.list(OVEN, "2027-01-01", 9).map(({ value, leftOut }) => [value, leftOut])).toEqual([
+    [60, "door stood open"],
+    [9, null],
+  ]);
+  // What the run says anew is left out still.
+  habits.keepDay("2026-11-14", [figure(9), figure(61, "bake:2")]);
+  expect(habits.know("2027-01-01")[OVEN]!.lots).toBe(1);
+  habits.keepDay("2026-11-14", [figure(9), figure(60, "bake:2")]);
+  expect(habits.leaveOut({ ...lot, word: null })).toBe(true);
+  expect(habits.know("2027-01-01")).toEqual(known);
+  expect(habits.leaveOut({ ...lot, source: "none", word: "" })).toBe(false);
+});
+
+test("hands of other work than filling and closing stand in no record: their figures are the run's", () => {
+  habits.keepDay("2026-11-14", [{ ...figure(0.2), habit: "hands:mix:crust", name: "Mixing, crust" }]);
+  expect(values("hands:mix:crust")).toEqual([0.2]);
+});
+
 test("hands and blanks that a run says are in its records: their figures are kept beside, not twice in the log", () => {
   const hands: RunFigure = { ...figure(0.2), habit: "hands:fill:spoon", name: "Filling, spoon" };
   habits.keepDay("2026-11-28", [hands]);

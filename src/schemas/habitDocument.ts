@@ -1,7 +1,7 @@
 import Joi from "joi";
 import { findImplausible, habitKinds, readHabitId, toShareLog, type HabitId } from "@/core/habits";
 import { fail, ok, type Result } from "@/core/result";
-import { MAX_RECORDS } from "./limits";
+import { MAX_RECORDS, MAX_WORD_CHARACTERS } from "./limits";
 import { calendarDate, MAX_ID_CHARACTERS } from "./recordParts";
 import { validate, type Fault } from "./validate";
 
@@ -93,6 +93,28 @@ export interface HabitSetting {
   readonly habit: HabitId;
   readonly to: number | "craft" | "log";
 }
+
+/** Which lot of a habit is left out of the learning and why; with the word null it is taken in again. */
+export interface LotLeftDocument {
+  readonly habit: HabitId;
+  /** YYYY-MM-DD. */
+  readonly date: string;
+  readonly source: string;
+  readonly word: string | null;
+}
+
+const lotLeftSchema = Joi.object({
+  habit: Joi.string()
+    .max(MAX_ID_CHARACTERS)
+    .custom((text: string, helpers) => (readHabitId(text) ? text : helpers.error("any.invalid")))
+    .required(),
+  date: calendarDate,
+  source: Joi.string().max(MAX_ID_CHARACTERS).required(),
+  word: Joi.string().trim().max(MAX_WORD_CHARACTERS).allow("", null).required(),
+}).required();
+
+export const validateLotLeft = (value: unknown): Result<LotLeftDocument, Fault[]> =>
+  validate(lotLeftSchema, value);
 
 const settingSchema = Joi.object({
   habit: Joi.string().max(MAX_ID_CHARACTERS).required(),

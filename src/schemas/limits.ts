@@ -1,3 +1,5 @@
+import type { Measure } from "@/core/run";
+
 /** What a field accepts. Shared by dials, forms, actions and routes, so that all refuse the same. */
 export interface Limit {
   readonly label: string;
@@ -240,8 +242,21 @@ export const runLimits = {
   heatC: limit("Temperature", "°C", -40, 350, 1),
   roomC: limit("Room", "°C", -20, 60, 1),
   thicknessMm: limit("Thickness", "mm", 0.2, 60, 0.1),
+  blankMm: limit("Blank", "mm", 5, 600, 0.5),
   mode: limit("Way", "", 0, 20, 1),
 } as const;
+
+/** What a reading may be: beyond it the device is wrong, or its unit. */
+export const measureLimits: Readonly<Record<Measure, Limit>> = {
+  massG: runLimits.massG,
+  coreC: runLimits.heatC,
+  ovenC: runLimits.heatC,
+  oilC: runLimits.heatC,
+  roomC: runLimits.roomC,
+  thicknessMm: runLimits.thicknessMm,
+  blankMm: runLimits.blankMm,
+  cutCount: runLimits.count,
+};
 
 export const orderLimits = {
   count: limit("Pieces", "", 1, 10_000, 1),

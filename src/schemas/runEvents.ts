@@ -3,7 +3,7 @@ import { fail, ok, type Result } from "@/core/result";
 import { measures, mishaps, type Measure, type RunEvent, type RunPlan } from "@/core/run";
 import { describeLimitFault } from "./checkValue";
 import { larderKinds } from "@/core/plan";
-import { larderLimits, MAX_WORD_CHARACTERS, runLimits, type Limit } from "./limits";
+import { larderLimits, MAX_WORD_CHARACTERS, measureLimits, runLimits } from "./limits";
 import { quantity, whole } from "./quantity";
 import { calendarDate } from "./recordParts";
 import { validateSchedule } from "./scheduleDocument";
@@ -16,17 +16,6 @@ export const MAX_EVENTS = 2000;
 
 const id = Joi.string().min(1).max(MAX_ID_CHARACTERS).required();
 const word = Joi.string().trim().max(MAX_WORD_CHARACTERS).allow("").required();
-
-/** What a reading may be: beyond it the device is wrong, or its unit. */
-const measureLimits: Readonly<Record<Measure, Limit>> = {
-  massG: runLimits.massG,
-  coreC: runLimits.heatC,
-  ovenC: runLimits.heatC,
-  oilC: runLimits.heatC,
-  roomC: runLimits.roomC,
-  thicknessMm: runLimits.thicknessMm,
-  cutCount: runLimits.count,
-};
 
 const placedSchema = Joi.array()
   .items(Joi.object({ taskId: id, startMin: quantity(runLimits.atMin), mode: whole(runLimits.mode) }))

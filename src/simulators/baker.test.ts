@@ -10,7 +10,8 @@ import { simulateBaker, type BakerMishap, type BakerTruth } from "./baker";
 
 const book = toDayBook(toTable(listDemoWorld()), "2026-11-28", null)!;
 const truth: BakerTruth = {
-  ...{ fill: 1.2, close: 0.8, hands: 1, heat: 1.1, ovenOffC: 9, portion: 1.05, blanks: 0.97, sold: 0.9 },
+  ...{ thickness: 1.06, relaxed: 0.98, film: 0.7 },
+  ...{ fill: 1.2, close: 0.8, hands: 1.25, heat: 1.1, ovenOffC: 9, portion: 1.05, blanks: 0.97, sold: 0.9 },
   ...{ strayShare: 0.1, strayC: 3 },
 };
 const freeze = (past: PastLog): RunSheet => freezeRun(planDay({ ...book, past }), { ...book, past })!;
@@ -81,6 +82,10 @@ test("bakers of their own, planned by what was learned until then: habits come t
     errors.push(mean("hands:fill:spoon") - Math.log(truth.fill));
     errors.push(mean("heat:quince-half-moon@two-deck") - Math.log(truth.heat));
     expect(Math.abs(mean("portion:quince-half-moon") - Math.log(truth.portion))).toBeLessThan(0.03);
+    expect(Math.abs(mean("thickness:bay-shortcrust") - Math.log(truth.thickness))).toBeLessThan(0.03);
+    expect(Math.abs(mean("relaxed:bay-shortcrust") - Math.log(truth.relaxed))).toBeLessThan(0.008);
+    expect(Math.abs(mean("film:fridge") - Math.log(truth.film))).toBeLessThan(-0.8 * Math.log(truth.film));
+    expect(Math.abs(mean("hands:roll") - Math.log(truth.hands))).toBeLessThan(0.1);
   }
   // Each nearer the truth than the craft was, and no drift: what was learned is not learned once more.
   const average = errors.reduce((sum, each) => sum + each, 0) / errors.length;

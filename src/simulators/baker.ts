@@ -1,6 +1,7 @@
 import { CUSTARD_CORE_C } from "@/core/cautions";
+import { computeCoreC } from "@/core/heat";
 import { toHabitId, toPaceKey, type HabitId } from "@/core/habits";
-import { toHeatFactor, toHeatHabit } from "@/core/plan";
+import { toHeatFactor, toHeatHabit, toJobFactor, toJobHabit } from "@/core/plan";
 import {
   listDemands,
   SAMPLE_EVERY,
@@ -19,6 +20,11 @@ export interface BakerTruth {
   readonly heat: number;
   readonly ovenOffC: number;
   readonly portion: number;
+  readonly thickness: number;
+  /** Of a blank's length, against what its dough says stays. */
+  readonly relaxed: number;
+  /** How many times the model's cold its fridge has. */
+  readonly film: number;
   /** Of blanks planned, so many come out: each of the others is spoiled by itself. */
   readonly blanks: number;
   readonly sold: number;
@@ -42,6 +48,8 @@ export interface BakerMishap {
 }
 
 const PORTION_STRAY = 0.03;
+const BLANK_STRAY = 0.005;
+const CORE_STRAY_C = 0.5;
 
 /**
  * A frozen day worked off by a baker with habits of its own: each job begins when it was planned or, late, when its hands
@@ -62,6 +70,15 @@ export function simulateBaker(
     fill: stray(truth.strayShare),
     close: stray(truth.strayShare),
     heat: stray(truth.strayShare / 2),
+  };
+  const readCore = (job: JobSheet, begunMin: number): number | null => {
+    const { rest, window } = job.targets;
+    const mixedMin = rest ? ends.get(rest.fromTaskId) : undefined;
+    if (rest && mixedMin !== undefined) {
+      const request = { ...rest.request, filmFactors: { [rest.place]: truth.film } };
+      return computeCoreC(request, rest.place, begunMin - mixedMin);
+    }
+    return window && (window.lowC + window.highC) / 2;
   };
   const factorOf = (job: JobSheet): number => {
     if (job.kind === "fill") return truth.fill * ofDay.fill * stray(truth.strayShare / 2);
@@ -100,7 +117,7 @@ export function simulateBaker(
     ends.set(taskId, doneMin);
     if (!isByItself) freeAt[person] = doneMin;
     tell(begunMin, person, { kind: "begun", taskId });
-    for (const reading of listReadings(job, truth, normal, random))
+    for (const reading of listReadings(job, readCore(job, begunMin), truth, normal, random))
       tell((begunMin + doneMin) / 2, person, { kind: "measured", taskId, ...reading });
     if (own) {
       const { mishap: trouble, count, word, isLost, isLeftOut } = own;
@@ -123,10 +140,15 @@ export function simulateBaker(
 }
 
 /** What the plan made of the craft's minutes by the log it knew. */
-function findPlanFactor({ expected, pieces }: RunSheet, { kind, pieceId, targets }: JobSheet): number {
+function findPlanFactor(
+  { expected, pieces }: RunSheet,
+  { kind, pieceId, formulaId, targets }: JobSheet,
+): number {
+  const meanOf = (habit: HabitId) => expected[habit]?.mean ?? 0;
+  const job = toJobHabit({ kind, formulaId });
+  if (job) return toJobFactor(meanOf(job));
   const piece = pieces.find(({ id }) => id === pieceId);
   if (!piece) return 1;
-  const meanOf = (habit: HabitId) => expected[habit]?.mean ?? 0;
   if ((kind === "bake" || kind === "fry") && targets.machineId !== null)
     return toHeatFactor(meanOf(toHeatHabit(piece.id, targets.machineId)));
   if (kind === "fill") return Math.exp(meanOf(toHabitId("hands", toPaceKey("fill", piece.craft.fill.style))));
@@ -138,11 +160,12 @@ function findPlanFactor({ expected, pieces }: RunSheet, { kind, pieceId, targets
 /** What is weighed, read and counted beside a job. */
 function listReadings(
   { kind, pieces, targets, drawing, weighing }: JobSheet,
+  coreC: number | null,
   truth: BakerTruth,
   normal: () => number,
   random: () => number,
 ): object[] {
-  const { portionG, airC, custardC, window } = targets;
+  const { portionG, airC, custardC, thicknessMm, blankMm } = targets;
   const one = (measure: string, value: number) => ({ measure, value: Math.round(value * 10) / 10 });
   if (kind === "fill" && portionG !== null)
     return Array.from({ length: Math.max(Math.floor(pieces / SAMPLE_EVERY), 1) }, () =>
@@ -158,10 +181,18 @@ function listReadings(
     const got = Array.from({ length: drawing.sheet.count }, () => random() < truth.blanks).filter(
       Boolean,
     ).length;
-    const core = window ? [one("coreC", (window.lowC + window.highC) / 2 + normal())] : [];
+    const read = (measure: string, value: number | null | undefined) => (value ? [one(measure, value)] : []);
+    const rolled = [
+      ...read("coreC", coreC && coreC + CORE_STRAY_C * normal()),
+      ...read(
+        "thicknessMm",
+        thicknessMm && thicknessMm * truth.thickness * Math.exp(PORTION_STRAY * normal()),
+      ),
+      ...read("blankMm", blankMm && blankMm * truth.relaxed * Math.exp(BLANK_STRAY * normal())),
+    ];
     return demandId !== undefined && others.length === 0
-      ? [...core, { measure: "cutCount", value: got }]
-      : core;
+      ? [...rolled, { measure: "cutCount", value: got }]
+      : rolled;
   }
   return weighing.length > 0 ? [one("roomC", 21 + normal())] : [];
 }

@@ -61,6 +61,30 @@ export const habitKinds = {
     scale: "share",
     prior: { mean: 0, sd: 0.03, worthLots: 4, sdWorthLots: 4 },
   },
+  // A pin and rings hold a sheet to some hundredths of what it is meant to be.
+  thickness: {
+    least: 0.3,
+    most: 3,
+    what: "thickness rolled",
+    scale: "share",
+    prior: { mean: 0, sd: 0.06, ...worth },
+  },
+  // What a blank pulls back is known to a hundredth of its length.
+  relaxed: {
+    least: 0.6,
+    most: 1.3,
+    what: "of a blank’s length once it relaxed",
+    scale: "share",
+    prior: { mean: 0, sd: 0.012, ...worth },
+  },
+  // Free convection and radiation lie within a third of what the model takes, a full shelf or a fan farther off.
+  film: {
+    least: 0.125,
+    most: 8,
+    what: "of the cold’s strength",
+    scale: "share",
+    prior: { mean: 0, sd: 0.3, ...worth },
+  },
   sold: {
     least: 0,
     most: 1,

@@ -20,7 +20,7 @@ export {
 } from "./holdHabit";
 export {
   findPaceHabit,
-  tellPaceStyle,
+  tellWork,
   toPaceKey,
   toPaceLog,
   type LotOutcome,

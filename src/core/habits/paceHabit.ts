@@ -38,12 +38,28 @@ export interface PaceHabit {
 
 export const toPaceKey = (kind: TimedKind, style: string): string => `${kind}:${style}`;
 
-/** "Closing, half moon, rope": a style in words. */
-export const tellPaceStyle = (kind: TimedKind, style: string): string =>
-  `${kind === "fill" ? "Filling" : "Closing"}, ${style
-    .replace(/([A-Z])/g, " $1")
-    .replaceAll("-", ", ")
-    .toLowerCase()}`;
+/** What hands do, by the first part of a habit's key. */
+const workNames: Readonly<Record<string, string>> = {
+  ...{ fill: "Filling", close: "Closing", mix: "Mixing", precook: "Making ahead", make: "Making" },
+  ...{ roll: "Rolling and cutting", sugar: "Sugaring", line: "Lining moulds", warm: "Warming a filling" },
+  ...{
+    pour: "Pouring",
+    unmould: "Turning out",
+    glaze: "Glazing",
+    finish: "Finishing",
+    store: "Putting away",
+  },
+};
+
+/** "Closing, half moon, rope": a key of hands in words. @param nameOf - Formulas by their id. */
+export function tellWork(key: string, nameOf: (id: string) => string): string {
+  const [work = "", ...rest] = key.split(":");
+  const of = rest.join(":");
+  if (of === "") return workNames[work] ?? work;
+  const whose =
+    work === "fill" || work === "close" ? of.replace(/([A-Z])/g, " $1").replaceAll("-", ", ") : nameOf(of);
+  return `${workNames[work] ?? work}, ${whose.toLowerCase()}`;
+}
 
 /** @throws {RangeError} If minutes are not above 0. */
 export function toPaceLog({ minutes, craftMinutes }: TimedWork): number {

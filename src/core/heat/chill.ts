@@ -10,6 +10,8 @@ export interface Stay {
   /** Air there, °C. */
   readonly airC: number;
   readonly minutes: number;
+  /** How many times the model's film lets heat out there; 1 if it is not said. */
+  readonly filmFactor?: number;
   /** The dough is turned over at the end of this stay. */
   readonly turnOver: boolean;
 }
@@ -32,9 +34,9 @@ export interface ChillRequest {
  */
 export function chill(request: ChillRequest, isEnough?: (moment: Moment) => boolean): Moment[] {
   const { body, composition, densityGPerMl, startC, wrapped, stays } = request;
-  const stages = stays.map(({ place, airC, minutes, turnOver }): Stage => {
+  const stages = stays.map(({ place, airC, minutes, turnOver, filmFactor = 1 }): Stage => {
     requireNotNegative("minutes", minutes);
-    return { surroundings: findSurroundings(place, airC, wrapped), minutes, turnOver };
+    return { surroundings: findSurroundings(place, airC, wrapped, filmFactor), minutes, turnOver };
   });
   return conduct(buildGrid(body), describeMaterial(composition, densityGPerMl), startC, stages, isEnough);
 }

@@ -6,6 +6,7 @@ export type { Place } from "./places";
 export {
   computeReadiness,
   findRestMin,
+  type ColdPlace,
   type ColdRest,
   type Readiness,
   type ReadinessRequest,
@@ -21,6 +22,7 @@ export {
   type KnownBake,
 } from "./bakeScale";
 export { convertBake, ovenKindFacts, ovenKinds, type OvenKind } from "./ovenKind";
+export { computeCoreC, findFilm } from "./film";
 export { chillPiece, type PieceChill, type PieceChillRequest } from "./chillPiece";
 export { coolPiece, type Cooling, type CoolingRequest } from "./cooling";
 export {

@@ -17,9 +17,15 @@ const films: Record<Place, { readonly top: number; readonly bottom: number; read
 /** Film and the air caught under it: half a millimetre of still air at 0.026 W/m K. */
 const WRAP_M2K_PER_W = 0.5e-3 / 0.026;
 
-/** What lies around a piece of dough in `place` at `airC`. */
-export function findSurroundings(place: Place, airC: number, wrapped: boolean): Surroundings {
-  const through = (filmWPerM2K: number) => (wrapped ? 1 / (1 / filmWPerM2K + WRAP_M2K_PER_W) : filmWPerM2K);
+/**
+ * What lies around a piece of dough in `place` at `airC`.
+ * @param filmFactor - How many times the films above, above 0: a full fridge stirs less, a fan more.
+ */
+export function findSurroundings(place: Place, airC: number, wrapped: boolean, filmFactor = 1): Surroundings {
+  const through = (filmWPerM2K: number) => {
+    const outside = filmFactor * filmWPerM2K;
+    return wrapped ? 1 / (1 / outside + WRAP_M2K_PER_W) : outside;
+  };
   const { top, bottom, edge } = films[place];
   return {
     airC,

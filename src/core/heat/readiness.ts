@@ -10,6 +10,9 @@ export interface WorkingWindow {
   readonly highC: number;
 }
 
+/** Where dough is chilled. */
+export type ColdPlace = Exclude<Place, "bench">;
+
 export interface ReadinessRequest {
   readonly body: Body;
   readonly composition: Composition;
@@ -23,13 +26,15 @@ export interface ReadinessRequest {
   readonly fridgeC: number;
   readonly freezerC: number;
   readonly roomC: number;
+  /** How many times the model's film lets heat out in each cold place, as cores that were read tell; 1 where nothing is said. */
+  readonly filmFactors?: Readonly<Partial<Record<ColdPlace, number>>>;
   /** The sheet this piece will be rolled to. */
   readonly sheetThicknessMm: number;
 }
 
 /** Minutes in one cold place until the core can be rolled, and until the outside is too cold to be. */
 export interface ColdRest {
-  readonly place: Place;
+  readonly place: ColdPlace;
   /** Null: not within the longest rest looked at. */
   readonly coreReadyMin: number | null;
   readonly outsideTooColdMin: number | null;
@@ -58,7 +63,7 @@ const SHORTEST_SHOWN_MIN = 20;
 
 /** When one piece of dough can be rolled, and for how long. All by conduction. */
 export function computeReadiness(request: ReadinessRequest): Readiness {
-  const { window, fridgeC, freezerC, roomC } = request;
+  const { window, roomC } = request;
   const bench = restOnBench(request);
   const sheet = run(
     request,
@@ -68,8 +73,8 @@ export function computeReadiness(request: ReadinessRequest): Readiness {
     false,
   );
   return {
-    fridge: restCold(request, "fridge", fridgeC),
-    freezer: restCold(request, "freezer", freezerC),
+    fridge: restCold(request, "fridge"),
+    freezer: restCold(request, "freezer"),
     temperMin: findCrossingMin(bench, "coreC", window.lowC, "rising"),
     benchLimitMin: findCrossingMin(bench, "surfaceC", window.highC, "rising"),
     bench,
@@ -81,12 +86,10 @@ export function computeReadiness(request: ReadinessRequest): Readiness {
  * Minutes in the cold until the core can be rolled, or null if that takes longer than overnight. The same as
  * {@link computeReadiness} gives; quicker, since a run ends there and nothing else is reckoned.
  */
-export function findRestMin(request: ReadinessRequest, place: "fridge" | "freezer"): number | null {
-  const airC = place === "fridge" ? request.fridgeC : request.freezerC;
+export function findRestMin(request: ReadinessRequest, place: ColdPlace): number | null {
   const { highC } = request.window;
   const until = (turnAtMin: number) => {
-    const stay = (minutes: number, turnOver: boolean): Stay => ({ place, airC, minutes, turnOver });
-    const stays = [stay(turnAtMin, true), stay(LONGEST_REST_MIN - turnAtMin, false)];
+    const stays = inTheCold(request, place, turnAtMin, LONGEST_REST_MIN);
     const isReady = ({ coreC }: Moment) => coreC <= highC;
     const moments = run(request, request.body, request.mixedC, stays, request.wrapped, isReady);
     return findCrossingMin(moments, "coreC", highC, "falling");
@@ -97,11 +100,28 @@ export function findRestMin(request: ReadinessRequest, place: "fridge" | "freeze
     : lyingMin;
 }
 
-function restCold(request: ReadinessRequest, place: "fridge" | "freezer", airC: number): ColdRest {
+/** A rest of so many minutes in one cold place, turned over at one of them. */
+function inTheCold(
+  { fridgeC, freezerC, filmFactors }: ReadinessRequest,
+  place: ColdPlace,
+  turnAtMin: number,
+  minutes: number,
+): Stay[] {
+  const of = { place, airC: place === "fridge" ? fridgeC : freezerC, filmFactor: filmFactors?.[place] ?? 1 };
+  return [
+    { ...of, minutes: turnAtMin, turnOver: true },
+    { ...of, minutes: minutes - turnAtMin, turnOver: false },
+  ];
+}
+
+/** A rest as it was: turned over half way where that is done. */
+export const toRestStays = (request: ReadinessRequest, place: ColdPlace, restedMin: number): Stay[] =>
+  inTheCold(request, place, request.turned && place === "freezer" ? restedMin / 2 : 0, restedMin);
+
+function restCold(request: ReadinessRequest, place: ColdPlace): ColdRest {
   const { window, mixedC, turned } = request;
   const over = (turnAtMin: number) => {
-    const stay = (minutes: number, turnOver: boolean): Stay => ({ place, airC, minutes, turnOver });
-    const stays = [stay(turnAtMin, true), stay(LONGEST_REST_MIN - turnAtMin, false)];
+    const stays = inTheCold(request, place, turnAtMin, LONGEST_REST_MIN);
     return run(request, request.body, mixedC, stays, request.wrapped);
   };
   const coreAt = (moments: readonly Moment[]) => findCrossingMin(moments, "coreC", window.highC, "falling");

@@ -1,4 +1,5 @@
 import { findOldOil, findFreezerDoubt, findKitDoubts } from "./doubts/kitDoubts";
+import { paceTasks } from "./tasks/paceTasks";
 import { pinTasks } from "./tasks/pinTasks";
 import { computeTally } from "./result/tally";
 import { findReadyMin } from "./result/readyMin";
@@ -26,8 +27,9 @@ import { toScheduleProblem } from "./tasks/scheduleProblem";
  * The whole day from its orders: pure, the same book gives the same plan.
  * Pieces that cannot be made are left out and stand in `problems` with what would mend them.
  */
-export function planDay(book: DayBook): DayPlan {
+export function planDay(written: DayBook): DayPlan {
   const {
+    book,
     kit,
     larder,
     analyses,
@@ -36,12 +38,13 @@ export function planDay(book: DayBook): DayPlan {
     works,
     batches: unrested,
     problems: found,
-  } = planMakings(book);
+  } = planMakings(written);
   const rested = restBatches(unrested.doughs, { works, analyses, book });
   const batches = { ...unrested, doughs: rested.value };
   const problems = [...found, ...rested.problems];
   const lines = works.map(({ line }) => line);
-  const drafts = pinTasks(listTasks(works, [...batches.doughs, ...batches.fillings], kit), book.day.pinned);
+  const tasksByCraft = listTasks(works, [...batches.doughs, ...batches.fillings], kit);
+  const drafts = pinTasks(paceTasks(tasksByCraft, book.past), book.day.pinned);
   const openMin = Math.max(book.day.openMin, book.nowMin ?? -Infinity);
   const problem =
     drafts.length > 0 ? toScheduleProblem(drafts, kit, book.day, book.kitchen.roomC, openMin) : null;

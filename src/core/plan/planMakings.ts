@@ -15,6 +15,7 @@ import {
 } from "../formula";
 import type { DayBook } from "./book/book";
 import type { Problem } from "./result/problem";
+import { learnFormula } from "./kit/learnedDough";
 import { openKit, type KitRoom } from "./kit/kitRoom";
 import { planBatches, type Batches } from "./batch/planBatches";
 import type { PieceWork } from "./tasks/pieceWork";
@@ -23,6 +24,8 @@ import { openLarder, type OpenLarder } from "./larder/takeFromLarder";
 
 /** What a day makes and what goes into it, before anybody looks at the clock. */
 export interface DayMakings {
+  /** The day's book with its doughs as the log knows them. */
+  readonly book: DayBook;
   readonly kit: KitRoom;
   readonly larder: OpenLarder;
   readonly analyses: Readonly<Record<string, FormulaAnalysis>>;
@@ -37,7 +40,11 @@ export interface DayMakings {
 const remember = createRecordMemory<Formula, FormulaAnalysis>();
 
 /** The day from its orders to its batches: what is taken from the larder, rolled, cut, filled and weighed out. */
-export function planMakings(book: DayBook): DayMakings {
+export function planMakings(written: DayBook): DayMakings {
+  const book = {
+    ...written,
+    formulas: written.formulas.map((formula) => learnFormula(formula, written.past)),
+  };
   const problems: Problem[] = findPastPromises(book);
   const larder = openLarder(book);
   const kit = openKit(book);
@@ -72,5 +79,5 @@ export function planMakings(book: DayBook): DayMakings {
   problems.push(...works.flatMap(findPieceDoubts));
   const batches = planBatches({ book, works, larder, ingredients, analyses });
   problems.push(...larder.problems, ...batches.problems);
-  return { kit, larder, analyses, context, cutting, works, batches, problems };
+  return { book, kit, larder, analyses, context, cutting, works, batches, problems };
 }

@@ -1,3 +1,4 @@
+import { computeCoreC } from "../heat";
 import { planDay } from "../plan";
 import { createRandom } from "../seededRandom";
 import { listDemoWorld } from "@/demo";
@@ -90,6 +91,53 @@ test("of each lot what was timed, weighed, read and counted, as logarithms of sh
   });
   expect(find(figures, "sold")[0]).toMatchObject({ habit: `sold:${half}`, taskIds: [] });
   expect(listDayFigures(sheet, [])).toEqual([]);
+});
+
+test("a rolling tells thickness, what its blanks came to, and by its core how the fridge chills", () => {
+  const first = sheet.jobs.find(({ targets }) => targets.rest)!;
+  const { thicknessMm, blankMm, rest } = first.targets;
+  const { taskId } = first;
+  const coreC = computeCoreC({ ...rest!.request, filmFactors: { fridge: 0.8 } }, "fridge", 50);
+  const measured = (measure: string, value: number) =>
+    happens(401, taskId, { kind: "measured", measure, value });
+  const figures = listDayFigures(sheet, [
+    happens(350, rest!.fromTaskId, { kind: "done" }),
+    happens(400, taskId, { kind: "begun" }),
+    ...[measured("thicknessMm", thicknessMm! * 1.1), measured("thicknessMm", thicknessMm! * 1.2)],
+    ...[measured("blankMm", blankMm! * 0.97), measured("coreC", coreC)],
+  ]);
+  const ofDough = { name: "Bay shortcrust", source: taskId };
+  expect(find(figures, "thickness")).toEqual([
+    expect.objectContaining({ ...ofDough, value: expect.closeTo(Math.log(1.15), 9) as number }),
+  ]);
+  expect(find(figures, "relaxed")).toEqual([
+    expect.objectContaining({ ...ofDough, value: expect.closeTo(Math.log(0.97), 9) as number }),
+  ]);
+  expect(find(figures, "film")[0]).toMatchObject({ habit: "film:fridge", name: "Fridge" });
+  expect(find(figures, "film")[0]!.value).toBeCloseTo(Math.log(0.8), 2);
+  // Not mixed, or not begun: nobody knows how long it lay.
+  expect(find(listDayFigures(sheet, [measured("coreC", coreC)]), "film")).toEqual([]);
+});
+
+test("work of hands alone is timed by its kind or its formula; what takes a moment is not", () => {
+  const timed = (kind: string) => {
+    const job = sheet.jobs.find((each) => each.kind === kind && each.plannedMin >= 3)!;
+    const minutes = job.plannedMin * 1.25;
+    return listDayFigures(sheet, [
+      happens(400, job.taskId, { kind: "begun" }),
+      happens(400 + minutes, job.taskId, { kind: "done" }),
+    ]).find(({ habit }) => habit.startsWith("hands:"))!;
+  };
+  expect(timed("roll")).toMatchObject({ habit: "hands:roll", name: "Rolling and cutting" });
+  expect(timed("mix").habit).toMatch(/^hands:mix:/);
+  expect(timed("mix").name).toMatch(/^Mixing, /);
+  for (const kind of ["roll", "mix"]) expect(timed(kind).value).toBeCloseTo(Math.log(1.25), 9);
+  const moment = sheet.jobs.find(({ kind, plannedMin }) => kind !== "bake" && plannedMin < 3)!;
+  const quick = [
+    happens(400, moment.taskId, { kind: "begun" }),
+    happens(404, moment.taskId, { kind: "done" }),
+  ];
+  expect(listDayFigures(sheet, quick).filter(({ habit }) => habit.startsWith("hands:"))).toEqual([]);
 });
 
 test("what the plan had from the log already is taken out of a figure again", () => {

@@ -1,5 +1,15 @@
-import { findImplausible, toHabitId, tellPaceStyle, toPaceKey, toShareLog, type HabitId } from "../habits";
-import { toHeatFactor, toHeatHabit, toOvenHabit } from "../plan";
+import { findImplausible, tellWork, toHabitId, toPaceKey, toShareLog, type HabitId } from "../habits";
+import { findFilm } from "../heat";
+import {
+  toFilmHabit,
+  toHeatFactor,
+  toHeatHabit,
+  toJobFactor,
+  toJobHabit,
+  toOvenHabit,
+  toRelaxedHabit,
+  toThicknessHabit,
+} from "../plan";
 import { adjustRun } from "./adjustRun";
 import type { RunEvent } from "./event";
 import { foldRun, UNTOUCHED, type RunState, type TaskRun } from "./foldRun";
@@ -45,13 +55,76 @@ export function listAllFigures(frozen: RunSheet, events: readonly RunEvent[]): D
     if (run.leftOut !== null || counts.pieces[job.taskId] === 0) return [];
     const planned = (plannedOf.get(job.taskId) ?? job.plannedMin) - job.slackMin;
     return [
+      ...listHands(job, run, planned, frozen),
       ...listHeat(job, run, planned, frozen),
+      ...listRolled(job, run, frozen),
+      ...listFilm(job, run, state),
       ...listOven(job, run.measured, frozen),
       ...listPortions(job, run.measured, frozen),
       ...listLiquid(job, run),
     ];
   });
   return [...ofJobs, ...listLogged(frozen, events), ...listSold(frozen, state)];
+}
+
+/** Below so many minutes a clock that is touched with floury hands tells nothing. */
+const LEAST_TIMED_MIN = 3;
+
+/** Jobs that are nothing but hands. */
+function listHands(
+  job: JobSheet,
+  { begunMin, doneMin }: TaskRun,
+  planned: number,
+  { expected }: RunSheet,
+): DayFigure[] {
+  const habit = toJobHabit(job);
+  const took = begunMin !== null && doneMin !== null ? doneMin - begunMin : 0;
+  if (!habit || took < LEAST_MIN || planned < LEAST_TIMED_MIN) return [];
+  const byPlan = toJobFactor(expected[habit]?.mean ?? 0);
+  const name = tellWork(habit.slice("hands:".length), () => readName(job));
+  return [{ habit, name, ...about(job), value: Math.log((took / planned) * byPlan) }];
+}
+
+/** Of what a job is. */
+const readName = ({ about, title }: JobSheet): string => about.split(",")[0] || title;
+
+/** How thick a dough was rolled, and what its blanks came to. */
+function listRolled(job: JobSheet, { measured }: TaskRun, { cuts }: RunSheet): DayFigure[] {
+  const doughId = cuts.find(({ id }) => id === job.cutId)?.doughId;
+  const { thicknessMm, blankMm } = job.targets;
+  if (doughId === undefined) return [];
+  return (
+    [
+      [toThicknessHabit(doughId), "thicknessMm", thicknessMm],
+      [toRelaxedHabit(doughId), "blankMm", blankMm],
+    ] as const
+  ).flatMap(([habit, wanted, targetMm]): DayFigure[] => {
+    const read = measured.flatMap(({ measure, value }) => (measure === wanted && value > 0 ? [value] : []));
+    if (!targetMm || read.length === 0) return [];
+    const meanMm = read.reduce((sum, each) => sum + each, 0) / read.length;
+    return [{ habit, name: readName(job), ...about(job), value: Math.log(meanMm / targetMm) }];
+  });
+}
+
+/** How readily a cold place took heat out of a dough: by its core as it was rolled. */
+function listFilm(job: JobSheet, { begunMin, measured }: TaskRun, { tasks }: RunState): DayFigure[] {
+  const { rest } = job.targets;
+  const mixedMin = rest ? tasks[rest.fromTaskId]?.doneMin : null;
+  const coreC = measured.find(({ measure }) => measure === "coreC")?.value;
+  if (!rest || begunMin === null || mixedMin === null || mixedMin === undefined || coreC === undefined)
+    return [];
+  const film = findFilm(rest.request, rest.place, begunMin - mixedMin, coreC);
+  if (film === null) return [];
+  const name = rest.place === "fridge" ? "Fridge" : "Freezer";
+  return [
+    {
+      habit: toFilmHabit(rest.place),
+      name,
+      source: job.taskId,
+      taskIds: [job.taskId, rest.fromTaskId],
+      value: Math.log(film),
+    },
+  ];
 }
 
 const about = ({ taskId }: JobSheet) => ({ source: taskId, taskIds: [taskId] });
@@ -125,7 +198,7 @@ function listLogged(sheet: RunSheet, events: readonly RunEvent[]): DayFigure[] {
           ? [
               {
                 habit: toHabitId("hands", toPaceKey(kind, work.style)),
-                name: tellPaceStyle(kind, work.style),
+                name: tellWork(toPaceKey(kind, work.style), (id) => id),
                 source: id,
                 taskIds: jobsOf(
                   (job) => job.pieceId === pieceId && job.kind === (kind === "fill" ? "fill" : "seal"),

@@ -16,7 +16,16 @@ export const mishaps = [
 export type Mishap = (typeof mishaps)[number];
 
 /** What may be measured beside a job, each in the unit of its name. */
-export const measures = ["massG", "coreC", "ovenC", "oilC", "roomC", "thicknessMm", "cutCount"] as const;
+export const measures = [
+  "massG",
+  "coreC",
+  "ovenC",
+  "oilC",
+  "roomC",
+  "thicknessMm",
+  "blankMm",
+  "cutCount",
+] as const;
 export type Measure = (typeof measures)[number];
 
 /** Who and when: of every event. */

@@ -1,5 +1,14 @@
 import { knowHabit, tellFigure, toHabitId, toPaceKey, type HabitId } from "../habits";
-import { toHeatHabit, toOvenHabit, type DayBook, type DayPlan } from "../plan";
+import {
+  toFilmHabit,
+  toHeatHabit,
+  toJobHabit,
+  toOvenHabit,
+  toRelaxedHabit,
+  toThicknessHabit,
+  type DayBook,
+  type DayPlan,
+} from "../plan";
 
 /** What a plan expects of a figure, on its habit's scale. */
 export interface Expected {
@@ -29,7 +38,13 @@ export function freezeExpected(plan: DayPlan, book: DayBook): ExpectedFigures {
       toHabitId("hands", toPaceKey("close", works.close.style)),
     ]),
     ...plan.doughs.map(({ formula }) => toHabitId("liquid", formula.id)),
-    ...plan.cuts.map(({ dough }) => toHabitId("blanks", dough.id)),
+    ...plan.cuts.flatMap(({ dough }) => [
+      toHabitId("blanks", dough.id),
+      toThicknessHabit(dough.id),
+      toRelaxedHabit(dough.id),
+    ]),
+    ...plan.tasks.flatMap((task) => toJobHabit(task) ?? []),
+    ...plan.doughs.flatMap(({ rest }) => (rest?.model ? [toFilmHabit(rest.model.place)] : [])),
   ]);
   return Object.fromEntries(
     [...ids].map((id) => {

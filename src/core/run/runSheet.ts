@@ -1,10 +1,22 @@
 import { CUSTARD_CORE_C } from "../cautions";
 import type { CutSheet } from "../cutting";
+import { computeBox } from "../shape";
 import type { FormedPiece } from "../forming";
 import type { WeighStep } from "../formula";
 import type { CraftHold } from "../habits";
 import type { TrayLoading } from "../loading";
-import type { Piece, CutRole, DayBatch, DayBook, DayPlan, PiecePlan, Station, TaskKind } from "../plan";
+import type {
+  Piece,
+  CutRole,
+  DayBatch,
+  DayBook,
+  DayCut,
+  DayPlan,
+  DoughRest,
+  PiecePlan,
+  Station,
+  TaskKind,
+} from "../plan";
 import type { HoldMend, Seal, Vents } from "../sealing";
 import type { LotFigures } from "../remedy";
 import type { OvenScale } from "../units";
@@ -69,6 +81,12 @@ export interface JobTargets {
   readonly wantedC: number | null;
   /** Of the main filling, each. */
   readonly portionG: number | null;
+  /** Rolled to, mm. */
+  readonly thicknessMm?: number | null;
+  /** Across the first outline of a sheet once it relaxed, by what its dough says it pulls back, mm. */
+  readonly blankMm?: number | null;
+  /** Of a dough that rests until its core can be rolled: what the model was asked, from the end of which job. */
+  readonly rest?: (NonNullable<DoughRest["model"]> & { readonly fromTaskId: string }) | null;
   /** Of a dough as it is rolled. */
   readonly window: { readonly lowC: number; readonly highC: number } | null;
   /** Of a custard as it is cooked or baked, at its core. */
@@ -251,6 +269,7 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
       wantedC: task.heat ? task.heat.endC + findMeanOffC(plan.ovens, task.machineId) : null,
       portionG: kind === "fill" ? (line?.portion.massG ?? null) : null,
       window: kind === "roll" && cut ? { lowC: cut.dough.window.lowC, highC: cut.dough.window.highC } : null,
+      ...(kind === "roll" && cut ? freezeRolling(task, cut, plan, book) : {}),
       custardC: isCustard(task, line, steps, book) ? CUSTARD_CORE_C : null,
     },
     cautions: plan.cautions.flatMap((caution) =>
@@ -263,6 +282,29 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
     liquid: isWeighed ? findLiquid(batch) : null,
     stands: line ? listStandingBefore(task, line) : [],
     lot: freezeLotWork(task, line),
+  };
+}
+
+/** What a rolling is measured against. */
+function freezeRolling(
+  { index, id }: DayPlan["tasks"][number],
+  { dough, thicknessMm, plan: { sheets, portioning }, roles }: DayCut,
+  { doughs, problem }: DayPlan,
+  { formulas }: DayBook,
+): Pick<JobTargets, "thicknessMm" | "blankMm" | "rest"> {
+  const written = formulas.find((formula) => formula.id === dough.id);
+  const springBackShare = written?.kind === "dough" ? written.springBackShare : dough.springBackShare;
+  const uses = portioning ? [] : (sheets[index - 1]?.parts ?? []).flatMap((part) => part.uses);
+  const role = roles.find(({ demandId }) => demandId === uses[0]?.demandId);
+  const model = doughs.find(({ formula }) => formula.id === dough.id)?.rest?.model ?? null;
+  // The first piece comes straight out of the cold; what is set on the bench before is warmer.
+  const mix = problem?.tasks
+    .find((task) => task.id === id)
+    ?.after.find(({ taskId }) => taskId === `mix:${dough.id}`);
+  return {
+    thicknessMm,
+    blankMm: role ? computeBox(role.outline).widthMm * (1 - springBackShare) : null,
+    rest: model && mix && index === 1 ? { ...model, fromTaskId: mix.taskId } : null,
   };
 }
 

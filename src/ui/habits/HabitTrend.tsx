@@ -22,6 +22,8 @@ export interface TrendFigure {
   readonly date: string;
   readonly source: string;
   readonly value: number;
+  /** Why it is left out of the learning; null if it is not. */
+  readonly leftOut: string | null;
 }
 
 interface Props {
@@ -42,7 +44,12 @@ export function HabitTrend({ habit: { name, what, scale, known }, figures, runDa
   if (figures.length === 0) return <p className="quiet">No lot is logged.</p>;
   const percent = scale === "share" ? 100 : 1;
   const tell = (value: number) => toTold(scale, value) * percent;
-  const data = figures.map(({ date, value }, i) => ({ lot: i + 1, date, told: tell(value) }));
+  const data = figures.map(({ date, value, leftOut }, i) => ({
+    lot: i + 1,
+    date,
+    told: tell(value),
+    isOut: leftOut !== null,
+  }));
   const [low, high] = [tell(known.nextLow), tell(known.nextHigh)];
   const all = [...data.map(({ told }) => told), low, high];
   const [least, most] = [Math.min(...all), Math.max(...all)];
@@ -89,7 +96,7 @@ export function HabitTrend({ habit: { name, what, scale, known }, figures, runDa
               shape={(point: {
                 readonly cx?: number;
                 readonly cy?: number;
-                readonly payload?: { date: string; told: number };
+                readonly payload?: { date: string; told: number; isOut: boolean };
               }) => (
                 <circle
                   cx={point.cx}
@@ -100,7 +107,8 @@ export function HabitTrend({ habit: { name, what, scale, known }, figures, runDa
                       ? "fill-error"
                       : "fill-primary"
                   }
-                  stroke="var(--color-base-100)"
+                  stroke={point.payload?.isOut ? "currentColor" : "var(--color-base-100)"}
+                  fillOpacity={point.payload?.isOut ? 0 : 1}
                   cursor={runDates.includes(point.payload?.date ?? "") ? "pointer" : undefined}
                   onClick={() => {
                     const date = point.payload?.date;
@@ -113,7 +121,8 @@ export function HabitTrend({ habit: { name, what, scale, known }, figures, runDa
         </ResponsiveContainer>
       </div>
       <p className="quiet text-sm">
-        A point is a lot, the band nine in ten of the next. Touch a point for its record.
+        A point is a lot, the band nine in ten of the next, a ring a lot left out. Touch a point for its
+        record.
       </p>
     </div>
   );

@@ -10,6 +10,7 @@ import { tellFigure } from "../taught/tellFigure";
 import { Scores, type KindScore } from "../taught/Scores";
 import { BringLog } from "./BringLog";
 import { HabitTrend, type TrendFigure } from "./HabitTrend";
+import { LotList } from "./LotList";
 import { SetHabit } from "./SetHabit";
 
 interface Props {
@@ -83,6 +84,12 @@ export function HabitsPage({ habits, scores, chosen }: Props) {
               </p>
               <HabitTrend habit={chosen.habit} figures={chosen.figures} runDates={chosen.runDates} />
             </section>
+            <LotList
+              key={`lots ${chosen.habit.habit}`}
+              habit={chosen.habit}
+              figures={chosen.figures}
+              onTurned={() => router.refresh()}
+            />
             <SetHabit key={chosen.habit.habit} habit={chosen.habit} onSet={() => router.refresh()} />
             <Scores scores={scores} />
             <BringLog onBrought={() => router.refresh()} />

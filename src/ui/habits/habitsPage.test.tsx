@@ -3,6 +3,7 @@ import { act, fireEvent, render, screen, within } from "@testing-library/react";
 import { knowByCraft, tellFigure } from "@/core/habits";
 import { BringLog } from "./BringLog";
 import { HabitsPage } from "./HabitsPage";
+import { LotList } from "./LotList";
 import { SetHabit } from "./SetHabit";
 import type { ToldHabit } from "./toldHabit";
 
@@ -25,8 +26,8 @@ const spoon: ToldHabit = {
   word: { value: Math.log(1.2), since: "2026-11-20" },
 };
 const figures = [
-  { date: "2026-11-14", source: "bake:1", value: 9 },
-  { date: "2026-11-21", source: "bake:1", value: 60 },
+  { date: "2026-11-14", source: "bake:1", value: 9, leftOut: null },
+  { date: "2026-11-21", source: "bake:1", value: 60, leftOut: "door stood open" },
 ];
 let sent: { method: string | undefined; body: unknown } | null = null;
 let answer: { ok: boolean; body: unknown } = { ok: true, body: {} };
@@ -57,6 +58,32 @@ test("habits stand kind by kind with what is likely; the chosen one with its ran
   expect(screen.getByRole("img").getAttribute("aria-label")).toBe(
     "Two-deck oven, off what the kit says: 2 lots, Sat 14 Nov +9 °C, Sat 21 Nov +60 °C",
   );
+});
+
+test("a lot is left out with a word and taken in again; what the server refuses is said", async () => {
+  HTMLDialogElement.prototype.showModal = jest.fn();
+  const onTurned = jest.fn();
+  render(<LotList habit={oven} figures={figures} onTurned={onTurned} />);
+  expect(screen.getByText("2 lots, 1 left out")).toBeTruthy();
+  const [latest, first] = within(screen.getByRole("list", { hidden: true })).getAllByRole("listitem", {
+    hidden: true,
+  });
+  expect(latest!.textContent).toBe("Sat 21 Nov+60 °Cdoor stood openTake it in");
+  await settle(() => fireEvent.click(within(latest!).getByText("Take it in")));
+  const lot = { habit: "oven:deck", source: "bake:1" };
+  expect(JSON.parse(sent!.body as string)).toEqual({ ...lot, date: "2026-11-21", word: null });
+  expect(onTurned).toHaveBeenCalledTimes(1);
+  fireEvent.click(within(first!).getByText("Leave it out"));
+  fireEvent.change(screen.getByLabelText("Why"), { target: { value: " the freezer was off " } });
+  answer = { ok: false, body: { faults: [{ message: "Nothing of that name was logged." }] } };
+  await settle(() => fireEvent.submit(screen.getByLabelText("Why")));
+  expect(JSON.parse(sent!.body as string)).toEqual({
+    ...lot,
+    date: "2026-11-14",
+    word: "the freezer was off",
+  });
+  expect(screen.getByRole("alert", { hidden: true }).textContent).toBe("Nothing of that name was logged.");
+  expect(onTurned).toHaveBeenCalledTimes(1);
 });
 
 test("nothing known says how it begins", () => {

@@ -50,7 +50,9 @@ function DoughRest({ dough }: { readonly dough: Dough }) {
   const [where, setWhere] = useState<Where>(dough.restWay === "freezer" ? "freezer" : "fridge");
   const composition = plan.analyses[dough.id]?.composition;
   const body = shapeDoughPiece(shape, massG, dough.densityGPerMl);
-  const request = composition ? toReadinessRequest(dough, body, composition, book.kitchen, sheetMm) : null;
+  const request = composition
+    ? toReadinessRequest(dough, body, composition, book.kitchen, sheetMm, book.past)
+    : null;
   const { answer, isBusy, fault } = useLatest(request, createHeatClient);
   const readiness = answer?.output;
   const saveKitchen = (fields: Partial<Kitchen>) =>

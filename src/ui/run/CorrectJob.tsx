@@ -7,6 +7,7 @@ import { createId } from "../bench/createId";
 import { Dialog } from "../shell/Dialog";
 import { CauseList } from "../remedy/CauseList";
 import { CutCounts } from "./CutCounts";
+import { MeasureByHand } from "./MeasureByHand";
 import { sendEvents } from "./sendEvents";
 import { tellEvent } from "./tellEvent";
 import { WrongForm, type Wrong } from "./WentWrong";
@@ -102,6 +103,10 @@ function JobForm({
           onCount={(value, part) => void send(correctCount(events, job.taskId, part, value, stamp))}
         />
       )}
+      <MeasureByHand
+        job={job}
+        onMeasured={(measure, value) => tell({ ...about, kind: "measured", measure, value })}
+      />
       <ToldList
         told={events.filter(
           (event) => "taskId" in event && event.taskId === job.taskId && tellEvent(event) !== null,

@@ -7,6 +7,7 @@ import {
   readLotFigures,
   type JobFigure,
   type JobSheet,
+  type Measure,
   type Retimed,
   type RunJob,
   type RunSheet,
@@ -17,6 +18,7 @@ import { CauseList } from "../remedy/CauseList";
 import { CutCounts } from "./CutCounts";
 import { JobPicture } from "./JobPicture";
 import { JobReadings } from "./JobReadings";
+import { MeasureByHand } from "./MeasureByHand";
 import { canSpeak, speak } from "./sound";
 import type { Remedy } from "./runStore";
 import type { Readings } from "./useReadings";
@@ -38,8 +40,8 @@ interface Props {
   readonly onTake: (remedy: Remedy & { readonly text: string }) => void;
   /** So much liquid went into a line of the weigh-out, g. */
   readonly onPoured: (part: string, massG: number) => void;
-  /** One portion on the scale, g. */
-  readonly onSample: (massG: number) => void;
+  /** Read off a scale, a ruler or a thermometer. */
+  readonly onMeasured: (measure: Measure, value: number) => void;
   /** So many were really cut; of a sheet with several outlines, of which. */
   readonly onCount: (count: number, demandId: string | null) => void;
   readonly onBegin: (() => void) | null;
@@ -66,7 +68,7 @@ export function JobFace(props: Props) {
     onPart,
     onTake,
     onPoured,
-    onSample,
+    onMeasured,
     onCount,
     onBegin,
     onHandOver,
@@ -180,13 +182,14 @@ export function JobFace(props: Props) {
             run={run}
             readings={readings}
             inHand={inHand}
-            onSample={onSample}
+            onSample={(massG) => onMeasured("massG", massG)}
             onWeighed={onPart}
             onPoured={onPoured}
           />
           {drawing?.kind === "sheet" && (
             <CutCounts drawing={drawing} measured={run?.measured ?? []} onCount={onCount} />
           )}
+          <MeasureByHand job={told} onMeasured={onMeasured} />
           {looks.lookFor.length > 0 && (
             <section aria-label="Look for">
               <h2 className="quiet text-base font-bold">Look for</h2>

@@ -101,7 +101,9 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
                   { kind: "done", taskId: job.taskId, part },
                 )
               }
-              onSample={(value) => happen({ kind: "measured", taskId: job.taskId, measure: "massG", value })}
+              onMeasured={(measure, value) =>
+                happen({ kind: "measured", taskId: job.taskId, measure, value })
+              }
               onCount={(value, part) =>
                 happen({
                   kind: "measured",

@@ -8,6 +8,7 @@ const measureWords: Readonly<Record<Measure, string>> = {
   oilC: "oil °C",
   roomC: "room °C",
   thicknessMm: "thick mm",
+  blankMm: "blank mm",
   cutCount: "really cut",
 };
 

@@ -13,6 +13,7 @@ import type { DayBook, Weighing } from "../book/book";
 import type { DayBatch, DayCut, PiecePlan } from "../result/dayPlan";
 import type { Problem } from "../result/problem";
 import type { PieceWork } from "../tasks/pieceWork";
+import { findThicknessFactor } from "../kit/learnedDough";
 import { findPortionFactor } from "./portionFactor";
 import { restDough } from "./restDough";
 import type { OpenLarder } from "../larder/takeFromLarder";
@@ -101,7 +102,8 @@ const listCutsOf = (dough: Dough, works: readonly PieceWork[]): DayCut[] => [
 
 function planDough(input: BatchInput, dough: Dough): DayBatch {
   const lines = input.works.filter((work) => work.dough.id === dough.id).map(({ line }) => line);
-  const batch = planBatch(input, dough, lines, (line) => line.doughG);
+  const thick = findThicknessFactor(input.book.past, dough.id);
+  const batch = planBatch(input, dough, lines, ({ doughG }) => doughG * thick);
   // A bought sheet is opened, not divided.
   if (dough.boughtSheet) return batch;
   const partsG = listPartsG(listPiecesG(listCutsOf(dough, input.works)), dough.dividedCount);
@@ -152,7 +154,7 @@ export function restBatches(
     const thicknessMm = Math.max(...cuts.map((cut) => cut.thicknessMm));
     return {
       ...batch,
-      rest: restDough(batch.formula, Math.max(...piecesG), composition, book.kitchen, thicknessMm),
+      rest: restDough(batch.formula, Math.max(...piecesG), composition, book.kitchen, thicknessMm, book.past),
     };
   });
   return { value, problems: value.flatMap((batch) => findEndlessRest(batch) ?? []) };

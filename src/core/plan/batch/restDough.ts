@@ -1,7 +1,9 @@
 import { shapeDoughPiece, type Dough } from "../../formula";
 import { findRestMin, type Body, type Composition, type ReadinessRequest } from "../../heat";
-import { formatDuration, formatLength, formatMass } from "../../units";
+import { formatDuration, formatLength, formatMass, formatNumber } from "../../units";
+import type { PastLog } from "../../habits";
 import type { Kitchen } from "../book/book";
+import { findFilmFactor } from "../kit/learnedDough";
 import type { DoughRest } from "../result/dayPlan";
 
 /** What one piece of a dough asks of the conduction model. */
@@ -11,6 +13,7 @@ export function toReadinessRequest(
   composition: Composition,
   kitchen: Kitchen,
   sheetThicknessMm: number,
+  past: PastLog,
 ): ReadinessRequest {
   return {
     body,
@@ -24,6 +27,7 @@ export function toReadinessRequest(
     freezerC: kitchen.freezerC,
     roomC: kitchen.roomC,
     sheetThicknessMm,
+    filmFactors: { fridge: findFilmFactor(past, "fridge"), freezer: findFilmFactor(past, "freezer") },
   };
 }
 
@@ -47,10 +51,12 @@ export function restDough(
   composition: Composition,
   kitchen: Kitchen,
   sheetThicknessMm: number,
+  past: PastLog,
 ): DoughRest {
   if (dough.restWay === "minutes" || dough.boughtSheet) {
     return {
       modelMin: null,
+      model: null,
       minutes: dough.restMin,
       why: [
         {
@@ -69,14 +75,16 @@ export function restDough(
         dough.densityGPerMl,
       );
   const place = dough.restWay === "freezer" ? "freezer" : "fridge";
-  const request = toReadinessRequest(dough, body, composition, kitchen, sheetThicknessMm);
+  const request = toReadinessRequest(dough, body, composition, kitchen, sheetThicknessMm, past);
   const key = JSON.stringify([place, request]);
   const modelMin = known.has(key) ? (known.get(key) ?? null) : findRestMin(request, place);
   if (known.size >= MOST_KNOWN) known.clear();
   known.set(key, modelMin);
   const minutes = modelMin === null ? dough.restMin : Math.max(Math.ceil(modelMin), LEAST_RELAXING_MIN);
+  const filmFactor = request.filmFactors?.[place] ?? 1;
   return {
     modelMin,
+    model: { place, request },
     minutes,
     why: [
       {
@@ -85,6 +93,14 @@ export function restDough(
       },
       { text: "comes from mixing at", figure: `${kitchen.mixedC} °C` },
       { text: place, figure: `${place === "fridge" ? kitchen.fridgeC : kitchen.freezerC} °C` },
+      ...(filmFactor === 1
+        ? []
+        : [
+            {
+              text: `chills there, by cores that were read,`,
+              figure: `${formatNumber(filmFactor, 2)} times`,
+            },
+          ]),
       {
         text: `core below ${dough.window.highC} °C after`,
         figure: modelMin === null ? "never" : formatDuration(modelMin),

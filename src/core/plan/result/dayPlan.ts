@@ -10,6 +10,7 @@ import type {
   FormulaAnalysis,
   WeighStep,
 } from "../../formula";
+import type { ColdPlace, ReadinessRequest } from "../../heat";
 import type { YieldHabit } from "../../habits";
 import type { TrayLoading } from "../../loading";
 import type { PortionPart } from "../../filling";
@@ -146,6 +147,8 @@ export interface LarderUse {
 export interface DoughRest {
   /** Null: the model finds that it never gets there; the baker's minutes are planned instead. */
   readonly modelMin: number | null;
+  /** What was asked of the model, and where it rests; null where the baker's minutes are taken unasked. */
+  readonly model: { readonly place: ColdPlace; readonly request: ReadinessRequest } | null;
   readonly minutes: number;
   readonly why: readonly WhyStep[];
 }

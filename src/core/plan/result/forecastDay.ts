@@ -17,6 +17,7 @@ import {
 import { createRandom } from "../../seededRandom";
 import { toHeatHabit } from "../kit/learnedHeat";
 import type { DraftTask } from "../tasks/draftTask";
+import { toJobHabit } from "../tasks/paceTasks";
 import type { PieceWork } from "../tasks/pieceWork";
 
 /** The same day forecasts the same: normal numbers drawn once, and read from the first on for each day. */
@@ -60,10 +61,12 @@ export function forecastDay(
 
 /** The habit by which a task's minutes are known; null where it has none of its own. */
 function findHabit(
-  { kind, pieceId, machineIds }: DraftTask,
+  { kind, pieceId, formulaId, machineIds }: DraftTask,
   mode: number,
   works: readonly PieceWork[],
 ): HabitId | null {
+  const job = toJobHabit({ kind, formulaId });
+  if (job) return job;
   const line = works.find((work) => work.line.piece.id === pieceId)?.line;
   if (!line) return null;
   const machineId = machineIds[mode];

@@ -1,0 +1,41 @@
+/** @jest-environment jsdom */
+import { render, screen } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { jobSheet } from "./__tests__/jobSheet";
+import { MeasureByHand } from "./MeasureByHand";
+
+const { targets } = jobSheet("a");
+
+test("what is measured is noted by its unit; what cannot be is refused with its limits and stays typed", async () => {
+  const user = userEvent.setup();
+  const measured = jest.fn();
+  const roll = {
+    kind: "roll" as const,
+    targets: { ...targets, portionG: null, thicknessMm: 3, blankMm: 110 },
+  };
+  render(<MeasureByHand job={roll} onMeasured={measured} />);
+  await user.click(screen.getByText("Measured by hand"));
+  const thick = screen.getByLabelText<HTMLInputElement>("Rolled to, mm");
+  expect(thick.placeholder).toBe("3");
+  await user.type(thick, "3,4 mm{Enter}");
+  expect(measured).toHaveBeenLastCalledWith("thicknessMm", 3.4);
+  expect(screen.getByRole("status").textContent).toBe("3.4 mm noted");
+  expect(thick.value).toBe("");
+  const blank = screen.getByLabelText<HTMLInputElement>("A blank across, once it lies still, mm");
+  await user.type(blank, "0{Enter}");
+  expect(screen.getByRole("alert").textContent).toMatch(/5/);
+  expect(blank.value).toBe("0");
+  await user.clear(blank);
+  await user.type(blank, "wide{Enter}");
+  expect(measured).toHaveBeenCalledTimes(1);
+});
+
+test("a job of which nothing can be measured asks nothing", () => {
+  const { container } = render(
+    <MeasureByHand
+      job={{ kind: "store", targets: { ...targets, portionG: null, window: null, custardC: null } }}
+      onMeasured={jest.fn()}
+    />,
+  );
+  expect(container.textContent).toBe("");
+});
