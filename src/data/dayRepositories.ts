@@ -10,6 +10,7 @@ type DayRow = {
   open_min: number;
   helper_from_min: number | null;
   helper_to_min: number | null;
+  keeps_reserve: number;
 };
 
 type LaidRow = { task_id: string; start_min: number; mode: number };
@@ -29,14 +30,15 @@ export function createDayRepository(db: Database.Database): Repository<Day> {
   return createVersionedTable<Day, DayRow>(db, {
     table: "day",
     isArchiving: true,
-    columns: ["id", "date", "name", "open_min", "helper_from_min", "helper_to_min"],
-    toRow: ({ id, date, name, openMin, helper }) => ({
+    columns: ["id", "date", "name", "open_min", "helper_from_min", "helper_to_min", "keeps_reserve"],
+    toRow: ({ id, date, name, openMin, helper, keepsReserve }) => ({
       id,
       date,
       name,
       open_min: openMin,
       helper_from_min: helper?.fromMin ?? null,
       helper_to_min: helper?.toMin ?? null,
+      keeps_reserve: keepsReserve ? 1 : 0,
     }),
     afterPut(day) {
       laid.replace(day.id, day.laid.map(toLaidRow));
@@ -45,15 +47,18 @@ export function createDayRepository(db: Database.Database): Repository<Day> {
     fromRows(rows) {
       const ids = rows.map(({ id }) => id);
       const [laidOf, pinnedOf] = [laid.readFor(ids), pinned.readFor(ids)];
-      return rows.map(({ id, date, name, open_min, helper_from_min: fromMin, helper_to_min: toMin }) => ({
-        id,
-        date,
-        name,
-        openMin: open_min,
-        helper: fromMin !== null && toMin !== null ? { fromMin, toMin } : null,
-        laid: (laidOf.get(id) ?? []).map(fromLaidRow),
-        pinned: (pinnedOf.get(id) ?? []).map(fromLaidRow),
-      }));
+      return rows.map(
+        ({ id, date, name, open_min, helper_from_min: fromMin, helper_to_min: toMin, ...row }) => ({
+          id,
+          date,
+          name,
+          openMin: open_min,
+          keepsReserve: row.keeps_reserve === 1,
+          helper: fromMin !== null && toMin !== null ? { fromMin, toMin } : null,
+          laid: (laidOf.get(id) ?? []).map(fromLaidRow),
+          pinned: (pinnedOf.get(id) ?? []).map(fromLaidRow),
+        }),
+      );
     },
   });
 }

@@ -11,6 +11,7 @@ test.each(starters)("$title can be made in a first kitchen with nothing but what
     name: "First",
     openMin: 240,
     helper: null,
+    keepsReserve: false,
     laid: [],
     pinned: [],
   };

@@ -13,6 +13,7 @@ const day: Day = {
   name: "Market Saturday",
   openMin: 4 * 60,
   helper: null,
+  keepsReserve: false,
   laid: [],
   pinned: [],
 };
@@ -42,6 +43,7 @@ const friday: Day = {
   name: "Quiet Friday",
   openMin: 5 * 60,
   helper: null,
+  keepsReserve: false,
   laid: [],
   pinned: [],
 };
@@ -60,6 +62,7 @@ const sunday: Day = {
   name: "Lantern Sunday",
   openMin: 4 * 60 + 30,
   helper: null,
+  keepsReserve: false,
   laid: [],
   pinned: [],
 };
@@ -76,6 +79,7 @@ const monday: Day = {
   name: "Fair Monday",
   openMin: 4 * 60,
   helper: null,
+  keepsReserve: false,
   laid: [],
   pinned: [],
 };
@@ -97,6 +101,7 @@ const greatEve: Day = {
   name: "Eve of the great market",
   openMin: 8 * 60,
   helper: null,
+  keepsReserve: false,
   laid: [],
   pinned: [],
 };
@@ -106,6 +111,7 @@ const greatMarket: Day = {
   name: "Great market Saturday",
   openMin: 3 * 60,
   helper: { fromMin: 5 * 60, toMin: 13 * 60 },
+  keepsReserve: false,
   laid: [],
   pinned: [],
 };

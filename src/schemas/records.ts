@@ -95,6 +95,7 @@ export const recordSchemas = {
     date: calendarDate,
     name: name("The day"),
     openMin: whole(dayLimits.openMin),
+    keepsReserve: Joi.boolean().default(false),
     laid: laidSchema,
     pinned: laidSchema,
     helper: Joi.object({

@@ -19,6 +19,7 @@ import { planMakings } from "./planMakings";
 import { gatherCautions } from "./doubts/dayCautions";
 import { listCoatings, sumEggCoats } from "./piece/coatings";
 import { listMaterials } from "./piece/materials";
+import { keepReserve } from "./result/keepReserve";
 import { forecastDay } from "./result/forecastDay";
 import { listTasks } from "./tasks/planTasks";
 import { toScheduleProblem } from "./tasks/scheduleProblem";
@@ -48,7 +49,14 @@ export function planDay(written: DayBook): DayPlan {
   const openMin = Math.max(book.day.openMin, book.nowMin ?? -Infinity);
   const problem =
     drafts.length > 0 ? toScheduleProblem(drafts, kit, book.day, book.kitchen.roomC, openMin) : null;
-  const schedule = problem && followSchedule(problem, book.day.laid);
+  const pressed = problem && followSchedule(problem, book.day.laid);
+  const forecastOf = (laid: Schedule) => problem && forecastDay(drafts, problem, laid, works, book.past);
+  const reserved =
+    book.day.keepsReserve && problem && pressed
+      ? keepReserve(problem, book.day.laid, pressed, forecastOf)
+      : null;
+  const schedule = reserved?.schedule ?? pressed;
+  const forecast = reserved?.forecast ?? (pressed && forecastOf(pressed));
   problems.push(...kit.problems, ...findOldOil(lines), ...findFreezerDoubt(lines, kit));
   if (schedule)
     problems.push(
@@ -56,7 +64,6 @@ export function planDay(written: DayBook): DayPlan {
       ...findKitDoubts(schedule, drafts, kit, openMin),
     );
   const tasks = schedule ? assignPeople(placeDrafts(drafts, schedule), book.day.helper) : [];
-  const forecast = schedule && problem && forecastDay(drafts, problem, schedule, works, book.past);
   return {
     shaped: shapeBook(book, context, problems),
     analyses,
@@ -70,6 +77,7 @@ export function planDay(written: DayBook): DayPlan {
     })),
     cuts: cutting.cuts,
     ends: forecast?.last ?? null,
+    reserveMin: reserved?.reserveMin ?? 0,
     yieldHabits: Object.fromEntries(
       book.formulas
         .filter(({ kind }) => kind === "dough")

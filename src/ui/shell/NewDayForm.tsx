@@ -49,6 +49,7 @@ export function NewDayForm({ onDone }: { readonly onDone: (date: string) => void
       name: name.trim(),
       openMin: book.day.openMin,
       helper: book.day.helper,
+      keepsReserve: book.day.keepsReserve,
       laid: [],
       pinned: [],
     };

@@ -2,8 +2,8 @@
 
 import Link from "next/link";
 import { Trash2 } from "lucide-react";
-import { formatClock, formatMass, parseClock, parseNumber } from "@/core/units";
-import type { Order } from "@/core/plan";
+import { formatClock, formatDuration, formatMass, parseClock, parseNumber } from "@/core/units";
+import type { Order, PiecePlan } from "@/core/plan";
 import { usePicked } from "../bench/BenchProvider";
 import { LeaveLink } from "../bench/LeaveLink";
 import { checkClock, checkCount, checkName } from "../controls/checks";
@@ -58,6 +58,7 @@ export function OrdersStation() {
             }}
           />
           <HelperDials />
+          <ReserveChoice />
           <LeaveLink href={`/print/${book.day.date}`} className="btn touch">
             Day sheet to print
           </LeaveLink>
@@ -125,6 +126,40 @@ function HelperDials() {
     </>
   );
 }
+
+/** Whether the day is planned for promises that hold just as likely as not, or nine times in ten. */
+function ReserveChoice() {
+  const { book, plan, edit } = usePicked("book", "plan", "edit");
+  const { day } = book;
+  return (
+    <>
+      <Choice
+        legend="Ready by what is promised"
+        value={day.keepsReserve ? "yes" : "no"}
+        onChange={(answer) =>
+          edit([{ kind: "day", id: day.id, record: { ...day, keepsReserve: answer === "yes" } }])
+        }
+        options={[
+          { id: "no", title: "as planned" },
+          { id: "yes", title: "nine days in ten" },
+        ]}
+      />
+      {day.keepsReserve && (
+        <p className="quiet text-sm" role="status">
+          {plan.reserveMin > 0
+            ? `Planned up to ${formatDuration(plan.reserveMin)} before what is promised: so far your minutes stray.`
+            : plan.lines.some((line) => isAtRisk(line, book.orders))
+              ? "There is no room for a reserve: open earlier, promise later, or take help."
+              : "It holds nine days in ten without a reserve."}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** An order of its kind is not ready by its minute nine times in ten. */
+const isAtRisk = ({ piece, readyMostMin }: PiecePlan, orders: readonly Order[]): boolean =>
+  orders.some(({ id, pieceId, dueMin }) => pieceId === piece.id && (readyMostMin[id] ?? dueMin) > dueMin);
 
 /** What the day makes, kind by kind: drawn, counted, weighed. */
 function DayPieces() {

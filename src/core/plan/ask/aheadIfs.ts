@@ -63,6 +63,7 @@ const toEmptyEve = (book: DayBook, date: string): DayBook => ({
     name: `Before ${book.day.name}`.slice(0, 80),
     openMin: EVE_OPENS_MIN,
     helper: null,
+    keepsReserve: false,
     laid: [],
     pinned: [],
   },

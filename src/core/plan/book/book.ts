@@ -165,6 +165,8 @@ export interface Day {
   readonly openMin: number;
   /** A second pair of hands for part of the day; null if there is none. */
   readonly helper: { readonly fromMin: number; readonly toMin: number } | null;
+  /** It is planned so early that its promises hold nine times in ten, where there is room for that. */
+  readonly keepsReserve: boolean;
   /** The order of the day that a search has found and the baker has kept; empty to construct it anew. */
   readonly laid: readonly LaidTask[];
   /** Jobs that the baker has pinned to a minute and a machine. */

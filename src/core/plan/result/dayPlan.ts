@@ -295,6 +295,8 @@ export interface DayPlan {
   /** By dough id: how the baker's hand cuts it, by the log. */
   /** When the last of the work ends, as minutes of this baker and these ovens stray; null without a schedule. */
   readonly ends: EndForecast | null;
+  /** The most that any promise is planned for before its minute, so that it holds nine times in ten; 0 without a reserve. */
+  readonly reserveMin: number;
   readonly yieldHabits: Readonly<Record<string, YieldHabit>>;
   readonly lines: readonly PiecePlan[];
   readonly cuts: readonly DayCut[];

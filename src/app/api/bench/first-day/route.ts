@@ -41,6 +41,7 @@ function listFirstRecords({ starterId, date, count, dueMin }: FirstDay): KindedR
         name: "First day",
         openMin: FIRST_OPEN_MIN,
         helper: null,
+        keepsReserve: false,
         laid: [],
         pinned: [],
       },
