@@ -33,14 +33,16 @@ test("a day with a reserve holds its promises nine times in ten: it begins soone
   }
 });
 
-test("where the day is full from its opening no reserve is kept, and the plan is what it was", () => {
-  const plain = planDay(book("2026-11-28", false));
-  const openMin = plain.schedule!.startMin;
-  const full = { openMin };
-  const [without, wanted] = [book("2026-11-28", false, full), book("2026-11-28", true, full)].map((each) =>
-    planDay(each),
-  );
-  expect(without!.schedule!.late).toEqual([]);
-  expect(wanted!.reserveMin).toBe(0);
-  expect(wanted!.schedule).toEqual(without!.schedule);
+test("the less room there is before the promises the less is kept; a day that is late already is planned as it was", () => {
+  const begins = planDay(book("2026-11-28", false)).schedule!.startMin;
+  for (const laterMin of [0, 40, 80, 240]) {
+    const over = { openMin: begins + laterMin };
+    const [day, wanted] = [book("2026-11-28", false, over), book("2026-11-28", true, over)];
+    const [plain, kept] = [planDay(day), planDay(wanted)];
+    expect(Math.min(...kept.tasks.map(({ placed }) => placed.startMin))).toBeGreaterThanOrEqual(over.openMin);
+    expect(missMin(wanted, kept)).toBeLessThanOrEqual(missMin(day, plain));
+    expect(kept.schedule!.late.length).toBe(plain.schedule!.late.length);
+    if (plain.schedule!.late.length > 0) expect(kept.reserveMin).toBe(0);
+    if (kept.reserveMin === 0) expect(kept.schedule).toEqual(plain.schedule);
+  }
 });
