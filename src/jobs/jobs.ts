@@ -14,7 +14,7 @@ import {
 } from "@/core/cutting";
 import { Budget } from "@/core/budget";
 import { computeReadiness, coolPiece, findLargestLoad, fryLoad, scaleBake } from "@/core/heat";
-import { planDay, type DayBook, type PastLog } from "@/core/plan";
+import { planDay, type DayBook } from "@/core/plan";
 import { ok, type Result } from "@/core/result";
 import { adjustRun, compareOutlook, foldRun, freezeRun, retimeRun, viewRun } from "@/core/run";
 import { improveSchedule } from "@/core/schedule";
@@ -72,7 +72,8 @@ const jobs = {
     });
     return { tasks: state.tasks, placed: schedule.placed, late: schedule.late, moved, endangered, view };
   },
-  compareOutlook: ({ book, before }: { book: DayBook; before: PastLog }) => compareOutlook(book, before),
+  compareOutlook: ({ book, before }: { book: DayBook; before: Partial<DayBook> }) =>
+    compareOutlook(book, before),
   weighDays,
   async writeDayPdf({ book, paper }: { book: DayBook; paper: Paper }): Promise<Uint8Array> {
     return toDayPdf(book, planDay(book), paper, await readFontFiles());

@@ -1,4 +1,4 @@
-import { validateRemedy, validateTakenRemedy } from "./remedyDocument";
+import { validatePieceRemedy, validateRemedy, validateTakenRemedy } from "./remedyDocument";
 
 const faultsOf = (checked: ReturnType<typeof validateRemedy> | ReturnType<typeof validateTakenRemedy>) =>
   checked.ok ? [] : checked.failure.map(({ path, message }) => `${path}: ${message}`);
@@ -22,7 +22,13 @@ test.each([
 
 test("a remedy that is taken is a step of one figure", () => {
   const taken = { pieceId: "plum-pop", change: { kind: "bakeC", byC: -10 } };
-  expect(validateTakenRemedy(taken)).toEqual({ ok: true, value: taken });
+  expect(validatePieceRemedy(taken)).toEqual({ ok: true, value: taken });
+  expect(validateTakenRemedy(taken)).toEqual({ ok: true, value: { ...taken, from: "now" } });
+  expect(validateTakenRemedy({ ...taken, from: "next" })).toMatchObject({
+    ok: true,
+    value: { from: "next" },
+  });
+  expect(faultsOf(validateTakenRemedy({ ...taken, from: "never" })).length).toBeGreaterThan(0);
   for (const change of [
     { kind: "bakeC", byC: 500 },
     { kind: "bakeC", byMm: 1 },

@@ -1,6 +1,7 @@
 import Joi from "joi";
 import type { Result } from "@/core/result";
 import { figureIds, troubles, type LotFigures, type RemedyChange, type Trouble } from "@/core/remedy";
+import { MAX_ID_CHARACTERS } from "./recordParts";
 import { validate, type Fault } from "./validate";
 
 /** A trouble with what stands on record of its lot. */
@@ -22,10 +23,16 @@ const remedySchema = Joi.object({
 export const validateRemedy = (value: unknown): Result<RemedyDocument, Fault[]> =>
   validate(remedySchema, value);
 
-/** A remedy that is taken for a piece. */
-export interface TakenRemedy {
+/** A remedy for a piece. */
+export interface PieceRemedy {
   readonly pieceId: string;
   readonly change: RemedyChange;
+}
+
+/** A remedy that is taken. */
+export interface TakenRemedy extends PieceRemedy {
+  /** From now on, so that the rest of the day is planned anew; or from the next day on, and this one stays as it was. */
+  readonly from: "now" | "next";
 }
 
 const step = (most: number) => Joi.number().min(-most).max(most).required();
@@ -39,5 +46,10 @@ const changeSchema = Joi.alternatives()
   )
   .required();
 
+const pieceRemedy = { pieceId: Joi.string().max(MAX_ID_CHARACTERS).required(), change: changeSchema };
+
+export const validatePieceRemedy = (value: unknown): Result<PieceRemedy, Fault[]> =>
+  validate(Joi.object(pieceRemedy).required(), value);
+
 export const validateTakenRemedy = (value: unknown): Result<TakenRemedy, Fault[]> =>
-  validate(Joi.object({ pieceId: Joi.string().max(200).required(), change: changeSchema }).required(), value);
+  validate(Joi.object({ ...pieceRemedy, from: Joi.valid("now", "next").default("now") }).required(), value);

@@ -235,7 +235,7 @@ test("over simulated Saturdays what was expected nine times in ten holds about s
 
 test("a day to come looks otherwise by what is known: slow hands take longer, a hot oven is set lower", () => {
   const slow = learn([listDayFigures(sheet, baked(1.4, 25)), listDayFigures(sheet, baked(1.4, 25))]);
-  const { before, now } = compareOutlook({ ...book, past: { ...NO_PAST, ...slow } }, NO_PAST);
+  const { before, now } = compareOutlook({ ...book, past: { ...NO_PAST, ...slow } }, { past: NO_PAST });
   expect(now.startMin! < before.startMin! || now.likelyMin! > before.likelyMin!).toBe(true);
   expect(before.mostMin!).toBeGreaterThan(before.likelyMin!);
   const again = freezeRun(planDay({ ...book, past: { ...NO_PAST, ...slow } }), book)!;

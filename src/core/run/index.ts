@@ -37,7 +37,14 @@ export { listAsked, type AskedMeasure } from "./askedMeasures";
 export { openSheet } from "./openSheet";
 export { followRun, type Followed, type RunFollower } from "./followRun";
 export { findTrouble, readLotFigures } from "./lotFigures";
-export { planFigures, readPieceNow, tellChange, toPieceChange, type PieceNow } from "./pieceRemedy";
+export {
+  planFigures,
+  readPieceNow,
+  tellChange,
+  toPieceChange,
+  type PieceNow,
+  type ToldChange,
+} from "./pieceRemedy";
 export { listDayFigures, type DayFigure } from "./dayFigures";
 export { findTaught, type TaughtHabit, type TaughtPoint } from "./taught";
 export { summariseRun, sumDays, type DaySummary, type PieceSummary, type SpanSums } from "./summary";

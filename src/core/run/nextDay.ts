@@ -1,4 +1,4 @@
-import { planDay, type DayBook, type DayPlan, type PastLog } from "../plan";
+import { planDay, type DayBook, type DayPlan } from "../plan";
 
 /** What a day to come looks like by what is known. */
 export interface DayOutlook {
@@ -12,15 +12,15 @@ export interface DayOutlook {
   readonly leaks: number;
 }
 
-/** A day to come as it was before another taught, and as it is now. */
+/** A day as it was before something was known or changed, and as it is now. */
 export interface TaughtOutlook {
   readonly before: DayOutlook;
   readonly now: DayOutlook;
 }
 
-/** @param before - What was known before the day that taught. */
-export const compareOutlook = (book: DayBook, before: PastLog): TaughtOutlook => ({
-  before: lookOut(planDay({ ...book, past: before })),
+/** @param before - What of the book was otherwise: what was known before a day taught, pieces before they are changed. */
+export const compareOutlook = (book: DayBook, before: Partial<DayBook>): TaughtOutlook => ({
+  before: lookOut(planDay({ ...book, ...before })),
   now: lookOut(planDay(book)),
 });
 

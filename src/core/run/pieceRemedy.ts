@@ -52,6 +52,8 @@ export interface ToldChange {
   readonly text: string;
   /** Dough that is cut already cannot be rolled otherwise; what the plan has no figure for is done by hand. */
   readonly isForNow: boolean;
+  /** The piece has a figure for it, so that it can be planned so from the next day on. */
+  readonly isOfPiece: boolean;
 }
 
 const share = (value: number): string => `${formatNumber(value * 100)} %`;
@@ -59,8 +61,9 @@ const share = (value: number): string => `${formatNumber(value * 100)} %`;
 export function tellChange(change: RemedyChange, now: PieceNow): ToldChange {
   const told = (what: string, to: string, from: string) => ({
     text: `${what} ${to}, not ${from}`,
-    isForNow: true,
+    ...{ isForNow: true, isOfPiece: true },
   });
+  const byHand = (text: string) => ({ text, isForNow: false, isOfPiece: false });
   switch (change.kind) {
     case "marginMm":
       return told("margin", `${formatNumber(now.marginMm + change.byMm)} mm`, formatNumber(now.marginMm));
@@ -84,22 +87,19 @@ export function tellChange(change: RemedyChange, now: PieceNow): ToldChange {
       );
     case "bakeC":
       return now.bakeC === null
-        ? {
-            text: `the oil ${Math.abs(change.byC)} °C ${change.byC > 0 ? "hotter" : "cooler"}`,
-            isForNow: false,
-          }
+        ? byHand(`the oil ${Math.abs(change.byC)} °C ${change.byC > 0 ? "hotter" : "cooler"}`)
         : told("baked at", `${formatNumber(now.bakeC + change.byC)} °C`, formatNumber(now.bakeC));
     case "thicknessMm":
       return {
         text: `rolled ${Math.abs(change.byMm)} mm ${change.byMm > 0 ? "thicker" : "thinner"}`,
-        isForNow: false,
+        ...{ isForNow: false, isOfPiece: true },
       };
     case "restMin":
-      return { text: `the dough rested ${change.byMin} min longer`, isForNow: false };
+      return byHand(`the dough rested ${change.byMin} min longer`);
     case "perBasket":
-      return { text: `${share(-change.byShare)} fewer at once`, isForNow: false };
+      return byHand(`${share(-change.byShare)} fewer at once`);
     case "way":
-      return { text: change.text, isForNow: false };
+      return byHand(change.text);
   }
 }
 

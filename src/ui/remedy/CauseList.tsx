@@ -1,4 +1,5 @@
-import { tellChange, type PieceNow } from "@/core/run";
+import type { ReactNode } from "react";
+import { tellChange, type PieceNow, type ToldChange } from "@/core/run";
 import {
   figureFacts,
   findTelling,
@@ -21,18 +22,26 @@ interface Props {
   readonly most: number;
   /** What has not begun is made so; null where nothing is left to be made otherwise. */
   readonly onTake: ((change: RemedyChange, text: string) => void) | null;
+  /** What stands beside a cause whose remedy the piece has a figure for: how it is taken for the next day. */
+  readonly nextTime?: (change: RemedyChange, told: ToldChange, isLikeliest: boolean) => ReactNode;
 }
 
 /** What likely caused a trouble, by the lot's own figures, with what would be done otherwise. */
-export function CauseList({ trouble, figures, now, most, onTake }: Props) {
+export function CauseList({ trouble, figures, now, most, onTake, nextTime }: Props) {
   const { causes, otherwise } = rankCauses(trouble, figures);
   const telling = findTelling(trouble, figures);
   return (
     <section aria-label={`Why: ${troubleNames[trouble]}`} className="flex flex-col gap-1">
       <h2 className="quiet text-base font-bold">{troubleNames[trouble]}: likeliest, by this lot’s figures</h2>
       <ol>
-        {causes.slice(0, most).map((cause) => (
-          <Cause key={cause.id} cause={cause} now={now} onTake={onTake} />
+        {causes.slice(0, most).map((cause, i) => (
+          <Cause
+            key={cause.id}
+            cause={cause}
+            now={now}
+            onTake={onTake}
+            nextTime={(change, told) => nextTime?.(change, told, i === 0)}
+          />
         ))}
       </ol>
       <p className="quiet text-sm">
@@ -48,7 +57,11 @@ function Cause({
   cause: { text, probability, speaking, change },
   now,
   onTake,
-}: Pick<Props, "now" | "onTake"> & { readonly cause: RankedCause }) {
+  nextTime,
+}: Pick<Props, "now" | "onTake"> & {
+  readonly cause: RankedCause;
+  readonly nextTime: (change: RemedyChange, told: ToldChange) => ReactNode;
+}) {
   const told = now && tellChange(change, now);
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-base-300 py-1.5">
@@ -71,7 +84,9 @@ function Cause({
             From now on {told.text}
           </button>
         ) : (
-          <span className="text-base">Next time: {told.text}</span>
+          (told.isOfPiece && nextTime(change, told)) || (
+            <span className="text-base">Next time: {told.text}</span>
+          )
         ))}
     </li>
   );

@@ -3,7 +3,7 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import type { LeftOutFigures, RunEvent, RunRecord, TaughtHabit, TaughtPoint } from "@/core/run";
+import type { LeftOutFigures, PieceNow, RunEvent, RunRecord, TaughtHabit, TaughtPoint } from "@/core/run";
 import { formatCount } from "@/core/units";
 import { createId } from "../bench/createId";
 import { CauseList } from "../remedy/CauseList";
@@ -12,6 +12,7 @@ import { formatDayDate } from "../shell/formatDayDate";
 import { HabitRow } from "./HabitRow";
 import { LeaveOut, type AskedToLeave, type LotToLeave } from "./LeaveOut";
 import { NextDay } from "./NextDay";
+import { NextTime } from "./NextTime";
 import { tellFigure } from "./tellFigure";
 import { Scores, type KindScore } from "./Scores";
 
@@ -20,6 +21,8 @@ interface Props {
   readonly taught: readonly TaughtHabit[];
   readonly leftOut: LeftOutFigures;
   readonly scores: readonly KindScore[];
+  /** By piece id: what it is made by now, where it is still in the book. */
+  readonly piecesNow: Readonly<Record<string, PieceNow>>;
   /** A minute of the day after all that happened. */
   readonly atMin: number;
 }
@@ -32,7 +35,7 @@ const LEAST_MOVE = 0.03;
 const DEVICE_ID = "taught";
 
 /** What a day taught: which habits moved on what it gave, whether what was expected held, and why what went wrong did. */
-export function TaughtPage({ record, taught, leftOut, scores, atMin }: Props) {
+export function TaughtPage({ record, taught, leftOut, scores, piecesNow, atMin }: Props) {
   const { date, dayName, rows, doneCount, isClosed } = record;
   const router = useRouter();
   const [asked, setAsked] = useState<AskedToLeave | null>(null);
@@ -158,9 +161,21 @@ export function TaughtPage({ record, taught, leftOut, scores, atMin }: Props) {
               <CauseList
                 trouble={trouble}
                 figures={figures}
-                now={row.now}
+                now={(row.job.pieceId !== null && piecesNow[row.job.pieceId]) || row.now}
                 most={CAUSES_SHOWN}
                 onTake={null}
+                nextTime={(change, { text }, isLikeliest) =>
+                  row.job.pieceId !== null &&
+                  row.job.pieceId in piecesNow && (
+                    <NextTime
+                      date={date}
+                      pieceId={row.job.pieceId}
+                      change={change}
+                      text={text}
+                      isAskedAtOnce={isLikeliest}
+                    />
+                  )
+                }
               />
             </div>
           ))}

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
-import { fireEvent, render, screen, within } from "@testing-library/react";
-import type { LeftOutFigures, RecordRow, TaughtHabit } from "@/core/run";
+import { act, fireEvent, render, screen, within } from "@testing-library/react";
+import type { LeftOutFigures, PieceNow, RecordRow, TaughtHabit } from "@/core/run";
 import { jobSheet } from "../run/__tests__/jobSheet";
 import { NextStrip, type NextOutlook } from "./NextDay";
 import type { KindScore } from "./Scores";
@@ -60,6 +60,7 @@ const show = (
     readonly taught?: readonly TaughtHabit[];
     readonly leftOut?: LeftOutFigures;
     readonly scores?: readonly KindScore[];
+    readonly piecesNow?: Readonly<Record<string, PieceNow>>;
   } = {},
 ) => (
   <TaughtPage
@@ -67,6 +68,7 @@ const show = (
     taught={over.taught ?? [oven]}
     leftOut={over.leftOut ?? nothingLeft}
     scores={over.scores ?? []}
+    piecesNow={over.piecesNow ?? {}}
     atMin={900}
   />
 );
@@ -94,6 +96,69 @@ test("each habit says what it was, what came, what is likely now and where the n
   const held = screen.getByRole("region", { name: "Nine in ten, until now" }).textContent;
   expect(held).toContain("held 85 % of 20");
   expect(held).toContain("told 1.3 times as wide");
+});
+
+test("a remedy of a piece says what it would do to the next day, and is taken for it by one tap", async () => {
+  const outlook = { likelyMin: 834, mostMin: 846, startMin: 300, handsMin: 240, leaks: 3.4 };
+  const effect = {
+    ...{ date: "2026-12-05", name: "Great market", before: outlook },
+    now: { ...outlook, handsMin: 246, leaks: 1.2, startMin: 291, mostMin: 851 },
+  };
+  const asked: [string, unknown][] = [];
+  let isRefused = false;
+  globalThis.fetch = jest.fn((path: string, init?: { body?: string }) => {
+    asked.push([path, init?.body && JSON.parse(init.body)]);
+    if (isRefused)
+      return Promise.resolve({
+        ok: false,
+        json: () => Promise.resolve({ faults: [{ message: "No room." }] }),
+      });
+    return answer(path.endsWith("/outlook") && init?.body ? effect : null);
+  }) as unknown as typeof fetch;
+  const now: PieceNow = {
+    ...{ marginMm: 8, plumpness: 0.6, vents: 1, washCoats: 1, chillMin: 15, bakeC: 195, bakeMin: 24 },
+  };
+  const row = {
+    job: jobSheet("bake", { pieceId: "moon" }),
+    now,
+    causes: [{ trouble: "seamBurst", figures: { marginShare: 0.6, ventShare: 1, portionShare: 1 } }],
+  } as unknown as RecordRow;
+  render(show({ rows: [row], piecesNow: { moon: now } }));
+  expect((await screen.findByTestId("effect")).textContent).toBe(
+    "Great market, Sat 5 Dec: leaks expected 1.2, not 3.4; hands 6 min more; begin 04:51, not 05:00; nine days in ten done by 14:11, not 14:06.",
+  );
+  const [first] = screen.getAllByRole("button", { name: /^Next time margin/ });
+  isRefused = true;
+  await act(async () => {
+    fireEvent.click(first!);
+    await Promise.resolve();
+  });
+  expect(screen.getByRole("alert").textContent).toBe("No room.");
+  isRefused = false;
+  await act(async () => {
+    fireEvent.click(first!);
+    await Promise.resolve();
+  });
+  expect(screen.getByRole("status").textContent).toBe("It is planned so from now on.");
+  const [path, body] = asked.at(-1)!;
+  expect(path).toBe("/api/v1/runs/2026-11-28/remedy");
+  expect(body).toMatchObject({ pieceId: "moon", from: "next", change: { kind: "marginMm" } });
+  // What others would do is asked for when somebody wants to know.
+  const others = screen.getAllByRole("button", { name: "What would it do?" });
+  const before = asked.length;
+  fireEvent.click(others[0]!);
+  expect(asked.length).toBe(before + 1);
+});
+
+test("a piece that is not in the book any more is told what to do, and has nothing to tap", () => {
+  const row = {
+    job: jobSheet("bake", { pieceId: "gone" }),
+    now: { marginMm: 8, plumpness: 0.6, vents: 1, washCoats: 1, chillMin: 15, bakeC: 195, bakeMin: 24 },
+    causes: [{ trouble: "seamBurst", figures: {} }],
+  } as unknown as RecordRow;
+  render(show({ rows: [row] }));
+  expect(screen.queryByRole("button", { name: /^Next time/ })).toBeNull();
+  expect(screen.getAllByText(/^Next time: /).length).toBeGreaterThan(0);
 });
 
 test("a day of which nothing is known yet says what it waits for", () => {

@@ -1,7 +1,8 @@
 import type { Metadata } from "next";
 import { addDays } from "@/core/plan";
-import { findTaught, listDayFigures, listLeftOut, toRecord } from "@/core/run";
+import { findTaught, listDayFigures, listLeftOut, readPieceNow, toRecord } from "@/core/run";
 import { getStore } from "@/data/getStore";
+import { fromLists, pickRecords } from "@/schemas/recordTable";
 import { NotRun } from "@/ui/run/NotRun";
 import { TaughtPage } from "@/ui/taught/TaughtPage";
 import { guardFile } from "../../../fileGuard";
@@ -18,11 +19,14 @@ export default async function Page({ params }: { readonly params: Promise<{ read
     const run = loadRun(date);
     if (!run) return <NotRun date={date} />;
     const past = { habits: getStore().habits.know(date) };
+    const lists = getStore().readDay(date)?.lists;
+    const pieces = lists ? pickRecords(fromLists(lists), "piece") : [];
     return (
       <TaughtPage
         record={toRecord(run.sheet, run.events)}
         taught={findTaught(past, listDayFigures(run.sheet, run.events))}
         leftOut={listLeftOut(run.sheet, run.events, past)}
+        piecesNow={Object.fromEntries(pieces.map((piece) => [piece.id, readPieceNow(piece)]))}
         scores={readScores(addDays(date, 1))}
         atMin={findAfterMin(run)}
       />

@@ -15,7 +15,10 @@ interface Context {
 
 const MAX_REMEDY_BYTES = 1000;
 
-/** Makes a piece otherwise from now on, and freezes the rest of the day anew: what is done stays done. */
+/**
+ * Makes a piece otherwise: from now on, and the rest of the day is frozen anew, what is done staying done; or from the
+ * next day on, and this one stays as it was planned.
+ */
 export const POST = stored(async (request: Request, { params }: Context): Promise<Response> => {
   const { date } = await params;
   const body = await readJson(request, MAX_REMEDY_BYTES);
@@ -25,7 +28,7 @@ export const POST = stored(async (request: Request, { params }: Context): Promis
   const store = getStore();
   const day = store.readDay(date);
   if (!day?.hasRun) return refuseNoRun(date);
-  const { pieceId, change } = taken.value;
+  const { pieceId, change, from } = taken.value;
   const before = findRecord(fromLists(day.lists), "piece", pieceId);
   if (!before) return refuse([{ path: "pieceId", message: `There is no piece “${pieceId}”.` }], 404);
   const set = toPieceChange(change, before);
@@ -38,5 +41,5 @@ export const POST = stored(async (request: Request, { params }: Context): Promis
   if (answer?.kind === "refused") return refuse([{ path: "change", message: answer.message }], 409);
   if (answer?.kind !== "written")
     return refuse([{ path: "", message: "Another has changed this piece meanwhile. Ask again." }], 409);
-  return freezeDay(date);
+  return from === "now" ? freezeDay(date) : Response.json({ pieceId, set: changed.set });
 });
