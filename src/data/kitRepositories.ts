@@ -44,6 +44,7 @@ type OvenRow = {
   heat_up_c_per_min: number;
   cool_down_c_per_min: number;
   max_c: number;
+  power_kw: number;
   kind: Oven["kind"];
 };
 
@@ -61,6 +62,7 @@ export function createOvenRepository(db: Database.Database): Repository<Oven> {
       "heat_up_c_per_min",
       "cool_down_c_per_min",
       "max_c",
+      "power_kw",
       "kind",
     ],
     toRow: (oven) => ({
@@ -72,6 +74,7 @@ export function createOvenRepository(db: Database.Database): Repository<Oven> {
       heat_up_c_per_min: oven.heatUpCPerMin,
       cool_down_c_per_min: oven.coolDownCPerMin,
       max_c: oven.maxC,
+      power_kw: oven.powerKw,
       kind: oven.kind,
     }),
     afterPut: ({ id, deckOffsetsC }) =>
@@ -90,6 +93,7 @@ export function createOvenRepository(db: Database.Database): Repository<Oven> {
         heatUpCPerMin: row.heat_up_c_per_min,
         coolDownCPerMin: row.cool_down_c_per_min,
         maxC: row.max_c,
+        powerKw: row.power_kw,
         kind: row.kind,
         deckOffsetsC: (decksOf.get(row.id) ?? []).map(({ offset_c: offsetC }) => offsetC),
       }));

@@ -13,6 +13,7 @@ export const firstOven: Oven = {
   id: "oven",
   name: "Oven",
   traysAtOnce: 2,
+  powerKw: 0,
   trayWidthMm: 450,
   trayDepthMm: 350,
   heatUpCPerMin: 10,

@@ -29,6 +29,7 @@ const day: DaySummary = {
         tookMin: 110,
         ingredientsMinor: 1480.2,
         handsMin: 9,
+        heatKwh: 1.258,
       },
     },
   ],
@@ -42,7 +43,7 @@ test("a row is a piece of a day; what nobody said is empty; another program read
       ...{ date: "2026-11-21", day: "Market, Saturday", "planned end": "10:40", end: "10:55" },
       ...{ piece: "Quince half-moon", ordered: "70", made: "72", sold: "", lost: "2" },
       ...{ "went wrong": "3 leaked; 1 torn", "planned min": "100", "took min": "110" },
-      "ingredients, smallest coin": "1480",
+      ...{ "ingredients, smallest coin": "1480", "oven kWh": "1.26" },
     },
   ]);
   expect(toDaysCsv([{ ...day, endMin: null }])).toContain(",10:40,,Quince");

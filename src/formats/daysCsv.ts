@@ -22,6 +22,7 @@ export const toDaysCsv = (days: readonly DaySummary[]): string =>
         "planned min": Math.round(piece.plannedMin),
         "took min": Math.round(piece.tookMin),
         "ingredients, smallest coin": Math.round(piece.ingredientsMinor),
+        "oven kWh": piece.heatKwh ? Math.round(piece.heatKwh * 100) / 100 : "",
       })),
     ),
     { newline: "\n" },

@@ -49,6 +49,7 @@ export const kitSchemas = {
     heatUpCPerMin: quantity(ovenLimits.heatUpCPerMin),
     coolDownCPerMin: quantity(ovenLimits.coolDownCPerMin),
     maxC: quantity(ovenLimits.maxC),
+    powerKw: quantity(ovenLimits.powerKw).default(0).optional(),
     kind: Joi.valid(...ovenKinds).default("still"),
     deckOffsetsC: Joi.array().items(quantity(ovenLimits.offsetC)).min(1).max(MAX_DECKS).default([0]),
   }),

@@ -142,6 +142,7 @@ export const sheetLimits = {
 
 export const ovenLimits = {
   traysAtOnce: limit("Trays at once", "", 1, 40, 1),
+  powerKw: limit("Power", "kW", 0, 60, 0.1),
   trayWidthMm: limit("Tray, long side", "mm", 100, 1200, 5),
   trayDepthMm: limit("Tray, short side", "mm", 100, 1200, 5),
   heatUpCPerMin: limit("Heats up", "°C/min", 1, 60, 1),

@@ -44,3 +44,18 @@ test("what comes out of the larder was paid for already", () => {
   };
   expect(total(costs({ ...book, larder: [...book.larder, tub] }))).toBeLessThan(total(costs(book)));
 });
+
+test("a piece's heat grows with its oven's power, is nothing where nobody told it, and never more than the oven can draw", () => {
+  const heat = (powerKw: number) => {
+    const plan = planDay({ ...book, ovens: book.ovens.map((oven) => ({ ...oven, powerKw })) });
+    const kwh = freezeCosts(plan).pieces.reduce((sum, { heatKwh = 0 }) => sum + heatKwh, 0);
+    const bakedH = plan.tasks
+      .filter(({ kind }) => kind === "bake")
+      .reduce((sum, { placed }) => sum + (placed.endMin - placed.startMin) / 60, 0);
+    return { kwh, bakedH };
+  };
+  expect(heat(0).kwh).toBe(0);
+  expect(heat(8).kwh).toBeCloseTo(2 * heat(4).kwh, 9);
+  expect(heat(4).kwh).toBeGreaterThan(0);
+  expect(heat(4).kwh).toBeLessThanOrEqual(4 * heat(4).bakedH);
+});

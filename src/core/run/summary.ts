@@ -21,6 +21,8 @@ export interface PieceSummary {
   /** Ingredients of all that was planned, in the smallest coin. */
   readonly ingredientsMinor: number;
   readonly handsMin: number;
+  /** What its ovens drew, as planned; days summed before that was told have none. */
+  readonly heatKwh?: number;
 }
 
 /** A day at a glance, planned and real. */
@@ -91,6 +93,7 @@ export function summariseRun(sheet: RunSheet, events: readonly RunEvent[]): DayS
         tookMin: timed.reduce((sum, { took }) => sum + took, 0),
         ingredientsMinor: costs?.ingredientsMinor ?? 0,
         handsMin: costs?.handsMin ?? 0,
+        heatKwh: costs?.heatKwh ?? 0,
       };
     }),
     trimG: sheet.costs.trimG,
@@ -115,6 +118,9 @@ export interface SpanSums {
   readonly trimG: number;
   readonly plannedMin: number;
   readonly tookMin: number;
+  /** Of the pieces alone whose ovens tell their power. */
+  readonly heatKwh: number;
+  readonly madeOfHeat: number;
 }
 
 /** The sums of a span; with a piece, of that piece alone (trim is then not told apart: 0). */
@@ -141,5 +147,7 @@ export function sumDays(days: readonly DaySummary[], pieceId: string | null = nu
     trimG: pieceId === null ? days.reduce((total, { trimG }) => total + trimG, 0) : 0,
     plannedMin: sum(({ plannedMin }) => plannedMin),
     tookMin: sum(({ tookMin }) => tookMin),
+    heatKwh: sum(({ heatKwh = 0 }) => heatKwh),
+    madeOfHeat: sum(({ heatKwh = 0, made }) => (heatKwh > 0 ? made : 0)),
   };
 }

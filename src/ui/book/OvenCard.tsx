@@ -66,6 +66,13 @@ export function OvenCard({ oven, canRemove }: { readonly oven: Oven; readonly ca
         sliderMax={15}
         onChange={(coolDownCPerMin) => save({ coolDownCPerMin })}
       />
+      <Dial
+        limit={ovenLimits.powerKw}
+        value={oven.powerKw}
+        sliderMax={12}
+        hint={oven.powerKw === 0 ? "not told: what a piece’s heat takes is left out" : "what its plate says"}
+        onChange={(powerKw) => save({ powerKw })}
+      />
       <Dial limit={ovenLimits.maxC} value={oven.maxC} onChange={(maxC) => save({ maxC })} />
       <Choice
         legend={`${oven.name} is`}

@@ -103,6 +103,7 @@ export function newOven(like: Oven | null): Oven {
     id: createId("oven"),
     name: "Another oven",
     traysAtOnce: 1,
+    powerKw: 0,
     trayWidthMm: like?.trayWidthMm ?? 450,
     trayDepthMm: like?.trayDepthMm ?? 350,
     heatUpCPerMin: 10,

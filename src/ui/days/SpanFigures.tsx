@@ -1,10 +1,11 @@
 import type { SpanSums } from "@/core/run";
-import { formatMass, formatMoney, formatNumber } from "@/core/units";
+import { formatDuration, formatMass, formatMoney, formatNumber } from "@/core/units";
 
 /** What a span of days made, sold, lost and cost. */
 export function SpanFigures({ sums }: { readonly sums: SpanSums }) {
   const { made, sold, madeOfSold, lost, leaked, ingredientsMinor, lostMinor, trimG, plannedMin, tookMin } =
     sums;
+  const { heatKwh, madeOfHeat } = sums;
   const percent = (part: number, whole: number) =>
     whole > 0 ? `${formatNumber((100 * part) / whole, part / whole < 0.1 ? 1 : 0)} %` : "–";
   return (
@@ -14,6 +15,13 @@ export function SpanFigures({ sums }: { readonly sums: SpanSums }) {
       <Sum value={percent(lost, made + lost)} what={`lost, ${leaked} leaked or burst`} />
       <Sum value={percent(tookMin, plannedMin)} what="of the planned minutes" />
       <Sum value={made > 0 ? formatMoney(ingredientsMinor / made) : "–"} what="ingredients a piece" />
+      <Sum
+        value={made > 0 ? formatDuration(Math.round((10 * tookMin) / made)) : "–"}
+        what="hands and heat for ten"
+      />
+      {madeOfHeat > 0 && (
+        <Sum value={`${formatNumber((10 * heatKwh) / madeOfHeat, 1)} kWh`} what="of oven heat for ten" />
+      )}
       <Sum value={formatMoney(lostMinor)} what="in pieces lost or not sold" />
       {trimG > 0 && <Sum value={formatMass(trimG)} what="trim not used again" />}
     </dl>

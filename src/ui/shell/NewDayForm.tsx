@@ -4,6 +4,7 @@ import { useEffect, useState, type FormEvent } from "react";
 import { useBenchShell } from "../bench/BenchProvider";
 import type { Edit } from "@/schemas/recordTable";
 import { createId } from "../bench/createId";
+import { TaughtByDay } from "./TaughtByDay";
 import { askDays, type DayName } from "./dayNames";
 
 /** Longest name a day gets here; the schema refuses more. */
@@ -93,6 +94,7 @@ export function NewDayForm({ onDone }: { readonly onDone: (date: string) => void
         />
         with the {book.orders.length} orders of {book.day.name}
       </label>
+      {repeat && <TaughtByDay date={book.day.date} name={book.day.name} />}
       {fault && (
         <p className="text-sm text-error" role="alert">
           {fault}

@@ -97,6 +97,8 @@ export interface Oven {
   readonly heatUpCPerMin: number;
   readonly coolDownCPerMin: number;
   readonly maxC: number;
+  /** What it draws while it heats; 0 where nobody said. */
+  readonly powerKw: number;
   /** What a bake is set to and how long it takes follow from it: stages are written for still air. */
   readonly kind: OvenKind;
   /** Deck by deck from the top, at least one: the air is so much hotter than it says; below 0 it is colder. */

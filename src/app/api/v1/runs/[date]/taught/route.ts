@@ -1,0 +1,18 @@
+import { findTaught, listDayFigures } from "@/core/run";
+import { getStore } from "@/data/getStore";
+import { loadRun } from "../../../../../loadRun";
+import { stored } from "../../../../stored";
+import { refuseNoRun } from "../refuseNoRun";
+
+interface Context {
+  readonly params: Promise<{ readonly date: string }>;
+}
+
+/** What a day's run taught: each habit of which it has a figure, before it and after it, the one that moved most first. */
+export const GET = stored(async (_: Request, { params }: Context): Promise<Response> => {
+  const { date } = await params;
+  const run = loadRun(date);
+  if (!run) return refuseNoRun(date);
+  const past = { habits: getStore().habits.know(date) };
+  return Response.json({ taught: findTaught(past, listDayFigures(run.sheet, run.events)) });
+});
