@@ -1,5 +1,5 @@
 import { CUSTARD_CORE_C } from "@/core/cautions";
-import { computeCoreC } from "@/core/heat";
+import { readFilmCore } from "@/core/heat";
 import { toHabitId, toPaceKey, type HabitId } from "@/core/habits";
 import { toHeatFactor, toHeatHabit, toJobFactor, toJobHabit } from "@/core/plan";
 import {
@@ -74,10 +74,7 @@ export function simulateBaker(
   const readCore = (job: JobSheet, begunMin: number): number | null => {
     const { rest, window } = job.targets;
     const mixedMin = rest ? ends.get(rest.fromTaskId) : undefined;
-    if (rest && mixedMin !== undefined) {
-      const request = { ...rest.request, filmFactors: { [rest.place]: truth.film } };
-      return computeCoreC(request, rest.place, begunMin - mixedMin);
-    }
+    if (rest && mixedMin !== undefined) return readFilmCore(rest.cores, truth.film, begunMin - mixedMin);
     return window && (window.lowC + window.highC) / 2;
   };
   const factorOf = (job: JobSheet): number => {

@@ -114,9 +114,13 @@ function inTheCold(
   ];
 }
 
-/** A rest as it was: turned over half way where that is done. */
-export const toRestStays = (request: ReadinessRequest, place: ColdPlace, restedMin: number): Stay[] =>
-  inTheCold(request, place, request.turned && place === "freezer" ? restedMin / 2 : 0, restedMin);
+/** A rest that was planned, and may have taken longer: turned over half way of its plan where that is done. */
+export const toRestStays = (
+  request: ReadinessRequest,
+  place: ColdPlace,
+  plannedMin: number,
+  minutes: number,
+): Stay[] => inTheCold(request, place, request.turned && place === "freezer" ? plannedMin / 2 : 0, minutes);
 
 function restCold(request: ReadinessRequest, place: ColdPlace): ColdRest {
   const { window, mixedC, turned } = request;

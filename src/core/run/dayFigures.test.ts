@@ -1,4 +1,4 @@
-import { computeCoreC } from "../heat";
+import { readFilmCore } from "../heat";
 import { planDay } from "../plan";
 import { createRandom } from "../seededRandom";
 import { listDemoWorld } from "@/demo";
@@ -97,7 +97,7 @@ test("a rolling tells thickness, what its blanks came to, and by its core how th
   const first = sheet.jobs.find(({ targets }) => targets.rest)!;
   const { thicknessMm, blankMm, rest } = first.targets;
   const { taskId } = first;
-  const coreC = computeCoreC({ ...rest!.request, filmFactors: { fridge: 0.8 } }, "fridge", 50);
+  const coreC = readFilmCore(rest!.cores, 0.8, 50)!;
   const measured = (measure: string, value: number) =>
     happens(401, taskId, { kind: "measured", measure, value });
   const figures = listDayFigures(sheet, [

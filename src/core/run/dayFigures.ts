@@ -86,7 +86,8 @@ function listHands(
 }
 
 /** Of what a job is. */
-const readName = ({ about, title }: JobSheet): string => about.split(",")[0] || title;
+const readName = ({ formulaName, about, title }: JobSheet): string =>
+  formulaName ?? (about.split(",")[0] || title);
 
 /** How thick a dough was rolled, and what its blanks came to. */
 function listRolled(job: JobSheet, { measured }: TaskRun, { cuts }: RunSheet): DayFigure[] {
@@ -113,7 +114,7 @@ function listFilm(job: JobSheet, { begunMin, measured }: TaskRun, { tasks }: Run
   const coreC = measured.find(({ measure }) => measure === "coreC")?.value;
   if (!rest || begunMin === null || mixedMin === null || mixedMin === undefined || coreC === undefined)
     return [];
-  const film = findFilm(rest.request, rest.place, begunMin - mixedMin, coreC);
+  const film = findFilm(rest.cores, begunMin - mixedMin, coreC);
   if (film === null) return [];
   const name = rest.place === "fridge" ? "Fridge" : "Freezer";
   return [
@@ -172,12 +173,16 @@ function listPortions(job: JobSheet, measured: TaskRun["measured"], { pieces }: 
 
 /** What a dough took of its liquid, against its formula as written. */
 function listLiquid(job: JobSheet, { pouredG, doneMin }: TaskRun): DayFigure[] {
-  const { formulaId, liquid, weighing, about: of } = job;
+  const { formulaId, liquid, weighing } = job;
   const plannedG = weighing.find(({ line }) => line.lineId === liquid?.lineId)?.line.massG ?? 0;
   if (formulaId === null || plannedG <= 0 || pouredG <= 0 || doneMin === null) return [];
-  const name = of.split(",")[0] ?? formulaId;
   return [
-    { habit: toHabitId("liquid", formulaId), name, ...about(job), value: Math.log(pouredG / plannedG) },
+    {
+      habit: toHabitId("liquid", formulaId),
+      name: readName(job),
+      ...about(job),
+      value: Math.log(pouredG / plannedG),
+    },
   ];
 }
 
@@ -216,7 +221,7 @@ function listLogged(sheet: RunSheet, events: readonly RunEvent[]): DayFigure[] {
       );
       return {
         habit: toHabitId("blanks", doughId),
-        name: own[0]?.about.split(",")[0] ?? doughId,
+        name: own[0] ? readName(own[0]) : doughId,
         source: id,
         taskIds: own.map(({ taskId }) => taskId),
         value: toShareLog(got, planned),

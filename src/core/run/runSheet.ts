@@ -1,5 +1,6 @@
 import { CUSTARD_CORE_C } from "../cautions";
 import type { CutSheet } from "../cutting";
+import { tabulateFilm, type ColdPlace, type FilmTable } from "../heat";
 import { computeBox } from "../shape";
 import type { FormedPiece } from "../forming";
 import type { WeighStep } from "../formula";
@@ -12,7 +13,6 @@ import type {
   DayBook,
   DayCut,
   DayPlan,
-  DoughRest,
   PiecePlan,
   Station,
   TaskKind,
@@ -37,6 +37,8 @@ export interface JobSheet {
   readonly station: Station;
   readonly pieceId: string | null;
   readonly formulaId: string | null;
+  /** What it is called; sheets frozen before it was kept have none. */
+  readonly formulaName?: string | null;
   /** Of a rolling: the cut it belongs to. */
   readonly cutId: string | null;
   /** Who it was planned for: 0 the baker, 1 the helper. */
@@ -85,8 +87,12 @@ export interface JobTargets {
   readonly thicknessMm?: number | null;
   /** Across the first outline of a sheet once it relaxed, by what its dough says it pulls back, mm. */
   readonly blankMm?: number | null;
-  /** Of a dough that rests until its core can be rolled: what the model was asked, from the end of which job. */
-  readonly rest?: (NonNullable<DoughRest["model"]> & { readonly fromTaskId: string }) | null;
+  /** Of a dough that rests until its core can be rolled: where, from the end of which job, and how its core falls. */
+  readonly rest?: {
+    readonly place: ColdPlace;
+    readonly fromTaskId: string;
+    readonly cores: FilmTable;
+  } | null;
   /** Of a dough as it is rolled. */
   readonly window: { readonly lowC: number; readonly highC: number } | null;
   /** Of a custard as it is cooked or baked, at its core. */
@@ -245,6 +251,7 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
     station,
     pieceId,
     formulaId,
+    formulaName: (cut?.dough ?? batch?.formula)?.name ?? null,
     cutId,
     person,
     pieces,
@@ -304,7 +311,14 @@ function freezeRolling(
   return {
     thicknessMm,
     blankMm: role ? computeBox(role.outline).widthMm * (1 - springBackShare) : null,
-    rest: model && mix && index === 1 ? { ...model, fromTaskId: mix.taskId } : null,
+    rest:
+      model && mix && index === 1
+        ? {
+            place: model.place,
+            fromTaskId: mix.taskId,
+            cores: tabulateFilm({ ...model.request, filmFactors: {} }, model.place, mix.minWaitMin),
+          }
+        : null,
   };
 }
 
