@@ -50,6 +50,11 @@ export function readHabits(before: string): ToldHabit[] {
 function nameHabit(kind: HabitKindId, key: string, names: ReadonlyMap<string, string>): string {
   const nameOf = (id: string) => names.get(id) ?? id;
   if (kind === "hands") return tellWork(key, nameOf);
+  if (kind === "person") return key === "1" ? "Helper" : "Baker";
+  if (kind === "oven") {
+    const [oven = key, deck] = key.split("#");
+    return deck === undefined ? nameOf(oven) : `${nameOf(oven)}, deck ${deck}`;
+  }
   if (kind === "film") return key === "freezer" ? "Freezer" : "Fridge";
   if (kind === "heat") {
     const [piece = "", machine = ""] = key.split("@");

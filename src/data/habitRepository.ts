@@ -242,7 +242,7 @@ export function createHabits(db: Database.Database): Habits {
 }
 
 /** Hands, ovens and cold places belong to every day. */
-const ofAllBooks: ReadonlySet<HabitKindId> = new Set(["hands", "oven", "film"]);
+const ofAllBooks: ReadonlySet<HabitKindId> = new Set(["hands", "oven", "film", "heatUp", "heater", "person"]);
 
 function isOf(habit: HabitId, book: ReadonlySet<string>): boolean {
   const { kind, key } = readHabitId(habit) ?? {};

@@ -244,6 +244,7 @@ export const runLimits = {
   roomC: limit("Room", "°C", -20, 60, 1),
   thicknessMm: limit("Thickness", "mm", 0.2, 60, 0.1),
   blankMm: limit("Blank", "mm", 5, 600, 0.5),
+  heatUpMin: limit("To heat up", "min", 1, 240, 1),
   mode: limit("Way", "", 0, 20, 1),
 } as const;
 
@@ -256,6 +257,9 @@ export const measureLimits: Readonly<Record<Measure, Limit>> = {
   roomC: runLimits.roomC,
   thicknessMm: runLimits.thicknessMm,
   blankMm: runLimits.blankMm,
+  trimG: runLimits.massG,
+  heatUpMin: runLimits.heatUpMin,
+  oilLowC: runLimits.heatC,
   cutCount: runLimits.count,
 };
 

@@ -85,6 +85,44 @@ export const habitKinds = {
     scale: "share",
     prior: { mean: 0, sd: 0.3, ...worth },
   },
+  // A burner or an element ages; what a plate says is mostly near it.
+  heater: {
+    least: 0.2,
+    most: 4,
+    what: "of its heater’s power",
+    scale: "share",
+    prior: { mean: 0, sd: 0.12, ...worth },
+  },
+  heatUp: {
+    least: 0.3,
+    most: 4,
+    what: "minutes to heat up",
+    scale: "share",
+    prior: { mean: 0, sd: 0.15, ...worth },
+  },
+  trim: {
+    least: 0.2,
+    most: 5,
+    what: "trim off a sheet",
+    scale: "share",
+    prior: { mean: 0, sd: 0.15, ...worth },
+  },
+  // Two people of one kitchen, against what both are known to take.
+  person: {
+    least: 0.1,
+    most: 10,
+    what: "minutes against what the house takes",
+    scale: "share",
+    prior: { mean: 0, sd: 0.15, ...worth },
+  },
+  // One in twenty is over and kept, and no day is like the other.
+  left: {
+    least: 0,
+    most: 1,
+    what: "over and kept",
+    scale: "share",
+    prior: { mean: Math.log(0.05), sd: 0.8, ...worth },
+  },
   sold: {
     least: 0,
     most: 1,

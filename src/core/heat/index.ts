@@ -22,6 +22,7 @@ export {
   type KnownBake,
 } from "./bakeScale";
 export { convertBake, ovenKindFacts, ovenKinds, type OvenKind } from "./ovenKind";
+export { findHeater } from "./heater";
 export { findFilm, readFilmCore, tabulateFilm, type FilmTable } from "./film";
 export { chillPiece, type PieceChill, type PieceChillRequest } from "./chillPiece";
 export { coolPiece, type Cooling, type CoolingRequest } from "./cooling";

@@ -42,9 +42,10 @@ export { tellStep, type ToldStep } from "./result/tellStep";
 export { assignTakings, type StepTakings } from "./piece/stepTakes";
 export { addDays } from "./book/calendar";
 export { toReadinessRequest } from "./batch/restDough";
+export { toPersonHabit } from "./result/forecastDay";
 export { toFilmHabit, toRelaxedHabit, toThicknessHabit } from "./kit/learnedDough";
 export { toJobFactor, toJobHabit } from "./tasks/paceTasks";
-export { toHeatFactor, toHeatHabit, toOvenHabit } from "./kit/learnedHeat";
+export { toHeaterHabit, toHeatFactor, toHeatHabit, toHeatUpHabit, toOvenHabit } from "./kit/learnedHeat";
 export { closeLarder, giveBack, LEAST_KEPT_G, takeUse } from "./larder/leftovers";
 export { blanksKeepDays, toLarderItem } from "./larder/makeAhead";
 export {

@@ -50,7 +50,11 @@ export function planDay(written: DayBook): DayPlan {
   const problem =
     drafts.length > 0 ? toScheduleProblem(drafts, kit, book.day, book.kitchen.roomC, openMin) : null;
   const pressed = problem && followSchedule(problem, book.day.laid);
-  const forecastOf = (laid: Schedule) => problem && forecastDay(drafts, problem, laid, works, book.past);
+  const people = (laid: Schedule) => assignPeople(placeDrafts(drafts, laid), book.day.helper);
+  const forecastOf = (laid: Schedule) => {
+    const personOf = new Map(people(laid).map(({ id, person }) => [id, person]));
+    return problem && forecastDay(drafts, problem, laid, works, book.past, personOf);
+  };
   const reserved =
     book.day.keepsReserve && problem && pressed
       ? keepReserve(problem, book.day.laid, pressed, forecastOf)
@@ -63,7 +67,7 @@ export function planDay(written: DayBook): DayPlan {
       ...findLateness(schedule, drafts, openMin),
       ...findKitDoubts(schedule, drafts, kit, openMin),
     );
-  const tasks = schedule ? assignPeople(placeDrafts(drafts, schedule), book.day.helper) : [];
+  const tasks = schedule ? people(schedule) : [];
   return {
     shaped: shapeBook(book, context, problems),
     analyses,

@@ -1,4 +1,4 @@
-import { readFilmCore } from "../heat";
+import { findHeater, fryLoad, readFilmCore } from "../heat";
 import { planDay } from "../plan";
 import { createRandom } from "../seededRandom";
 import { listDemoWorld } from "@/demo";
@@ -117,6 +117,65 @@ test("a rolling tells thickness, what its blanks came to, and by its core how th
   expect(find(figures, "film")[0]!.value).toBeCloseTo(Math.log(0.8), 2);
   // Not mixed, or not begun: nobody knows how long it lay.
   expect(find(listDayFigures(sheet, [measured("coreC", coreC)]), "film")).toEqual([]);
+});
+
+const market = toDayBook(toTable(listDemoWorld()), "2026-12-05", null)!;
+const marketSheet = freezeRun(planDay(market), market)!;
+const read = (job: { taskId: string }, measure: string, value: number, part?: string) =>
+  happens(401, job.taskId, { kind: "measured", measure, value, ...(part && { part }) });
+
+test("deck by deck an oven is off; how long it took to heat up, and what came off a sheet, against the kit and the plan", () => {
+  const twoDecks = sheet.jobs.find(({ targets }) => targets.decksC && targets.heatUpMin)!;
+  const { decksC, heatUpMin, machineId } = twoDecks.targets;
+  const figures = listDayFigures(sheet, [
+    read(twoDecks, "ovenC", decksC![0]! + 12, "deck 1"),
+    read(twoDecks, "ovenC", decksC![1]! - 5, "deck 2"),
+    read(twoDecks, "heatUpMin", heatUpMin! * 1.3),
+  ]);
+  expect(find(figures, "oven").map(({ habit, name, value }) => [habit, name, value])).toEqual([
+    [`oven:${machineId}#1`, "Two-deck oven, deck 1", 12],
+    [`oven:${machineId}#2`, "Two-deck oven, deck 2", -5],
+  ]);
+  expect(find(figures, "heatUp")[0]!.value).toBeCloseTo(Math.log(1.3), 9);
+  const roll = sheet.jobs.find(({ targets }) => targets.trimG)!;
+  const [trim] = find(listDayFigures(sheet, [read(roll, "trimG", roll.targets.trimG! * 1.2)]), "trim");
+  expect(trim!.value).toBeCloseTo(Math.log(1.2), 9);
+});
+
+test("a full basket that made its oil colder than reckoned tells of a weak heater; a small one tells nothing", () => {
+  const fry = [...sheet.jobs, ...marketSheet.jobs].find(({ targets }) => targets.fry)!;
+  const { bath, load } = fry.targets.fry!;
+  const of = sheet.jobs.includes(fry) ? sheet : marketSheet;
+  const weak = fryLoad({ ...bath, heaterW: bath.heaterW * 0.8 }, load);
+  expect(weak.ok).toBe(true);
+  const lowestC = weak.ok ? weak.value.lowestC : NaN;
+  const [heater] = find(listDayFigures(of, [read(fry, "oilLowC", lowestC)]), "heater");
+  expect(heater!.value).toBeCloseTo(Math.log(0.8), 1);
+  expect(find(listDayFigures(of, [read(fry, "oilLowC", 300)]), "heater")).toEqual([]);
+  expect(findHeater(bath, { ...load, pieces: 1, pieceMm2: 10 }, bath.setC - 3)).toBeNull();
+});
+
+test("where two work each has a pace of their own against what is planned for both; what is kept is told by its share", () => {
+  const roll = marketSheet.jobs.find(({ kind, plannedMin }) => kind === "roll" && plannedMin >= 5)!;
+  const worked = (person: number, factor: number) => [
+    happens(400, roll.taskId, { kind: "begun", person }),
+    happens(400, roll.taskId, { kind: "moved", person }),
+    happens(400 + roll.plannedMin * factor, roll.taskId, { kind: "done", person }),
+  ];
+  const personOf = (person: number) => find(listDayFigures(marketSheet, worked(person, 1.2)), "person")[0]!;
+  expect(personOf(0)).toMatchObject({ habit: "person:0", name: "Baker" });
+  expect(personOf(1)).toMatchObject({ habit: "person:1", name: "Helper" });
+  expect(personOf(1).value).toBeCloseTo(Math.log(1.2), 9);
+  // Where the baker is alone there is nobody to be told apart from.
+  expect(find(listDayFigures(sheet, baked(1, 0)), "person")).toEqual([]);
+  const { refId, kind } = sheet.larder.left.find((each) => each.kind === "dough")!;
+  const madeG = sheet.jobs
+    .filter(({ formulaId }) => formulaId === refId)
+    .flatMap(({ weighing }) => weighing)
+    .reduce((sum, { line }) => sum + line.massG, 0);
+  const kept = { larderKind: kind, refId, massG: madeG / 10, count: 0, useBy: "2026-12-01" };
+  const [left] = find(listDayFigures(sheet, [happens(900, "", { kind: "left", ...kept })]), "left");
+  expect(left!.value).toBeCloseTo(Math.log(0.1), 9);
 });
 
 test("work of hands alone is timed by its kind or its formula; what takes a moment is not", () => {

@@ -1,15 +1,19 @@
 import { findImplausible, tellWork, toHabitId, toPaceKey, toShareLog, type HabitId } from "../habits";
-import { findFilm } from "../heat";
+import { findFilm, findHeater } from "../heat";
 import {
   toFilmHabit,
+  toHeaterHabit,
   toHeatFactor,
   toHeatHabit,
+  toHeatUpHabit,
   toJobFactor,
   toJobHabit,
   toOvenHabit,
+  toPersonHabit,
   toRelaxedHabit,
   toThicknessHabit,
 } from "../plan";
+import { readDeckPart } from "./askedMeasures";
 import { adjustRun } from "./adjustRun";
 import type { RunEvent } from "./event";
 import { foldRun, UNTOUCHED, type RunState, type TaskRun } from "./foldRun";
@@ -57,14 +61,16 @@ export function listAllFigures(frozen: RunSheet, events: readonly RunEvent[]): D
     return [
       ...listHands(job, run, planned, frozen),
       ...listHeat(job, run, planned, frozen),
-      ...listRolled(job, run, frozen),
+      ...(frozen.hasHelper ? listPerson(job, run, planned) : []),
+      ...listMeasured(job, run, frozen),
+      ...listHeater(job, run, frozen),
       ...listFilm(job, run, state),
       ...listOven(job, run.measured, frozen),
       ...listPortions(job, run.measured, frozen),
       ...listLiquid(job, run),
     ];
   });
-  return [...ofJobs, ...listLogged(frozen, events), ...listSold(frozen, state)];
+  return [...ofJobs, ...listLogged(frozen, events), ...listSold(frozen, state), ...listKept(frozen, state)];
 }
 
 /** Below so many minutes a clock that is touched with floury hands tells nothing. */
@@ -89,22 +95,48 @@ function listHands(
 const readName = ({ formulaName, about, title }: JobSheet): string =>
   formulaName ?? (about.split(",")[0] || title);
 
-/** How thick a dough was rolled, and what its blanks came to. */
-function listRolled(job: JobSheet, { measured }: TaskRun, { cuts }: RunSheet): DayFigure[] {
+/** What was measured of a job against what was meant: a ruler's, a scale's, a clock's. */
+function listMeasured(job: JobSheet, { measured }: TaskRun, { cuts, machines }: RunSheet): DayFigure[] {
   const doughId = cuts.find(({ id }) => id === job.cutId)?.doughId;
-  const { thicknessMm, blankMm } = job.targets;
-  if (doughId === undefined) return [];
-  return (
-    [
-      [toThicknessHabit(doughId), "thicknessMm", thicknessMm],
-      [toRelaxedHabit(doughId), "blankMm", blankMm],
-    ] as const
-  ).flatMap(([habit, wanted, targetMm]): DayFigure[] => {
-    const read = measured.flatMap(({ measure, value }) => (measure === wanted && value > 0 ? [value] : []));
-    if (!targetMm || read.length === 0) return [];
-    const meanMm = read.reduce((sum, each) => sum + each, 0) / read.length;
-    return [{ habit, name: readName(job), ...about(job), value: Math.log(meanMm / targetMm) }];
+  const { thicknessMm, blankMm, trimG, heatUpMin, machineId } = job.targets;
+  const machine = machines.find(({ resourceId }) => resourceId.endsWith(`:${machineId}`));
+  const ofDough = doughId === undefined ? null : readName(job);
+  const asked = [
+    { habit: toThicknessHabit(doughId ?? ""), name: ofDough, measure: "thicknessMm", meant: thicknessMm },
+    { habit: toRelaxedHabit(doughId ?? ""), name: ofDough, measure: "blankMm", meant: blankMm },
+    { habit: toHabitId("trim", doughId ?? ""), name: ofDough, measure: "trimG", meant: trimG },
+    {
+      ...{ habit: toHeatUpHabit(machineId ?? ""), name: machine?.name ?? null },
+      ...{ measure: "heatUpMin", meant: heatUpMin },
+    },
+  ] as const;
+  return asked.flatMap(({ habit, name, measure, meant }): DayFigure[] => {
+    const read = measured.flatMap((each) => (each.measure === measure && each.value > 0 ? [each.value] : []));
+    if (name === null || !meant || read.length === 0) return [];
+    const mean = read.reduce((sum, each) => sum + each, 0) / read.length;
+    return [{ habit, name, ...about(job), value: Math.log(mean / meant) }];
   });
+}
+
+/** What a fryer's heater gave, by how cold a full basket made its oil. */
+function listHeater(job: JobSheet, { measured }: TaskRun, { machines }: RunSheet): DayFigure[] {
+  const { fry, machineId } = job.targets;
+  const lowestC = measured.findLast(({ measure }) => measure === "oilLowC")?.value;
+  const machine = machines.find(({ resourceId }) => resourceId.endsWith(`:${machineId}`));
+  if (!fry || machineId === null || !machine || lowestC === undefined) return [];
+  const factor = findHeater(fry.bath, fry.load, lowestC);
+  if (factor === null) return [];
+  return [{ habit: toHeaterHabit(machineId), name: machine.name, ...about(job), value: Math.log(factor) }];
+}
+
+/** Minutes of whoever had the job, against what the plan gave it for all hands. */
+function listPerson(job: JobSheet, { begunMin, doneMin, person }: TaskRun, planned: number): DayFigure[] {
+  const isByHand = toJobHabit(job) !== null || job.kind === "fill" || job.kind === "seal";
+  const took = begunMin !== null && doneMin !== null ? doneMin - begunMin : 0;
+  if (!isByHand || took < LEAST_MIN || planned < LEAST_TIMED_MIN) return [];
+  const who = person ?? job.person;
+  const value = Math.log(took / planned);
+  return [{ habit: toPersonHabit(who), name: who === 0 ? "Baker" : "Helper", ...about(job), value }];
 }
 
 /** How readily a cold place took heat out of a dough: by its core as it was rolled. */
@@ -146,13 +178,27 @@ function listHeat(
   return [{ habit, name, ...about(job), value: Math.log((took / planned) * byPlan) }];
 }
 
+/** Air off the kit's, of an oven or of the deck that was read. */
 function listOven(job: JobSheet, measured: TaskRun["measured"], { machines }: RunSheet): DayFigure[] {
-  const { machineId, airC } = job.targets;
-  const readC = measured.findLast(({ measure }) => measure === "ovenC")?.value;
+  const { machineId, airC, decksC } = job.targets;
   const machine = machines.find(({ resourceId }) => resourceId.endsWith(`:${machineId}`));
-  if (job.kind !== "bake" || machineId === null || !machine || readC === undefined || airC === null)
-    return [];
-  return [{ habit: toOvenHabit(machineId), name: machine.name, ...about(job), value: readC - airC }];
+  if (job.kind !== "bake" || machineId === null || !machine || airC === null) return [];
+  const lastOf = new Map(
+    measured.flatMap(({ measure, value, part }) =>
+      measure === "ovenC" ? [[readDeckPart(part), value] as const] : [],
+    ),
+  );
+  return [...lastOf].map(([deck, readC]): DayFigure => {
+    const meantC = deck === null ? airC : (decksC?.[deck - 1] ?? airC);
+    const ofDeck = decksC && deck !== null && deck <= decksC.length ? deck : null;
+    return {
+      habit: toOvenHabit(machineId, ofDeck),
+      name: ofDeck === null ? machine.name : `${machine.name}, deck ${ofDeck}`,
+      source: ofDeck === null ? job.taskId : `${job.taskId} ${ofDeck}`,
+      taskIds: [job.taskId],
+      value: readC - meantC,
+    };
+  });
 }
 
 function listPortions(job: JobSheet, measured: TaskRun["measured"], { pieces }: RunSheet): DayFigure[] {
@@ -244,3 +290,25 @@ const listSold = (sheet: RunSheet, state: RunState): DayFigure[] =>
           },
         ],
   );
+
+/** A share below this is nothing kept, and nothing has no logarithm. */
+const LEAST_KEPT_SHARE = 0.01;
+
+/** Of a dough or filling that was made so much was said to be over and kept. */
+function listKept(sheet: RunSheet, state: RunState): DayFigure[] {
+  return readClosing(sheet, state).left.flatMap(({ kind, refId, label, massG, isSaid }): DayFigure[] => {
+    const jobs = sheet.jobs.filter(({ formulaId }) => formulaId === refId);
+    const madeG = jobs.flatMap(({ weighing }) => weighing).reduce((sum, { line }) => sum + line.massG, 0);
+    if (!isSaid || (kind !== "dough" && kind !== "filling") || madeG <= 0) return [];
+    const share = Math.min(Math.max(massG / madeG, LEAST_KEPT_SHARE), 1);
+    return [
+      {
+        habit: toHabitId("left", refId),
+        name: label,
+        source: `left-${refId}`,
+        taskIds: [],
+        value: Math.log(share),
+      },
+    ];
+  });
+}

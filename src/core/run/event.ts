@@ -24,6 +24,9 @@ export const measures = [
   "roomC",
   "thicknessMm",
   "blankMm",
+  "trimG",
+  "heatUpMin",
+  "oilLowC",
   "cutCount",
 ] as const;
 export type Measure = (typeof measures)[number];

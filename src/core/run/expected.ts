@@ -1,9 +1,12 @@
 import { knowHabit, tellFigure, toHabitId, toPaceKey, type HabitId } from "../habits";
 import {
   toFilmHabit,
+  toHeaterHabit,
   toHeatHabit,
+  toHeatUpHabit,
   toJobHabit,
   toOvenHabit,
+  toPersonHabit,
   toRelaxedHabit,
   toThicknessHabit,
   type DayBook,
@@ -28,7 +31,12 @@ export function freezeExpected(plan: DayPlan, book: DayBook): ExpectedFigures {
   const ids = new Set<HabitId>([
     ...plan.tasks.flatMap(({ kind, pieceId, machineId }) =>
       (kind === "bake" || kind === "fry") && pieceId !== null && machineId !== null
-        ? [toHeatHabit(pieceId, machineId), ...(kind === "bake" ? [toOvenHabit(machineId)] : [])]
+        ? [
+            toHeatHabit(pieceId, machineId),
+            ...(kind === "bake"
+              ? [toOvenHabit(machineId), toHeatUpHabit(machineId), ...listDecks(plan, machineId)]
+              : [toHeaterHabit(machineId)]),
+          ]
         : [],
     ),
     ...plan.lines.flatMap(({ piece, works }) => [
@@ -38,12 +46,15 @@ export function freezeExpected(plan: DayPlan, book: DayBook): ExpectedFigures {
       toHabitId("hands", toPaceKey("close", works.close.style)),
     ]),
     ...plan.doughs.map(({ formula }) => toHabitId("liquid", formula.id)),
+    ...[...plan.doughs, ...plan.fillings].map(({ formula }) => toHabitId("left", formula.id)),
     ...plan.cuts.flatMap(({ dough }) => [
       toHabitId("blanks", dough.id),
       toThicknessHabit(dough.id),
       toRelaxedHabit(dough.id),
+      toHabitId("trim", dough.id),
     ]),
     ...plan.tasks.flatMap((task) => toJobHabit(task) ?? []),
+    ...(book.day.helper ? [toPersonHabit(0), toPersonHabit(1)] : []),
     ...plan.doughs.flatMap(({ rest }) => (rest?.model ? [toFilmHabit(rest.model.place)] : [])),
   ]);
   return Object.fromEntries(
@@ -54,3 +65,8 @@ export function freezeExpected(plan: DayPlan, book: DayBook): ExpectedFigures {
     }),
   );
 }
+
+const listDecks = ({ ovens }: DayPlan, machineId: string): HabitId[] =>
+  (ovens.find(({ id }) => id === machineId)?.deckOffsetsC ?? []).flatMap((_, i, all) =>
+    all.length > 1 ? [toOvenHabit(machineId, i + 1)] : [],
+  );

@@ -1,6 +1,6 @@
 import { CUSTARD_CORE_C } from "../cautions";
 import type { CutSheet } from "../cutting";
-import { tabulateFilm, type ColdPlace, type FilmTable } from "../heat";
+import { tabulateFilm, type ColdPlace, type FilmTable, type FryLoad, type OilBath } from "../heat";
 import { computeBox } from "../shape";
 import type { FormedPiece } from "../forming";
 import type { WeighStep } from "../formula";
@@ -79,12 +79,20 @@ export interface JobTargets {
   readonly endC: number | null;
   /** What the air of the oven should be then by the kit, which knows what its decks are off. */
   readonly airC: number | null;
+  /** Of an oven of several decks, deck by deck from the top: what the air of each should be then by the kit. */
+  readonly decksC?: readonly number[] | null;
+  /** From a cold oven to its setting by the kit, of the first bake in it; min. */
+  readonly heatUpMin?: number | null;
+  /** Of a basket: what the model was asked by the kit. */
+  readonly fry?: { readonly bath: OilBath; readonly load: FryLoad } | null;
   /** What it is wanted to be: by the kit and by what the log has beyond that. */
   readonly wantedC: number | null;
   /** Of the main filling, each. */
   readonly portionG: number | null;
   /** Rolled to, mm. */
   readonly thicknessMm?: number | null;
+  /** Off the sheet by the plan, g. */
+  readonly trimG?: number | null;
   /** Across the first outline of a sheet once it relaxed, by what its dough says it pulls back, mm. */
   readonly blankMm?: number | null;
   /** Of a dough that rests until its core can be rolled: where, from the end of which job, and how its core falls. */
@@ -276,6 +284,8 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
       wantedC: task.heat ? task.heat.endC + findMeanOffC(plan.ovens, task.machineId) : null,
       portionG: kind === "fill" ? (line?.portion.massG ?? null) : null,
       window: kind === "roll" && cut ? { lowC: cut.dough.window.lowC, highC: cut.dough.window.highC } : null,
+      ...(task.heat ? freezeOven(task, plan, book) : {}),
+      fry: freezeFry(task, line, book),
       ...(kind === "roll" && cut ? freezeRolling(task, cut, plan, book) : {}),
       custardC: isCustard(task, line, steps, book) ? CUSTARD_CORE_C : null,
     },
@@ -292,16 +302,45 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
   };
 }
 
+/** What an oven's decks and its heating up are measured against. */
+function freezeOven(
+  { id, heat, machineId }: DayPlan["tasks"][number],
+  { tasks }: DayPlan,
+  { ovens, kitchen: { roomC } }: DayBook,
+): Pick<JobTargets, "decksC" | "heatUpMin"> {
+  const oven = ovens.find((each) => each.id === machineId);
+  if (!oven || !heat) return {};
+  const isFirst = tasks.find((task) => task.heat && task.machineId === machineId)?.id === id;
+  const { deckOffsetsC, heatUpCPerMin } = oven;
+  return {
+    decksC: deckOffsetsC.length > 1 ? deckOffsetsC.map((offC) => heat.endC + offC) : null,
+    heatUpMin: isFirst ? Math.max(heat.startC - roomC, 0) / heatUpCPerMin : null,
+  };
+}
+
+/** A full basket against the fryer as the kit has it. */
+function freezeFry(
+  { kind, machineId, pieces }: DayPlan["tasks"][number],
+  line: PiecePlan | null,
+  { fryers }: DayBook,
+): JobTargets["fry"] {
+  const fried = kind === "fry" ? line?.fries.find(({ fryer }) => fryer.id === machineId) : null;
+  const written = fryers.find(({ id }) => id === machineId);
+  if (!fried || !written || pieces < fried.perBasket) return null;
+  return { bath: { ...fried.bath, heaterW: written.heaterW }, load: fried.load };
+}
+
 /** What a rolling is measured against. */
 function freezeRolling(
   { index, id }: DayPlan["tasks"][number],
   { dough, thicknessMm, plan: { sheets, portioning }, roles }: DayCut,
   { doughs, problem }: DayPlan,
   { formulas }: DayBook,
-): Pick<JobTargets, "thicknessMm" | "blankMm" | "rest"> {
+): Pick<JobTargets, "thicknessMm" | "blankMm" | "trimG" | "rest"> {
   const written = formulas.find((formula) => formula.id === dough.id);
   const springBackShare = written?.kind === "dough" ? written.springBackShare : dough.springBackShare;
-  const uses = portioning ? [] : (sheets[index - 1]?.parts ?? []).flatMap((part) => part.uses);
+  const sheet = portioning ? undefined : sheets[index - 1];
+  const uses = (sheet?.parts ?? []).flatMap((part) => part.uses);
   const role = roles.find(({ demandId }) => demandId === uses[0]?.demandId);
   const model = doughs.find(({ formula }) => formula.id === dough.id)?.rest?.model ?? null;
   // The first piece comes straight out of the cold; what is set on the bench before is warmer.
@@ -310,6 +349,7 @@ function freezeRolling(
     ?.after.find(({ taskId }) => taskId === `mix:${dough.id}`);
   return {
     thicknessMm,
+    trimG: sheet?.trimG ?? null,
     blankMm: role ? computeBox(role.outline).widthMm * (1 - springBackShare) : null,
     rest:
       model && mix && index === 1

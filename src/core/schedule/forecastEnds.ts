@@ -7,6 +7,8 @@ export interface TaskSpread {
   /** Of the logarithm of its minutes, one standard deviation; how far the group strays, and the task by itself. */
   readonly groupSd: number;
   readonly ownSd: number;
+  /** By so much whoever does it is slower than planned for all, of the logarithm; nothing said is 0. */
+  readonly slowerLog?: number;
 }
 
 /** When something ends: as likely before as after `likelyMin`, nine times in ten by `mostMin`. */
@@ -56,6 +58,7 @@ export function forecastEnds(
   const spreadOf = ({ taskId }: PlacedTask) => spreads.get(taskId);
   const groupSd = Float64Array.from(order, (task) => spreadOf(task)?.groupSd ?? 0);
   const ownSd = Float64Array.from(order, (task) => spreadOf(task)?.ownSd ?? 0);
+  const slowerLog = Float64Array.from(order, (task) => spreadOf(task)?.slowerLog ?? 0);
   const groupOf = Int32Array.from(order, (task) => Math.max(groups.indexOf(spreadOf(task)?.group ?? ""), 0));
   const startMin = Float64Array.from(order, (task) => task.startMin);
   const lengthMin = Float64Array.from(order, (task) => task.endMin - task.startMin);
@@ -66,7 +69,7 @@ export function forecastEnds(
   for (let morning = 0; morning < MORNINGS; morning++) {
     for (let group = 0; group < strays.length; group++) strays[group] = drawNormal();
     for (let i = 0; i < order.length; i++) {
-      factors[i] = Math.exp(groupSd[i]! * strays[groupOf[i]!]! + ownSd[i]! * drawNormal());
+      factors[i] = Math.exp(slowerLog[i]! + groupSd[i]! * strays[groupOf[i]!]! + ownSd[i]! * drawNormal());
       let start = startMin[i]!;
       for (let link = firstLink[i]!; link < firstLink[i + 1]!; link++) {
         const other = before[link]!;

@@ -103,10 +103,7 @@ function JobForm({
           onCount={(value, part) => void send(correctCount(events, job.taskId, part, value, stamp))}
         />
       )}
-      <MeasureByHand
-        job={job}
-        onMeasured={(measure, value) => tell({ ...about, kind: "measured", measure, value })}
-      />
+      <MeasureByHand job={job} onMeasured={(measured) => tell({ ...about, kind: "measured", ...measured })} />
       <ToldList
         told={events.filter(
           (event) => "taskId" in event && event.taskId === job.taskId && tellEvent(event) !== null,

@@ -7,7 +7,6 @@ import {
   readLotFigures,
   type JobFigure,
   type JobSheet,
-  type Measure,
   type Retimed,
   type RunJob,
   type RunSheet,
@@ -18,7 +17,7 @@ import { CauseList } from "../remedy/CauseList";
 import { CutCounts } from "./CutCounts";
 import { JobPicture } from "./JobPicture";
 import { JobReadings } from "./JobReadings";
-import { MeasureByHand } from "./MeasureByHand";
+import { MeasureByHand, type Measured } from "./MeasureByHand";
 import { canSpeak, speak } from "./sound";
 import type { Remedy } from "./runStore";
 import type { Readings } from "./useReadings";
@@ -41,7 +40,7 @@ interface Props {
   /** So much liquid went into a line of the weigh-out, g. */
   readonly onPoured: (part: string, massG: number) => void;
   /** Read off a scale, a ruler or a thermometer. */
-  readonly onMeasured: (measure: Measure, value: number) => void;
+  readonly onMeasured: (measured: Measured) => void;
   /** So many were really cut; of a sheet with several outlines, of which. */
   readonly onCount: (count: number, demandId: string | null) => void;
   readonly onBegin: (() => void) | null;
@@ -182,7 +181,7 @@ export function JobFace(props: Props) {
             run={run}
             readings={readings}
             inHand={inHand}
-            onSample={(massG) => onMeasured("massG", massG)}
+            onSample={(value) => onMeasured({ measure: "massG", value })}
             onWeighed={onPart}
             onPoured={onPoured}
           />

@@ -1,21 +1,31 @@
 "use client";
 
 import { useId, useState } from "react";
-import { listAsked, type JobSheet, type Measure } from "@/core/run";
+import { listAsked, toDeckPart, type AskedMeasure, type JobSheet, type Measure } from "@/core/run";
 import { formatNumber, parseNumber } from "@/core/units";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { measureLimits } from "@/schemas/limits";
 
 interface Props {
   readonly job: Pick<JobSheet, "kind" | "targets">;
-  readonly onMeasured: (measure: Measure, value: number) => void;
+  readonly onMeasured: (measured: Measured) => void;
 }
 
-const asked: Readonly<Partial<Record<Measure, { readonly what: string; readonly unit: string }>>> = {
+/** A figure of a job; of one deck of its oven by its part. */
+export interface Measured {
+  readonly measure: Measure;
+  readonly value: number;
+  readonly part?: string;
+}
+
+const facts: Readonly<Partial<Record<Measure, { readonly what: string; readonly unit: string }>>> = {
   massG: { what: "One portion", unit: "g" },
   coreC: { what: "Core", unit: "°C" },
   thicknessMm: { what: "Rolled to", unit: "mm" },
   blankMm: { what: "A blank across, once it lies still", unit: "mm" },
+  trimG: { what: "Trim off the sheet", unit: "g" },
+  heatUpMin: { what: "It was hot after", unit: "min" },
+  oilLowC: { what: "Oil at its coldest", unit: "°C" },
   ovenC: { what: "Oven", unit: "°C" },
   oilC: { what: "Oil", unit: "°C" },
 };
@@ -28,12 +38,13 @@ export function MeasureByHand({ job, onMeasured }: Props) {
     <details>
       <summary className="touch quiet flex cursor-pointer items-center text-base">Measured by hand</summary>
       <div className="flex flex-wrap gap-x-6 gap-y-2 pb-2">
-        {all.map(({ measure, meant }) => (
+        {all.map(({ measure, meant, deck }) => (
           <MeasureForm
-            key={measure}
-            measure={measure}
-            meant={meant}
-            onMeasured={(value) => onMeasured(measure, value)}
+            key={`${measure} ${deck}`}
+            asked={{ measure, meant, deck }}
+            onMeasured={(value) =>
+              onMeasured({ measure, value, ...(deck !== null && { part: toDeckPart(deck) }) })
+            }
           />
         ))}
       </div>
@@ -42,20 +53,18 @@ export function MeasureByHand({ job, onMeasured }: Props) {
 }
 
 function MeasureForm({
-  measure,
-  meant,
+  asked: { measure, meant, deck },
   onMeasured,
 }: {
-  readonly measure: Measure;
-  readonly meant: number | null;
+  readonly asked: AskedMeasure;
   readonly onMeasured: (value: number) => void;
 }) {
   const id = useId();
   const [text, setText] = useState("");
   const [said, setSaid] = useState<{ readonly text: string; readonly isFault: boolean } | null>(null);
-  const { what, unit } = asked[measure] ?? { what: measure, unit: "" };
+  const { what, unit } = facts[measure] ?? { what: measure, unit: "" };
   const note = () => {
-    const parsed = parseNumber(text.replace(/\s*(mm|g|°?C)\s*$/i, ""));
+    const parsed = parseNumber(text.replace(/\s*(mm|min|g|°?C)\s*$/i, ""));
     const fault = parsed.ok ? describeLimitFault(parsed.value, measureLimits[measure]) : parsed.failure;
     if (!parsed.ok || fault !== null) return setSaid({ text: fault ?? "", isFault: true });
     setText("");
@@ -71,7 +80,8 @@ function MeasureForm({
       }}
     >
       <label htmlFor={id}>
-        {what}, {unit}
+        {what}
+        {deck !== null && `, deck ${deck}`}, {unit}
       </label>
       <span className="flex gap-2">
         <input

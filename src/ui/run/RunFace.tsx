@@ -101,9 +101,7 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
                   { kind: "done", taskId: job.taskId, part },
                 )
               }
-              onMeasured={(measure, value) =>
-                happen({ kind: "measured", taskId: job.taskId, measure, value })
-              }
+              onMeasured={(measured) => happen({ kind: "measured", taskId: job.taskId, ...measured })}
               onCount={(value, part) =>
                 happen({
                   kind: "measured",

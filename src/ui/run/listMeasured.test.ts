@@ -7,8 +7,9 @@ const fresh = (
   use: PlacedReading["device"]["use"],
   value: number,
   machineId: string | null = null,
+  deck: number | null = null,
 ): PlacedReading => ({
-  device: { id: `${use}/${value}`, source: `${use}/1`, use, machineId, deck: null },
+  device: { id: `${use}/${value}`, source: `${use}/1`, use, machineId, deck },
   state: "fresh",
   value,
 });
@@ -50,4 +51,10 @@ test("what thermometers say of a job is kept with it, each when it tells most: d
   const cooking = { machineId: null, custardC: { lowC: 80, highC: 84 } };
   expect([tell(cooking, "begun"), tell(cooking, "done")]).toEqual([[], [["coreC", 82]]]);
   expect(tell({ machineId: null }, "done")).toEqual([]);
+  // Decks that are told apart are kept apart, the farthest off last.
+  const decks = [fresh("oven", 183, "stone", 1), fresh("oven", 196, "stone", 2)];
+  expect(listMeasured(jobSheet("a", { targets }), "done", { placed: decks, past: new Map() })).toEqual([
+    { kind: "measured", taskId: "a", measure: "ovenC", value: 196, part: "deck 2" },
+    { kind: "measured", taskId: "a", measure: "ovenC", value: 183, part: "deck 1" },
+  ]);
 });

@@ -1,4 +1,4 @@
-import type { JobSheet, Measure } from "@/core/run";
+import { toDeckPart, type JobSheet, type Measure } from "@/core/run";
 import type { DeviceUse } from "@/core/readings";
 import type { Happening } from "./runStore";
 import type { Readings } from "./useReadings";
@@ -32,14 +32,18 @@ export function listMeasured(
       : use === "custard"
         ? custardC !== null
         : machineId !== null && machine === machineId;
-  const found = new Map<Measure, number>();
-  for (const { device, ...reading } of placed) {
+  const found = placed.flatMap(({ device, ...reading }) => {
     const as = kept[device.use];
-    if (as?.moment !== moment || reading.state !== "fresh" || !ofJob(device.use, device.machineId)) continue;
-    const known = found.get(as.measure);
-    const isFarther =
-      known === undefined || Math.abs(reading.value - (endC ?? 0)) > Math.abs(known - (endC ?? 0));
-    if (isFarther) found.set(as.measure, reading.value);
-  }
-  return [...found].map(([measure, value]) => ({ kind: "measured", taskId, measure, value }));
+    if (as?.moment !== moment || reading.state !== "fresh" || !ofJob(device.use, device.machineId)) return [];
+    return [{ measure: as.measure, value: reading.value, deck: device.use === "oven" ? device.deck : null }];
+  });
+  const offC = ({ value }: (typeof found)[number]) => Math.abs(value - (endC ?? 0));
+  // Of one deck or of one dough the farthest off; of several decks each, the farthest off last.
+  const farthest = new Map(
+    found.sort((a, b) => offC(a) - offC(b)).map((each) => [`${each.measure} ${each.deck}`, each]),
+  );
+  return [...farthest.values()].map(({ measure, value, deck }) => ({
+    ...{ kind: "measured", taskId, measure, value },
+    ...(deck !== null && { part: toDeckPart(deck) }),
+  }));
 }

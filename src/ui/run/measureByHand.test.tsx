@@ -18,7 +18,7 @@ test("what is measured is noted by its unit; what cannot be is refused with its 
   const thick = screen.getByLabelText<HTMLInputElement>("Rolled to, mm");
   expect(thick.placeholder).toBe("3");
   await user.type(thick, "3,4 mm{Enter}");
-  expect(measured).toHaveBeenLastCalledWith("thicknessMm", 3.4);
+  expect(measured).toHaveBeenLastCalledWith({ measure: "thicknessMm", value: 3.4 });
   expect(screen.getByRole("status").textContent).toBe("3.4 mm noted");
   expect(thick.value).toBe("");
   const blank = screen.getByLabelText<HTMLInputElement>("A blank across, once it lies still, mm");
@@ -28,6 +28,20 @@ test("what is measured is noted by its unit; what cannot be is refused with its 
   await user.clear(blank);
   await user.type(blank, "wide{Enter}");
   expect(measured).toHaveBeenCalledTimes(1);
+});
+
+test("an oven of two decks is read deck by deck", async () => {
+  const user = userEvent.setup();
+  const measured = jest.fn();
+  const bake = { ...targets, portionG: null, endC: 195, decksC: [203, 190], heatUpMin: 20 };
+  render(<MeasureByHand job={{ kind: "bake", targets: bake }} onMeasured={measured} />);
+  await user.click(screen.getByText("Measured by hand"));
+  const lower = screen.getByLabelText<HTMLInputElement>("Oven, deck 2, °C");
+  expect(lower.placeholder).toBe("190");
+  await user.type(lower, "184 °C{Enter}");
+  expect(measured).toHaveBeenLastCalledWith({ measure: "ovenC", value: 184, part: "deck 2" });
+  await user.type(screen.getByLabelText("It was hot after, min"), "26{Enter}");
+  expect(measured).toHaveBeenLastCalledWith({ measure: "heatUpMin", value: 26 });
 });
 
 test("a job of which nothing can be measured asks nothing", () => {

@@ -9,6 +9,9 @@ const measureWords: Readonly<Record<Measure, string>> = {
   roomC: "room °C",
   thicknessMm: "thick mm",
   blankMm: "blank mm",
+  trimG: "trim g",
+  heatUpMin: "minutes to heat up",
+  oilLowC: "oil at its coldest °C",
   cutCount: "really cut",
 };
 

@@ -147,7 +147,7 @@ function ReserveChoice() {
       {day.keepsReserve && (
         <p className="quiet text-sm" role="status">
           {plan.reserveMin > 0
-            ? `Planned up to ${formatDuration(plan.reserveMin)} before what is promised: so far your minutes stray.`
+            ? `Planned up to ${formatDuration(plan.reserveMin)} before what is promised: by so much your minutes stray.`
             : plan.lines.some((line) => isAtRisk(line, book.orders))
               ? "There is no room for a reserve: open earlier, promise later, or take help."
               : "It holds nine days in ten without a reserve."}

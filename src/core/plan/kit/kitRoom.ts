@@ -2,7 +2,7 @@ import type { BoxMm } from "../../shape";
 import { formatNumber } from "../../units";
 import { findHeatWay, hasStep } from "../../way";
 import type { DayBook, Fryer, Oven, Piece, Shelf, Vessel } from "../book/book";
-import { findHeatFactor, learnOven } from "./learnedHeat";
+import { findHeatFactor, learnFryer, learnOven } from "./learnedHeat";
 import type { Problem } from "../result/problem";
 
 /** What the kit has room for; null where nothing of the kind is entered: then it is not counted. */
@@ -27,8 +27,9 @@ export const placeNames: Readonly<Record<Shelf["place"], string>> = {
 };
 
 /** The room of a book's kit, its shelves counted in trays of the first oven. */
-export function openKit({ ovens: written, fryers, vessels, shelves, past }: DayBook): KitRoom {
-  const ovens = written.map((oven) => learnOven(oven, past));
+export function openKit({ past, vessels, shelves, ...written }: DayBook): KitRoom {
+  const ovens = written.ovens.map((oven) => learnOven(oven, past));
+  const fryers = written.fryers.map((fryer) => learnFryer(fryer, past));
   const [home] = ovens;
   const tray = home ? { widthMm: home.trayWidthMm, heightMm: home.trayDepthMm } : null;
   const trays = vessels.filter(({ kind }) => kind === "tray").reduce((sum, { count }) => sum + count, 0);

@@ -2,7 +2,7 @@ import { NO_PAST, planDay, toHeatHabit, toOvenHabit, type DayBook, type PastLog 
 import { knowByCraft, learnDays, type HabitId } from "../../habits";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
-import { findHeatFactor, learnOven } from "./learnedHeat";
+import { findHeatFactor, learnFryer, learnOven } from "./learnedHeat";
 
 const book: DayBook = toDayBook(listDemoRecords(), "2026-11-28", null)!;
 const [deck] = book.ovens;
@@ -84,4 +84,24 @@ test("a day's end is a range: with steady hands narrower, and each order has its
   ]);
   const steady = planDay({ ...book, past: logOf(Object.fromEntries([...heats, ...hands])) });
   expect(steady.ends!.mostMin - steady.ends!.likelyMin).toBeLessThan(mostMin - likelyMin);
+});
+
+test("each deck is off by its own readings, else by the whole oven's; an oven that heats slowly is lit sooner", () => {
+  const two = { ...deck!, deckOffsetsC: [0, 0] };
+  const learned = learnOven(two, logOf({ [`oven:${two.id}`]: 6, [`oven:${two.id}#2`]: -10 }));
+  expect(learned.deckOffsetsC[0]).toBeCloseTo(6, 0);
+  expect(learned.deckOffsetsC[1]).toBeCloseTo(-10, 0);
+  expect(learned.heatUpCPerMin).toBe(two.heatUpCPerMin);
+  const slow = logOf({ [`heatUp:${two.id}`]: Math.log(1.5) });
+  expect(learnOven(two, slow).heatUpCPerMin).toBeCloseTo(two.heatUpCPerMin / 1.5, 1);
+  const lightMin = (past: PastLog) =>
+    Math.min(...planDay({ ...book, past }).schedule!.heaterStarts.map((start) => start.lightMin));
+  expect(lightMin(logOf({ [`heatUp:${deck!.id}`]: Math.log(1.5) }))).toBeLessThan(lightMin(NO_PAST));
+});
+
+test("a fryer whose heater is weak fries smaller baskets or waits longer for its oil", () => {
+  const fryer = book.fryers[0]!;
+  expect(learnFryer(fryer, NO_PAST)).toBe(fryer);
+  const weak = learnFryer(fryer, logOf({ [`heater:${fryer.id}`]: Math.log(0.75) }));
+  expect(weak.heaterW / fryer.heaterW).toBeCloseTo(0.75, 1);
 });

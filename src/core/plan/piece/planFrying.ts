@@ -1,4 +1,4 @@
-import { findLargestLoad, fryLoad, LEAST_FRYING_C, type Baked, type OilBath } from "../../heat";
+import { findLargestLoad, fryLoad, LEAST_FRYING_C, type Baked, type FryLoad, type OilBath } from "../../heat";
 import { layOutRows } from "../../cutting";
 import type { TrayLoading } from "../../loading";
 import { fail, ok, type Result } from "../../result";
@@ -16,6 +16,9 @@ export interface FryPlan {
   readonly perBasket: number;
   /** The most that oil, basket and level would each allow. */
   readonly most: Readonly<Record<"oil" | "basket" | "level", number>>;
+  /** What the model was asked for a full basket. */
+  readonly bath: OilBath;
+  readonly load: FryLoad;
   readonly lowestC: number;
   /** From the end of one basket until the oil is back for the next. */
   readonly recoveryMin: number;
@@ -83,14 +86,12 @@ export function planFrying(
     return fail(
       `even one cools the oil of ${fryer.name} below ${LEAST_FRYING_C} °C. Use more oil or a stronger heater.`,
     );
-  const fried = fryLoad(bath, { ...one, pieces: perBasket });
+  const load = { ...one, pieces: perBasket };
+  const fried = fryLoad(bath, load);
   if (!fried.ok) return fail(fried.failure.message);
   return ok({
     fryer,
-    oilC,
-    minutes,
-    perBasket,
-    most,
+    ...{ oilC, minutes, perBasket, most, bath, load },
     lowestC: fried.value.lowestC,
     recoveryMin: fried.value.recoveryMin,
     levelMm: restMm + perBasket * toMm(pieceMl),

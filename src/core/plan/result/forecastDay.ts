@@ -40,6 +40,9 @@ function readNormals(): () => number {
 /** Of what a lot strays so much is the hand's or the oven's of that day, the rest the lot's own: halves of the square. */
 const SHARED = Math.SQRT1_2;
 
+/** Minutes of one pair of hands against what the house's take: 0 the baker, 1 the helper. */
+export const toPersonHabit = (person: number): HabitId => toHabitId("person", String(person));
+
 /** When a day's work ends, likeliest and nine days in ten, by what is known of its hands and ovens. */
 export function forecastDay(
   drafts: readonly DraftTask[],
@@ -47,13 +50,16 @@ export function forecastDay(
   { placed }: Schedule,
   works: readonly PieceWork[],
   past: PastLog,
+  personOf: ReadonlyMap<string, number>,
 ): DayForecast | null {
   const modeOf = new Map(placed.map(({ taskId, mode }) => [taskId, mode]));
   const spreads = new Map(
     drafts.map((draft): [string, TaskSpread] => {
       const habit = findHabit(draft, modeOf.get(draft.id) ?? 0, works);
       const sd = habit ? spreadOfNext(knowHabit(past, habit)) : habitKinds.hands.prior.sd;
-      return [draft.id, { group: habit ?? draft.kind, groupSd: sd * SHARED, ownSd: sd * SHARED }];
+      const byHand = draft.kind !== "bake" && draft.kind !== "fry";
+      const slowerLog = byHand ? (past.habits[toPersonHabit(personOf.get(draft.id) ?? 0)]?.mean ?? 0) : 0;
+      return [draft.id, { group: habit ?? draft.kind, groupSd: sd * SHARED, ownSd: sd * SHARED, slowerLog }];
     }),
   );
   return forecastEnds(problem, placed, spreads, readNormals());
