@@ -138,6 +138,13 @@ test("an amount field takes a bare number for grams, but for a count where thing
     ok: true,
     value: { massG: 102, ingredientId: "egg" },
   });
+  // Words that are no unit are not one gram.
+  for (const text of ["a lot", "a lot of", "3 lots"])
+    expect(weighAmount(text, "cold butter", null, rule)).toMatchObject({
+      ok: false,
+      failure: expect.stringContaining("no unit known here") as string,
+    });
+  expect(weighAmount("2 large", "eggs", null, rule).ok).toBe(true);
   expect(weighAmount("1 cup", "starlight", null, rule)).toEqual({
     ok: false,
     failure: expect.stringMatching(/What does one cup of starlight weigh\? .*ingredient book/),

@@ -123,6 +123,12 @@ export function weighAmount(
     (match && match.score >= SURE ? match.ingredient : null);
   const { quantity } = found.value;
   const bare = quantity.kind === "counted" && !ingredient?.pieceG;
+  // "A lot" is no gram: a bare number is one only where nothing else was typed beside it.
+  const unread = found.value.rest.endsWith(name.trim())
+    ? found.value.rest.slice(0, found.value.rest.length - name.trim().length).trim()
+    : "";
+  if (bare && unread !== "")
+    return fail(`“${unread.slice(0, 24)}” is no unit known here. Write grams, a spoon or a cup.`);
   const weighed = bare
     ? { low: quantity.low, high: quantity.high, questions: [] }
     : weigh(quantity, name, ingredient, rule);

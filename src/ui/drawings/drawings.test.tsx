@@ -1,0 +1,112 @@
+/** @jest-environment jsdom */
+import { render } from "@testing-library/react";
+import { planDay } from "@/core/plan";
+import { computeAreaMm2 } from "@/core/shape";
+import { listDemoRecords } from "@/demo";
+import { toDayBook } from "@/schemas/toDayBook";
+import { DividedDrawing } from "./DividedDrawing";
+import { toDrawnParts } from "./drawnParts";
+import { PlanDrawing } from "./PlanDrawing";
+import { SeamDrawing } from "./SeamDrawing";
+import { SectionDrawing } from "./SectionDrawing";
+import { SheetDrawing } from "./SheetDrawing";
+import { TrayDrawing } from "./TrayDrawing";
+
+/** Between them every form, seal and vent of the demo's book. */
+const days = ["2026-11-28", "2026-11-30", "2026-12-05"].map((date) =>
+  planDay(toDayBook(listDemoRecords(), date, null)!),
+);
+const lines = days.flatMap((plan) => plan.lines);
+
+/** A drawing's svg; nothing in it is no number. */
+function draw(drawing: React.ReactNode): SVGSVGElement {
+  const { container } = render(drawing);
+  const svg = container.querySelector("svg")!;
+  expect(svg.outerHTML).not.toMatch(/NaN|Infinity|undefined/);
+  const [, , widthMm, heightMm] = svg
+    .getAttribute("viewBox")!
+    .split(/[\s,]+/)
+    .map(Number);
+  expect(widthMm! * heightMm!).toBeGreaterThan(0);
+  return svg;
+}
+
+/** Every coordinate of points and circles lies within the frame, give or take a line's breadth. */
+function expectInside(svg: SVGSVGElement) {
+  const [left, top, width, height] = svg
+    .getAttribute("viewBox")!
+    .split(/[\s,]+/)
+    .map(Number) as [number, number, number, number];
+  const slackMm = Math.max(width, height) / 50;
+  for (const shape of svg.querySelectorAll("polygon, polyline")) {
+    if (shape.closest("[transform], defs, pattern, clipPath")) continue;
+    for (const pair of shape.getAttribute("points")!.trim().split(/\s+/)) {
+      const [x, y] = pair.split(",").map(Number) as [number, number];
+      expect([
+        x >= left - slackMm,
+        x <= left + width + slackMm,
+        y >= top - slackMm,
+        y <= top + height + slackMm,
+      ]).toEqual([true, true, true, true]);
+    }
+  }
+}
+
+test.each(lines.map((line) => [line.piece.name, line] as const))(
+  "%s: section, face, seam and tray are drawn whole, within their frames, and say their size",
+  (name, line) => {
+    const { formed, seal, piece, loading, toFill } = line;
+    const section = draw(<SectionDrawing formed={formed} name={name} />);
+    expectInside(section);
+    expect(section.getAttribute("aria-label")).toContain(
+      `${Math.round(formed.section.heightMm)} millimetres high`,
+    );
+    const face = draw(<PlanDrawing formed={formed} seal={seal} vents={piece.vents} name={name} />);
+    expectInside(face);
+    expect(face.getAttribute("aria-label")).toContain(name);
+    if (seal) {
+      const seam = draw(<SeamDrawing seal={seal} vents={piece.vents} name={name} />);
+      expect(seam.getAttribute("aria-label")).toContain(`${Math.round(seal.seamMm)} millimetres`);
+    }
+    const count = Math.min(loading.perTray, Math.max(toFill, 1));
+    const tray = draw(<TrayDrawing loading={loading} formed={formed} count={count} name={name} />);
+    expect(tray.getAttribute("aria-label")).toContain(`with ${count} of ${name}`);
+  },
+);
+
+test("each sheet shows as many cuts as it counts, and what they cover is what the plan says is used", () => {
+  for (const { cuts } of days)
+    for (const { plan, roles } of cuts)
+      plan.sheets.forEach((sheet, i) => {
+        const svg = draw(
+          <SheetDrawing
+            sheet={sheet.sheet}
+            parts={toDrawnParts(sheet, roles)}
+            raggedMm={sheet.marginMm}
+            rerolled={sheet.pass > 0}
+            title={`sheet ${i}`}
+            limit={{ widthMm: 900, heightMm: 900 }}
+            onResize={null}
+          />,
+        );
+        const placed = sheet.parts.reduce((sum, part) => sum + part.placements.length, 0);
+        expect(placed).toBe(sheet.count);
+        expect(svg.querySelectorAll("use, circle, polygon, path").length).toBeGreaterThanOrEqual(placed);
+        const coveredMm2 = sheet.parts.reduce(
+          (sum, { outline, placements }) => sum + computeAreaMm2(outline) * placements.length,
+          0,
+        );
+        expect(coveredMm2).toBeLessThanOrEqual(sheet.sheet.widthMm * sheet.sheet.heightMm);
+        expect(coveredMm2 / (sheet.sheet.widthMm * sheet.sheet.heightMm)).toBeGreaterThan(0.3);
+      });
+});
+
+test("dough is divided into pieces drawn to one scale, the heaviest the largest", () => {
+  for (const { doughs } of days)
+    for (const { divided, formula } of doughs) {
+      if (divided.length === 0) continue;
+      const svg = draw(<DividedDrawing pieces={divided} name={formula.name} />);
+      const total = divided.reduce((sum, { count }) => sum + count, 0);
+      expect(svg.getAttribute("aria-label")).toContain(`${total} piece`);
+    }
+});
