@@ -1,9 +1,7 @@
 /** @jest-environment jsdom */
 import { render } from "@testing-library/react";
-import { planDay } from "@/core/plan";
 import { computeAreaMm2 } from "@/core/shape";
-import { listDemoRecords } from "@/demo";
-import { toDayBook } from "@/schemas/toDayBook";
+import { planDemoDay } from "../bench/__tests__/planDemoDay";
 import { DividedDrawing } from "./DividedDrawing";
 import { toDrawnParts } from "./drawnParts";
 import { PlanDrawing } from "./PlanDrawing";
@@ -13,9 +11,7 @@ import { SheetDrawing } from "./SheetDrawing";
 import { TrayDrawing } from "./TrayDrawing";
 
 /** Between them every form, seal and vent of the demo's book. */
-const days = ["2026-11-28", "2026-11-30", "2026-12-05"].map((date) =>
-  planDay(toDayBook(listDemoRecords(), date, null)!),
-);
+const days = ["2026-11-28", "2026-11-30", "2026-12-05"].map(planDemoDay);
 const lines = days.flatMap((plan) => plan.lines);
 
 /** A drawing's svg; nothing in it is no number. */
