@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { render } from "@testing-library/react";
 import { computeAreaMm2 } from "@/core/shape";
-import { planDemoDay } from "../bench/__tests__/planDemoDay";
+import { readDemoDay } from "../bench/__tests__/planDemoDay";
 import { DividedDrawing } from "./DividedDrawing";
 import { toDrawnParts } from "./drawnParts";
 import { PlanDrawing } from "./PlanDrawing";
@@ -11,7 +11,7 @@ import { SheetDrawing } from "./SheetDrawing";
 import { TrayDrawing } from "./TrayDrawing";
 
 /** Between them every form, seal and vent of the demo's book. */
-const days = ["2026-11-28", "2026-11-30", "2026-12-05"].map(planDemoDay);
+const days = ["2026-11-28", "2026-11-30", "2026-12-05"].map((date) => readDemoDay(date).plan);
 const lines = days.flatMap((plan) => plan.lines);
 
 /** A drawing's svg; nothing in it is no number. */

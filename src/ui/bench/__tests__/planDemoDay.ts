@@ -1,10 +1,10 @@
-import { planDay, type DayPlan } from "@/core/plan";
+import { planDay, type DayBook, type DayPlan } from "@/core/plan";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 
-/** A day of the demo's book as it is planned. @throws {Error} If it has no such day. */
-export function planDemoDay(date: string): DayPlan {
+/** A day of the demo with its plan. @throws {Error} If the demo has no such day. */
+export function readDemoDay(date: string): { readonly book: DayBook; readonly plan: DayPlan } {
   const book = toDayBook(listDemoRecords(), date, null);
   if (!book) throw new Error(`The demo has no day on ${date}`);
-  return planDay(book);
+  return { book, plan: planDay(book) };
 }
