@@ -60,7 +60,8 @@ export function HabitTrend({ habit: { name, what, scale, known }, figures, runDa
       <div
         role="img"
         aria-label={`${name}, ${what}: ${formatCount(figures.length, "lot")}, ${figures.map(({ date, value }) => `${formatShortDate(date)} ${tellFigure(value, scale)}`).join(", ")}`}
-        className="h-72 w-full"
+        // Until it is measured the chart is as wide as on a tablet, and may not widen a phone's page.
+        className="h-72 w-full overflow-hidden"
       >
         <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 640, height: 288 }}>
           <ComposedChart

@@ -21,7 +21,7 @@ test("a day that is made again says what it taught, those that moved most, and n
 });
 
 test("of a day that was never run, and without an answer, nothing is said", async () => {
-  answer(404, []);
+  answer(200, []);
   const { container, rerender } = render(<TaughtByDay date="2026-11-28" name="Monday" />);
   await Promise.resolve();
   globalThis.fetch = jest.fn(() => Promise.reject(new Error("away"))) as unknown as typeof fetch;

@@ -156,10 +156,14 @@ describe("a run", () => {
     for (const answer of [
       getEvents(new Request(`${at}/runs/2030-01-01/events`), of("2030-01-01")),
       postEvents(send("POST", "/runs/2030-01-01/events", { events: [] }), of("2030-01-01")),
-      getTaught(new Request(`${at}/runs/2030-01-01/taught`), of("2030-01-01")),
       getRecord(new Request(`${at}/runs/2030-01-01/record`), of("2030-01-01")),
     ])
       expect((await read<Faults>(answer)).status).toBe(404);
+    // It is asked of every day that is made again: nothing taught is no failure.
+    expect(await read(getTaught(new Request(`${at}/runs/2030-01-01/taught`), of("2030-01-01")))).toEqual({
+      status: 200,
+      body: { taught: [] },
+    });
   });
 
   test("events stand each alone: the good are kept once, the others refused with why; what came after a mark is given", async () => {
