@@ -1,5 +1,6 @@
 "use client";
 
+import { ChevronRight } from "lucide-react";
 import { useState } from "react";
 import { formatCount } from "@/core/units";
 import { MAX_WORD_CHARACTERS } from "@/schemas/limits";
@@ -41,9 +42,12 @@ export function LotList({ habit: { habit, name, scale }, figures, onTurned }: Pr
   if (figures.length === 0) return null;
   return (
     <details>
-      <summary className="touch flex cursor-pointer items-center">
-        {formatCount(figures.length, "lot")}
-        {out > 0 && `, ${out} left out`}
+      <summary className="touch flex cursor-pointer items-center gap-2">
+        <ChevronRight size={20} aria-hidden />
+        <span>
+          {formatCount(figures.length, "lot")}
+          {out > 0 && `, ${out} left out`}
+        </span>
       </summary>
       {fault && (
         <p role="alert" className="text-error">
