@@ -9,7 +9,7 @@ if (!file) {
   console.error("Which day? npm run plan -- day.json");
   process.exit(1);
 }
-const valid = validateDayBook(JSON.parse(readFileSync(file, "utf8")) as unknown);
+const valid = validateDayBook(readDocument(file));
 if (!valid.ok) {
   for (const { path, message } of valid.failure) console.error(`${path || "day"}: ${message}`);
   process.exit(1);
@@ -29,3 +29,12 @@ for (const { placed, label } of tasks)
   console.log(`  ${formatClock(placed.startMin)}–${formatClock(placed.endMin)} ${label}`);
 for (const problem of problems) console.log(`! ${sayProblem(problem)}`);
 for (const finding of checkDay(plan)) console.log(`checker: ${JSON.stringify(finding)}`);
+
+function readDocument(path: string): unknown {
+  try {
+    return JSON.parse(readFileSync(path, "utf8"));
+  } catch (error) {
+    console.error(`${path} cannot be read: ${error instanceof Error ? error.message : String(error)}`);
+    process.exit(1);
+  }
+}
