@@ -19,11 +19,14 @@ export default async function Page({ params }: { readonly params: Promise<{ read
     const run = loadRun(date);
     if (!run) return <NotRun date={date} />;
     const past = { habits: getStore().habits.know(date) };
-    const lists = getStore().readDay(date)?.lists;
+    const record = toRecord(run.sheet, run.events);
+    // Of a day on which nothing went wrong nobody asks what its pieces are made by.
+    const hasTroubles = record.rows.some(({ causes }) => causes.length > 0);
+    const lists = hasTroubles ? getStore().readDay(date)?.lists : null;
     const pieces = lists ? pickRecords(fromLists(lists), "piece") : [];
     return (
       <TaughtPage
-        record={toRecord(run.sheet, run.events)}
+        record={record}
         taught={findTaught(past, listDayFigures(run.sheet, run.events))}
         leftOut={listLeftOut(run.sheet, run.events, past)}
         piecesNow={Object.fromEntries(pieces.map((piece) => [piece.id, readPieceNow(piece)]))}
