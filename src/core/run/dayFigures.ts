@@ -13,6 +13,7 @@ import {
   toRelaxedHabit,
   toThicknessHabit,
 } from "../plan";
+import { createRecordMemory } from "../createMemory";
 import { readDeckPart } from "./askedMeasures";
 import { adjustRun } from "./adjustRun";
 import type { RunEvent } from "./event";
@@ -44,7 +45,13 @@ export const listDayFigures = (frozen: RunSheet, events: readonly RunEvent[]): D
  * The figures that a run has of its lots, slips and all, each against what the craft, the piece or the kit says: what the
  * plan had from the log already is taken out again. Of what is not done, not read or left out there is none.
  */
-export function listAllFigures(frozen: RunSheet, events: readonly RunEvent[]): DayFigure[] {
+export const listAllFigures = (frozen: RunSheet, events: readonly RunEvent[]): DayFigure[] =>
+  remember(frozen, events, () => findAllFigures(frozen, events));
+
+/** What a page tells of a day it asks for more than once, of the same sheet and events. */
+const remember = createRecordMemory<RunSheet, DayFigure[]>();
+
+function findAllFigures(frozen: RunSheet, events: readonly RunEvent[]): DayFigure[] {
   const state = foldRun(events);
   if (state.leftOut !== null) return [];
   const { sheet, counts } = adjustRun(frozen, state);

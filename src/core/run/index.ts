@@ -7,7 +7,6 @@ export {
   freezeRun,
   type JobDrawing,
   type JobSheet,
-  type JobTargets,
   type CutSheetFacts,
   type PieceSheet,
   type RunSheet,
@@ -52,3 +51,4 @@ export { listLeftOut, type LeftOutFigures } from "./leftOut";
 export { compareOutlook, type DayOutlook, type TaughtOutlook } from "./nextDay";
 export type { Expected, ExpectedFigures } from "./expected";
 export { countPlanned, listDemands } from "./countBlanks";
+export type { JobTargets } from "./jobTargets";

@@ -1,4 +1,5 @@
-import type { JobSheet, JobTargets, PieceSheet, RunSheet } from "./runSheet";
+import type { JobTargets } from "./jobTargets";
+import type { JobSheet, PieceSheet, RunSheet } from "./runSheet";
 
 /** What sheets did not say before lots were counted anew. */
 type Since = "fillings" | "larder" | "expected" | "costs";

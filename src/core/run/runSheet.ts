@@ -1,22 +1,9 @@
-import { CUSTARD_CORE_C } from "../cautions";
 import type { CutSheet } from "../cutting";
-import { tabulateFilm, type ColdPlace, type FilmTable, type FryLoad, type OilBath } from "../heat";
-import { computeBox } from "../shape";
 import type { FormedPiece } from "../forming";
 import type { WeighStep } from "../formula";
 import type { CraftHold } from "../habits";
 import type { TrayLoading } from "../loading";
-import type {
-  Piece,
-  CutRole,
-  DayBatch,
-  DayBook,
-  DayCut,
-  DayPlan,
-  PiecePlan,
-  Station,
-  TaskKind,
-} from "../plan";
+import type { Piece, CutRole, DayBatch, DayBook, DayPlan, PiecePlan, Station, TaskKind } from "../plan";
 import type { HoldMend, Seal, Vents } from "../sealing";
 import type { LotFigures } from "../remedy";
 import type { OvenScale } from "../units";
@@ -26,6 +13,7 @@ import { freezeExpected, type ExpectedFigures } from "./expected";
 import { listFigures, type JobFigure } from "./jobFigures";
 import { listJobSteps, listStandingBefore, tellLooks } from "./jobSteps";
 import type { JobStep, Looks, StandingStep } from "./jobSteps";
+import { freezeTargets, type JobTargets } from "./jobTargets";
 import { freezeLots, freezeLotWork, type LotWork, type PieceLots } from "./lots";
 import { planFigures, readPieceNow, type PieceNow } from "./pieceRemedy";
 import type { RunPlan } from "./runProblem";
@@ -68,43 +56,6 @@ export interface JobSheet {
   readonly stands: readonly StandingStep[];
   /** Of which lot it is a part; null where it is for all of them. */
   readonly lot: LotWork | null;
-}
-
-/** The figures of a job that a device can read; null where it has none. */
-export interface JobTargets {
-  /** The oven or the fryer it is in. */
-  readonly machineId: string | null;
-  /** What that is set to as it begins, and as it ends: a bake may be set lower on the way. */
-  readonly heatC: number | null;
-  readonly endC: number | null;
-  /** What the air of the oven should be then by the kit, which knows what its decks are off. */
-  readonly airC: number | null;
-  /** Of an oven of several decks, deck by deck from the top: what the air of each should be then by the kit. */
-  readonly decksC?: readonly number[] | null;
-  /** From a cold oven to its setting by the kit, of the first bake in it; min. */
-  readonly heatUpMin?: number | null;
-  /** Of a basket: what the model was asked by the kit. */
-  readonly fry?: { readonly bath: OilBath; readonly load: FryLoad } | null;
-  /** What it is wanted to be: by the kit and by what the log has beyond that. */
-  readonly wantedC: number | null;
-  /** Of the main filling, each. */
-  readonly portionG: number | null;
-  /** Rolled to, mm. */
-  readonly thicknessMm?: number | null;
-  /** Off the sheet by the plan, g. */
-  readonly trimG?: number | null;
-  /** Across the first outline of a sheet once it relaxed, by what its dough says it pulls back, mm. */
-  readonly blankMm?: number | null;
-  /** Of a dough that rests until its core can be rolled: where, from the end of which job, and how its core falls. */
-  readonly rest?: {
-    readonly place: ColdPlace;
-    readonly fromTaskId: string;
-    readonly cores: FilmTable;
-  } | null;
-  /** Of a dough as it is rolled. */
-  readonly window: { readonly lowC: number; readonly highC: number } | null;
-  /** Of a custard as it is cooked or baked, at its core. */
-  readonly custardC: { readonly lowC: number; readonly highC: number } | null;
 }
 
 /** What is drawn beside a job; pieces by their id in the run's sheet. */
@@ -250,7 +201,6 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
   const sheet =
     kind === "roll" && cut && !cut.plan.portioning ? (cut.plan.sheets[task.index - 1] ?? null) : null;
   const concerned = new Set(line ? [line.piece.id] : (batch?.pieceIds ?? cut?.pieceIds ?? []));
-  const oilC = line?.fries.find(({ fryer }) => fryer.id === task.machineId)?.oilC ?? null;
   const steps = listJobSteps(task, plan, book);
   const isWeighed = kind === "mix" || (kind === "make" && steps.every(({ kind: step }) => step !== "strain"));
   return {
@@ -276,19 +226,7 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
     figures: listFigures(task, { line, batch, cut, sheet, plan }),
     steps,
     looks: tellLooks(task, { line, cut, steps }),
-    targets: {
-      machineId: task.machineId,
-      heatC: task.heat?.startC ?? oilC,
-      endC: task.heat?.endC ?? oilC,
-      airC: task.heat ? task.heat.endC + findMeanOffC(book.ovens, task.machineId) : null,
-      wantedC: task.heat ? task.heat.endC + findMeanOffC(plan.ovens, task.machineId) : null,
-      portionG: kind === "fill" ? (line?.portion.massG ?? null) : null,
-      window: kind === "roll" && cut ? { lowC: cut.dough.window.lowC, highC: cut.dough.window.highC } : null,
-      ...(task.heat ? freezeOven(task, plan, book) : {}),
-      fry: freezeFry(task, line, book),
-      ...(kind === "roll" && cut ? freezeRolling(task, cut, plan, book) : {}),
-      custardC: isCustard(task, line, steps, book) ? CUSTARD_CORE_C : null,
-    },
+    targets: freezeTargets(task, { line, cut, steps }, plan, book),
     cautions: plan.cautions.flatMap((caution) =>
       caution.station === station && caution.pieceIds.some((each) => concerned.has(each))
         ? [caution.text]
@@ -299,66 +237,6 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
     liquid: isWeighed ? findLiquid(batch) : null,
     stands: line ? listStandingBefore(task, line) : [],
     lot: freezeLotWork(task, line),
-  };
-}
-
-/** What an oven's decks and its heating up are measured against. */
-function freezeOven(
-  { id, heat, machineId }: DayPlan["tasks"][number],
-  { tasks }: DayPlan,
-  { ovens, kitchen: { roomC } }: DayBook,
-): Pick<JobTargets, "decksC" | "heatUpMin"> {
-  const oven = ovens.find((each) => each.id === machineId);
-  if (!oven || !heat) return {};
-  const isFirst = tasks.find((task) => task.heat && task.machineId === machineId)?.id === id;
-  const { deckOffsetsC, heatUpCPerMin } = oven;
-  return {
-    decksC: deckOffsetsC.length > 1 ? deckOffsetsC.map((offC) => heat.endC + offC) : null,
-    heatUpMin: isFirst ? Math.max(heat.startC - roomC, 0) / heatUpCPerMin : null,
-  };
-}
-
-/** A full basket against the fryer as the kit has it. */
-function freezeFry(
-  { kind, machineId, pieces }: DayPlan["tasks"][number],
-  line: PiecePlan | null,
-  { fryers }: DayBook,
-): JobTargets["fry"] {
-  const fried = kind === "fry" ? line?.fries.find(({ fryer }) => fryer.id === machineId) : null;
-  const written = fryers.find(({ id }) => id === machineId);
-  if (!fried || !written || pieces < fried.perBasket) return null;
-  return { bath: { ...fried.bath, heaterW: written.heaterW }, load: fried.load };
-}
-
-/** What a rolling is measured against. */
-function freezeRolling(
-  { index, id }: DayPlan["tasks"][number],
-  { dough, thicknessMm, plan: { sheets, portioning }, roles }: DayCut,
-  { doughs, problem }: DayPlan,
-  { formulas }: DayBook,
-): Pick<JobTargets, "thicknessMm" | "blankMm" | "trimG" | "rest"> {
-  const written = formulas.find((formula) => formula.id === dough.id);
-  const springBackShare = written?.kind === "dough" ? written.springBackShare : dough.springBackShare;
-  const sheet = portioning ? undefined : sheets[index - 1];
-  const uses = (sheet?.parts ?? []).flatMap((part) => part.uses);
-  const role = roles.find(({ demandId }) => demandId === uses[0]?.demandId);
-  const model = doughs.find(({ formula }) => formula.id === dough.id)?.rest?.model ?? null;
-  // The first piece comes straight out of the cold; what is set on the bench before is warmer.
-  const mix = problem?.tasks
-    .find((task) => task.id === id)
-    ?.after.find(({ taskId }) => taskId === `mix:${dough.id}`);
-  return {
-    thicknessMm,
-    trimG: sheet?.trimG ?? null,
-    blankMm: role ? computeBox(role.outline).widthMm * (1 - springBackShare) : null,
-    rest:
-      model && mix && index === 1
-        ? {
-            place: model.place,
-            fromTaskId: mix.taskId,
-            cores: tabulateFilm({ ...model.request, filmFactors: {} }, model.place, mix.minWaitMin),
-          }
-        : null,
   };
 }
 
@@ -374,27 +252,6 @@ function toRemedy({ text, change, leakShare }: HoldMend, piece: Piece): SealReme
 function findLiquid(batch: DayBatch | null): JobSheet["liquid"] {
   const line = batch?.steps.find((step) => step.line.range !== null)?.line;
   return line && batch?.batch ? { lineId: line.lineId, scale: batch.batch.scale } : null;
-}
-
-const findMeanOffC = (ovens: DayBook["ovens"], machineId: string | null): number => {
-  const offsetsC = ovens.find(({ id }) => id === machineId)?.deckOffsetsC ?? [];
-  return offsetsC.reduce((sum, each) => sum + each, 0) / Math.max(offsetsC.length, 1);
-};
-
-/** A custard is watched while it is cooked, and while what it fills is baked. */
-function isCustard(
-  { kind, formulaId }: DayPlan["tasks"][number],
-  line: PiecePlan | null,
-  steps: readonly JobStep[],
-  { formulas }: DayBook,
-): boolean {
-  const isOf = (id: string | null | undefined) =>
-    formulas.some(
-      (formula) => formula.id === id && formula.kind === "filling" && formula.family === "custard",
-    );
-  return kind === "bake"
-    ? isOf(line?.piece.fillingId)
-    : isOf(formulaId) && steps.some((step) => step.kind === "cook");
 }
 
 function nameSheet({ pass, isDecoration }: CutSheet, index: number, sheets: readonly CutSheet[]): string {
