@@ -71,7 +71,10 @@ test("a copy is made and stands in the list; where the disk is full it says so a
   await settle(() => fireEvent.click(screen.getByRole("button", { name: /Save a copy now/ })));
   expect(asked).toEqual([["/api/copies", "POST", undefined]]);
   expect(refresh).toHaveBeenCalledTimes(1);
-  answers["/api/copies"] = { ok: false, body: { faults: [{ message: "The disk is full: 2 MB are needed." }] } };
+  answers["/api/copies"] = {
+    ok: false,
+    body: { faults: [{ message: "The disk is full: 2 MB are needed." }] },
+  };
   await settle(() => fireEvent.click(screen.getByRole("button", { name: /Save a copy now/ })));
   expect(screen.getByRole("alert").textContent).toBe("The disk is full: 2 MB are needed.");
   expect(refresh).toHaveBeenCalledTimes(1);
@@ -88,7 +91,9 @@ test("before a copy takes the place of what is there both are shown; only then i
   await settle(() => fireEvent.click(dialog.getByRole("button", { name: "Leave everything as it is" })));
   expect(asked.map(([path]) => path.split("?")[0])).toEqual(["/api/copies/look"]);
   await settle(() => fireEvent.click(screen.getByRole("button", { name: /^Look at the copy/ })));
-  await settle(() => fireEvent.click(within(screen.getByRole("dialog")).getByRole("button", { name: "Lay it back" })));
+  await settle(() =>
+    fireEvent.click(within(screen.getByRole("dialog")).getByRole("button", { name: "Lay it back" })),
+  );
   expect(asked.at(-1)).toEqual(["/api/copies/restore", "POST", JSON.stringify({ token: "t-1" })]);
   expect(screen.getByText(/What was there is kept as tezgah-aside.zip/)).toBeTruthy();
 });
@@ -98,7 +103,9 @@ test("a file that is no copy is refused with why; without a server nothing is ch
   show([newest]);
   const file = new File(["x"], "holiday.zip");
   const pick = () =>
-    settle(() => fireEvent.change(document.querySelector("input[type=file]")!, { target: { files: [file] } }));
+    settle(() =>
+      fireEvent.change(document.querySelector("input[type=file]")!, { target: { files: [file] } }),
+    );
   await pick();
   expect(asked.at(-1)).toEqual(["/api/copies/look", "POST", file]);
   expect(screen.getByRole("alert").textContent).toBe("This is no copy of Tezgah.");

@@ -24,7 +24,9 @@ test.each(days.map((day) => [day.book.day.name, day] as const))(
     for (const { piece, made, ordered, cut } of plan.lines) {
       const section = headed(piece.name);
       expect(section.textContent).toContain(`${made} = ${ordered} ordered + ${made - ordered} spare`);
-      const rows = within(section).getAllByRole("row").slice(1, 1 + cut.plan.sheets.length);
+      const rows = within(section)
+        .getAllByRole("row")
+        .slice(1, 1 + cut.plan.sheets.length);
       expect(sumCuts(rows)).toBe(cut.plan.sheets.reduce((sum, { count }) => sum + count, 0));
     }
     expect(listMinutes(plan).every((minute) => container.textContent!.includes(minute))).toBe(true);
@@ -45,6 +47,8 @@ test("what stops a piece is to be decided first, on top; a day of nothing says w
   };
   const { container, rerender } = render(<DaySheet book={book} plan={{ ...plan, problems: [problem] }} />);
   expect(container.textContent).toContain("Decide: Quince runs out at piece 40. Mix 1.2 times as much.");
-  rerender(<DaySheet book={book} plan={{ ...plan, lines: [], doughs: [], fillings: [], tasks: [], problems: [] }} />);
+  rerender(
+    <DaySheet book={book} plan={{ ...plan, lines: [], doughs: [], fillings: [], tasks: [], problems: [] }} />,
+  );
   expect(container.textContent).toContain("Nothing is planned for this day yet: take an order first.");
 });
