@@ -26,6 +26,7 @@ const truth: BakerTruth = {
   thickness: 1.04,
   relaxed: 0.99,
   film: 0.85,
+  bench: 1.15,
   blanks: 0.985,
   sold: 0.96,
   strayShare: 0.1,

@@ -9,6 +9,8 @@ import {
   type HabitId,
   type HabitKindId,
 } from "@/core/habits";
+import type { Place } from "@/core/heat";
+import { placeNames, seasonNames, tellHand, type Season } from "@/core/plan";
 import { getStore } from "@/data/getStore";
 import type { ToldHabit } from "@/ui/habits/toldHabit";
 import type { KindScore } from "@/ui/taught/Scores";
@@ -55,7 +57,14 @@ function nameHabit(kind: HabitKindId, key: string, names: ReadonlyMap<string, st
     const [oven = key, deck] = key.split("#");
     return deck === undefined ? nameOf(oven) : `${nameOf(oven)}, deck ${deck}`;
   }
-  if (kind === "film") return key === "freezer" ? "Freezer" : "Fridge";
+  if (kind === "film") return placeNames[key as Place] ?? key;
+  if (kind === "measure" || kind === "spread") return tellHand(key);
+  if (kind === "liquid") {
+    const [formula = key, season] = key.split("#");
+    return season === undefined
+      ? nameOf(formula)
+      : `${nameOf(formula)}, ${seasonNames[season as Season] ?? season}`;
+  }
   if (kind === "heat") {
     const [piece = "", machine = ""] = key.split("@");
     return `${nameOf(piece)}, ${nameOf(machine).toLowerCase()}`;

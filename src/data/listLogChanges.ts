@@ -97,7 +97,8 @@ function listLarderChanges(
   };
   const isGone = ({ id }: LarderItem) => !now.put.some((item) => item.id === id);
   return [
-    ...(now.uses.length > 0 ? now.uses.flatMap(use) : was.uses.flatMap(undo)),
+    ...now.uses.flatMap(use),
+    ...was.uses.filter(({ item }) => !now.uses.some((each) => each.item.id === item.id)).flatMap(undo),
     ...now.put.flatMap((item) => ((find(item.id)?.takenByDayId ?? null) === null ? [write(item)] : [])),
     ...was.put.filter(isGone).map(({ id }) => (find(id)?.takenByDayId === null ? takeOut(id) : null)),
   ];

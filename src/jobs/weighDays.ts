@@ -1,4 +1,5 @@
 import { createMemory } from "@/core/createMemory";
+import { readHabitId } from "@/core/habits";
 import { listMaterials, NO_PAST, planMakings, type DayBook, type WeighedDay } from "@/core/plan";
 
 /** Days remembered: a shopping list of a month, asked for from several tablets and moved on by some days. */
@@ -47,9 +48,16 @@ function narrowBook(book: DayBook): DayBook {
     weighings: weighings.filter(({ formulaId, dayId }) => dayId === day.id && formulaIds.has(formulaId)),
     cutRecords: [],
     lotRecords: [],
-    past: { ...NO_PAST, tookLastG: pick(book.past.tookLastG, formulaIds) },
+    past: {
+      ...NO_PAST,
+      tookLastG: pick(book.past.tookLastG, (id) => formulaIds.has(id)),
+      habits: pick(book.past.habits, (id) => weighedBy.has(readHabitId(id)?.kind ?? "")),
+    },
   };
 }
 
-const pick = (of: Readonly<Record<string, number>>, ids: ReadonlySet<string>): Record<string, number> =>
-  Object.fromEntries(Object.entries(of).filter(([id]) => ids.has(id)));
+/** Habits that tell how much is weighed. */
+const weighedBy: ReadonlySet<string> = new Set(["portion", "measure", "thickness", "relaxed", "liquid"]);
+
+const pick = <T>(of: Readonly<Record<string, T>>, isWanted: (id: string) => boolean): Record<string, T> =>
+  Object.fromEntries(Object.entries(of).filter(([id]) => isWanted(id)));

@@ -71,13 +71,14 @@ const eventSchema = Joi.alternatives()
           useBy: calendarDate,
         }),
       },
+      { is: "thrown", then: eventOf({ itemId: id }) },
       { is: "closed", then: eventOf({}) },
       { is: "leftOut", then: eventOf({ taskId: id.allow(null), word }) },
       { is: "undone", then: eventOf({ eventId: id }) },
     ],
     otherwise: Joi.forbidden().messages({
       "any.unknown":
-        "An event is begun, done, more, wrong, measured, poured, ranOut, moved, ordered, helped, told, note, sold, left, closed, leftOut or undone.",
+        "An event is begun, done, more, wrong, measured, poured, ranOut, moved, ordered, helped, told, note, sold, left, thrown, closed, leftOut or undone.",
     }),
   })
   .required();

@@ -10,7 +10,7 @@ import { simulateBaker, type BakerMishap, type BakerTruth } from "./baker";
 
 const book = toDayBook(toTable(listDemoWorld()), "2026-11-28", null)!;
 const truth: BakerTruth = {
-  ...{ thickness: 1.06, relaxed: 0.98, film: 0.7 },
+  ...{ thickness: 1.06, relaxed: 0.98, film: 0.7, bench: 1.3 },
   ...{ fill: 1.2, close: 0.8, hands: 1.25, heat: 1.1, ovenOffC: 9, portion: 1.05, blanks: 0.97, sold: 0.9 },
   ...{ strayShare: 0.1, strayC: 3 },
 };

@@ -23,8 +23,9 @@ export interface BakerTruth {
   readonly thickness: number;
   /** Of a blank's length, against what its dough says stays. */
   readonly relaxed: number;
-  /** How many times the model's cold its fridge has. */
+  /** How many times the model's film heat passes through in its fridge, and on its bench. */
   readonly film: number;
+  readonly bench: number;
   /** Of blanks planned, so many come out: each of the others is spoiled by itself. */
   readonly blanks: number;
   readonly sold: number;
@@ -48,6 +49,8 @@ export interface BakerMishap {
 }
 
 const PORTION_STRAY = 0.03;
+/** A sheet is gauged at its corners. */
+const GAUGED = 4;
 const BLANK_STRAY = 0.005;
 const CORE_STRAY_C = 0.5;
 
@@ -72,7 +75,9 @@ export function simulateBaker(
     heat: stray(truth.strayShare / 2),
   };
   const readCore = (job: JobSheet, begunMin: number): number | null => {
-    const { rest, window } = job.targets;
+    const { rest, window, cooling } = job.targets;
+    const outMin = cooling ? ends.get(cooling.fromTaskId) : undefined;
+    if (cooling && outMin !== undefined) return readFilmCore(cooling.cores, truth.bench, begunMin - outMin);
     const mixedMin = rest ? ends.get(rest.fromTaskId) : undefined;
     if (rest && mixedMin !== undefined) return readFilmCore(rest.cores, truth.film, begunMin - mixedMin);
     return window && (window.lowC + window.highC) / 2;
@@ -181,15 +186,18 @@ function listReadings(
     const read = (measure: string, value: number | null | undefined) => (value ? [one(measure, value)] : []);
     const rolled = [
       ...read("coreC", coreC && coreC + CORE_STRAY_C * normal()),
-      ...read(
-        "thicknessMm",
-        thicknessMm && thicknessMm * truth.thickness * Math.exp(PORTION_STRAY * normal()),
-      ),
+      ...Array.from({ length: GAUGED }, () =>
+        read(
+          "thicknessMm",
+          thicknessMm && thicknessMm * truth.thickness * Math.exp(PORTION_STRAY * normal()),
+        ),
+      ).flat(),
       ...read("blankMm", blankMm && blankMm * truth.relaxed * Math.exp(BLANK_STRAY * normal())),
     ];
     return demandId !== undefined && others.length === 0
       ? [...rolled, { measure: "cutCount", value: got }]
       : rolled;
   }
+  if (targets.cooling && coreC !== null) return [one("coreC", coreC + CORE_STRAY_C * normal())];
   return weighing.length > 0 ? [one("roomC", 21 + normal())] : [];
 }

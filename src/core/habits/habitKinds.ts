@@ -45,6 +45,22 @@ export const habitKinds = {
     scale: "share",
     prior: { mean: 0, sd: 0.06, ...worth },
   },
+  // A hand with a measure strays as much for every piece that it fills.
+  measure: {
+    least: 0.3,
+    most: 3,
+    what: "by this measure on the scale",
+    scale: "share",
+    prior: { mean: 0, sd: 0.06, ...worth },
+  },
+  // A practised hand keeps portions to a sixteenth; from one lot to another that varies by half as much again.
+  spread: {
+    least: 0.002,
+    most: 1,
+    what: "strayed about their mean",
+    scale: "share",
+    prior: { mean: Math.log(0.06), sd: 0.4, ...worth },
+  },
   liquid: {
     least: 0.3,
     most: 3,
@@ -69,6 +85,14 @@ export const habitKinds = {
     scale: "share",
     prior: { mean: 0, sd: 0.06, ...worth },
   },
+  // Pin and rings leave a sheet thicker here than there by some hundredths.
+  uneven: {
+    least: 0.002,
+    most: 1,
+    what: "thicker here than there",
+    scale: "share",
+    prior: { mean: Math.log(0.05), sd: 0.4, ...worth },
+  },
   // What a blank pulls back is known to a hundredth of its length.
   relaxed: {
     least: 0.6,
@@ -81,7 +105,7 @@ export const habitKinds = {
   film: {
     least: 0.125,
     most: 8,
-    what: "of the cold’s strength",
+    what: "of the cooling reckoned",
     scale: "share",
     prior: { mean: 0, sd: 0.3, ...worth },
   },
@@ -122,6 +146,14 @@ export const habitKinds = {
     what: "over and kept",
     scale: "share",
     prior: { mean: Math.log(0.05), sd: 0.8, ...worth },
+  },
+  // Most that is kept is used up; some of it never is.
+  spoiled: {
+    least: 0,
+    most: 1,
+    what: "of what was kept thrown out",
+    scale: "share",
+    prior: { mean: Math.log(0.05), sd: 1.2, ...worth },
   },
   sold: {
     least: 0,

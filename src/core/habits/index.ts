@@ -40,6 +40,7 @@ export {
   type FigurePrior,
   type KnownFigure,
 } from "./figureHabit";
+export { toStrayLog } from "./strayLog";
 export { countHeld, findWidening, type KeptForecast } from "./widening";
 export {
   findImplausible,

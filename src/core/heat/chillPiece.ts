@@ -12,6 +12,8 @@ export interface PieceChillRequest {
   readonly startC: number;
   readonly place: Place;
   readonly airC: number;
+  /** How many times the model's film lets heat out there; 1 where nothing is said. */
+  readonly filmFactor?: number;
   /** Its fat is hard at this. */
   readonly hardC: number;
 }
@@ -28,8 +30,8 @@ const LONGEST_MIN = 6 * 60;
 const SHOWN_BEYOND = 1.3;
 
 /** How long a piece stays in the cold until the fat in its crust is hard. By conduction. */
-export function chillPiece({ place, airC, hardC, ...piece }: PieceChillRequest): PieceChill {
-  const stays = [{ place, airC, minutes: LONGEST_MIN, turnOver: false }];
+export function chillPiece({ place, airC, filmFactor = 1, hardC, ...piece }: PieceChillRequest): PieceChill {
+  const stays = [{ place, airC, filmFactor, minutes: LONGEST_MIN, turnOver: false }];
   const moments = chill({ ...piece, wrapped: false, stays });
   const hardMin = findCrossingMin(moments, "meanC", hardC, "falling");
   const endMin = (hardMin ?? LONGEST_MIN) * SHOWN_BEYOND;

@@ -12,7 +12,12 @@ export interface CoolingRequest {
   readonly fridgeC: number;
   /** In the room before it goes into the fridge. */
   readonly roomMin: number;
+  /** How many times the model's film lets heat out on the bench and in the fridge; 1 where nothing is said. */
+  readonly filmFactors?: Readonly<Partial<Record<"bench" | "fridge", number>>> | undefined;
 }
+
+/** Core of a piece as it is taken out: hot through, and short of the boiling of what it is filled with. */
+export const COMES_OUT_C = 85;
 
 export interface Cooling {
   /** Minutes until the core is at 60, 21 and 5 °C; null if never within the time looked at. */
@@ -35,11 +40,12 @@ const LONGEST_FRIDGE_MIN = 12 * 60;
 
 /** How a baked piece cools, first in the room and then in the fridge, and whether it leaves the warm zone in time. */
 export function coolPiece(request: CoolingRequest): Cooling {
-  const { body, composition, densityGPerMl, startC, roomC, fridgeC, roomMin } = request;
-  const stays: Stay[] = [
-    { place: "bench", airC: roomC, minutes: roomMin, turnOver: false },
-    { place: "fridge", airC: fridgeC, minutes: LONGEST_FRIDGE_MIN, turnOver: false },
-  ];
+  const { body, composition, densityGPerMl, startC, roomC, fridgeC, roomMin, filmFactors } = request;
+  const stay = (place: "bench" | "fridge", airC: number, minutes: number): Stay => {
+    const filmFactor = filmFactors?.[place] ?? 1;
+    return { place, airC, minutes, turnOver: false, filmFactor };
+  };
+  const stays = [stay("bench", roomC, roomMin), stay("fridge", fridgeC, LONGEST_FRIDGE_MIN)];
   const isCold = ({ coreC }: Moment) => coreC <= COLD_C;
   const moments = chill({ body, composition, densityGPerMl, startC, wrapped: false, stays }, isCold);
   const at = (wantedC: number) => findCrossingMin(moments, "coreC", wantedC, "falling");

@@ -1,10 +1,13 @@
 import fc from "fast-check";
 import {
   chill,
+  COMES_OUT_C,
   computeReadiness,
+  coolPiece,
   findFilm,
   findRestMin,
   readFilmCore,
+  tabulateCooling,
   tabulateFilm,
   type ColdPlace,
   type ReadinessRequest,
@@ -88,4 +91,45 @@ test("a weak cold rests longer, a strong one shorter; at the end of the rest the
   expect(computeCoreC("fridge", 0.5, weak!)).toBeCloseTo(request.window.highC, 1);
   // What one place's films are says nothing of the other's.
   expect(findRestMin(inWeak, "freezer")).toBe(findRestMin(request, "freezer"));
+});
+
+test("a piece's core on the bench is the model's, and the film is found again from it, hotter or cooler as it came out", () => {
+  const roomC = 21;
+  const pie = {
+    body: { kind: "slab", thicknessMm: 28 },
+    composition: { waterShare: 0.5, fatShare: 0.12, sugarShare: 0.1, starchShare: 0.2 },
+    densityGPerMl: 1.05,
+  } as const;
+  const table = tabulateCooling(pie, roomC);
+  const coreC = (filmFactor: number, minutes: number, startC = COMES_OUT_C) => {
+    const stay = { place: "bench", airC: roomC, minutes, turnOver: false, filmFactor } as const;
+    return chill({ ...pie, startC, wrapped: false, stays: [stay] }).at(-1)!.coreC;
+  };
+  for (const [factor, minutes] of [
+    [0.6, 40],
+    [1.4, 25],
+    [2.2, 35],
+  ] as const) {
+    const found = findFilm(table, minutes, coreC(factor, minutes))!;
+    expect(Math.abs(Math.log(found / factor))).toBeLessThan(0.06);
+    // Linear above freezing: a piece that came out at 95 °C is told as one that came out as usual.
+    const hot = coreC(factor, minutes, 95);
+    const even = roomC + ((hot - roomC) * (COMES_OUT_C - roomC)) / (95 - roomC);
+    expect(Math.abs(Math.log(findFilm(table, minutes, even)! / factor))).toBeLessThan(0.06);
+  }
+  const cool = (filmFactors: { bench?: number; fridge?: number }) =>
+    coolPiece({ ...pie, startC: COMES_OUT_C, roomC, fridgeC: 4, roomMin: 60, filmFactors });
+  expect(cool({ bench: 2 }).to60Min!).toBeLessThan(cool({}).to60Min!);
+  expect(cool({ fridge: 2 }).to5Min!).toBeLessThan(cool({}).to5Min!);
+  expect(cool({ fridge: 2 }).to60Min).toBe(cool({}).to60Min);
+});
+
+test("on a bench through which heat passes quickly a dough tempers sooner, and its sheet warms sooner", () => {
+  const [even, quick] = [
+    computeReadiness(request),
+    computeReadiness({ ...request, filmFactors: { bench: 2 } }),
+  ];
+  expect(quick.temperMin!).toBeLessThan(even.temperMin!);
+  expect(quick.sheetLimitMin!).toBeLessThan(even.sheetLimitMin!);
+  expect(quick.fridge.coreReadyMin).toBe(even.fridge.coreReadyMin);
 });

@@ -1,11 +1,12 @@
 import { createMemory } from "../createMemory";
-import { chill } from "./chill";
+import { chill, type ChillRequest, type Stay } from "./chill";
 import type { Moment } from "./conduct";
+import { COMES_OUT_C } from "./cooling";
 import { toRestStays, type ColdPlace, type ReadinessRequest } from "./readiness";
 
-/** Cores of a resting dough over time, for films of so many times the model's. */
+/** Cores of what cools in one place over time, for films of so many times the model's. */
 export interface FilmTable {
-  /** Cores stand so far apart, from the start of the rest on. */
+  /** Cores stand so far apart, from the start on. */
   readonly stepMin: number;
   /** By film, the weakest first; °C. */
   readonly coresC: readonly (readonly number[])[];
@@ -26,24 +27,42 @@ const TELLING_C = 1.4;
 /** Halvings of the span of films in its logarithm: to a thousandth. */
 const HALVINGS = 12;
 
-/** The same dough rests the same in every day's plan. */
-const remember = createMemory<FilmTable>(20);
+/** The same dough rests the same in every day's plan, and the same piece cools the same. */
+const remember = createMemory<FilmTable>(40);
 
 /**
- * How cold a core is after a rest, by minutes and film. By conduction; some tenths of a second.
+ * How cold a dough's core is after a rest, by minutes and film. By conduction; some tenths of a second.
  * @param restMin - Planned: what is turned over half way is turned at half of it.
  */
-export const tabulateFilm = (request: ReadinessRequest, place: ColdPlace, restMin: number): FilmTable =>
-  remember(JSON.stringify([request, place, restMin]), () => ({
+export function tabulateFilm(request: ReadinessRequest, place: ColdPlace, restMin: number): FilmTable {
+  const { body, composition, densityGPerMl, mixedC: startC, wrapped } = request;
+  return tabulate({ body, composition, densityGPerMl, startC, wrapped }, (factor) =>
+    toRestStays({ ...request, filmFactors: { [place]: factor } }, place, restMin, LONGEST_MIN),
+  );
+}
+
+/** How warm the core of a baked piece is after minutes on the bench, by film, as it comes out at {@link COMES_OUT_C}. */
+export const tabulateCooling = (
+  baked: Pick<ChillRequest, "body" | "composition" | "densityGPerMl">,
+  roomC: number,
+): FilmTable =>
+  tabulate({ ...baked, startC: COMES_OUT_C, wrapped: false }, (filmFactor) => [
+    { place: "bench", airC: roomC, minutes: LONGEST_MIN, turnOver: false, filmFactor },
+  ]);
+
+function tabulate(
+  request: Omit<ChillRequest, "stays">,
+  toStays: (filmFactor: number) => readonly Stay[],
+): FilmTable {
+  const runs = FACTORS.map((factor): ChillRequest => ({ ...request, stays: toStays(factor) }));
+  return remember(JSON.stringify(runs), () => ({
     stepMin: STEP_MIN,
-    coresC: FACTORS.map((factor) => {
-      const { body, composition, densityGPerMl, mixedC: startC, wrapped } = request;
-      const of = { ...request, filmFactors: { [place]: factor } };
-      const stays = toRestStays(of, place, restMin, LONGEST_MIN);
-      const moments = chill({ body, composition, densityGPerMl, startC, wrapped, stays });
+    coresC: runs.map((each) => {
+      const moments = chill(each);
       return Array.from({ length: LONGEST_MIN / STEP_MIN + 1 }, (_, i) => readCore(moments, i * STEP_MIN));
     }),
   }));
+}
 
 function readCore(moments: readonly Moment[], atMin: number): number {
   const next = moments.findIndex((moment) => moment.atMin >= atMin);

@@ -23,9 +23,9 @@ export {
 } from "./bakeScale";
 export { convertBake, ovenKindFacts, ovenKinds, type OvenKind } from "./ovenKind";
 export { findHeater } from "./heater";
-export { findFilm, readFilmCore, tabulateFilm, type FilmTable } from "./film";
+export { findFilm, readFilmCore, tabulateCooling, tabulateFilm, type FilmTable } from "./film";
 export { chillPiece, type PieceChill, type PieceChillRequest } from "./chillPiece";
-export { coolPiece, type Cooling, type CoolingRequest } from "./cooling";
+export { COMES_OUT_C, coolPiece, type Cooling, type CoolingRequest } from "./cooling";
 export {
   computeOilRates,
   findBath,

@@ -26,8 +26,8 @@ export interface ReadinessRequest {
   readonly fridgeC: number;
   readonly freezerC: number;
   readonly roomC: number;
-  /** How many times the model's film lets heat out in each cold place, as cores that were read tell; 1 where nothing is said. */
-  readonly filmFactors?: Readonly<Partial<Record<ColdPlace, number>>>;
+  /** How many times the model's film lets heat through in each place, as cores that were read tell; 1 where nothing is said. */
+  readonly filmFactors?: Readonly<Partial<Record<Place, number>>>;
   /** The sheet this piece will be rolled to. */
   readonly sheetThicknessMm: number;
 }
@@ -63,13 +63,13 @@ const SHORTEST_SHOWN_MIN = 20;
 
 /** When one piece of dough can be rolled, and for how long. All by conduction. */
 export function computeReadiness(request: ReadinessRequest): Readiness {
-  const { window, roomC } = request;
+  const { window } = request;
   const bench = restOnBench(request);
   const sheet = run(
     request,
     { kind: "slab", thicknessMm: request.sheetThicknessMm },
     (window.lowC + window.highC) / 2,
-    [{ place: "bench", airC: roomC, minutes: LONGEST_BENCH_MIN, turnOver: false }],
+    [onBench(request)],
     false,
   );
   return {
@@ -145,10 +145,17 @@ function restCold(request: ReadinessRequest, place: ColdPlace): ColdRest {
   };
 }
 
+const onBench = ({ roomC, filmFactors }: ReadinessRequest): Stay => ({
+  place: "bench",
+  airC: roomC,
+  minutes: LONGEST_BENCH_MIN,
+  turnOver: false,
+  filmFactor: filmFactors?.bench ?? 1,
+});
+
 /** Fridge-cold all through, then on the bench. */
 function restOnBench(request: ReadinessRequest): Moment[] {
-  const stay: Stay = { place: "bench", airC: request.roomC, minutes: LONGEST_BENCH_MIN, turnOver: false };
-  const moments = run(request, request.body, request.fridgeC, [stay], request.wrapped);
+  const moments = run(request, request.body, request.fridgeC, [onBench(request)], request.wrapped);
   const { lowC, highC } = request.window;
   return cutOff(
     moments,

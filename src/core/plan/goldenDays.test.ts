@@ -29,8 +29,11 @@ const summarise = ({
   cuts: cuts.map(({ id, aim, plan }) =>
     round({ id, aim, sheets: plan.sheets.map(({ count }) => count), trimG: plan.trimLeftG }),
   ),
-  batches: [...doughs, ...fillings].map(({ formula, neededG, fromLarderG, batch, overG, tookLastG }) =>
-    round({ id: formula.id, neededG, fromLarderG, mixG: batch?.usableG ?? 0, overG, tookLastG }),
+  batches: [...doughs, ...fillings].map(({ formula, neededG, fromLarderG, batch, overG, liquidAim }) =>
+    round({
+      ...{ id: formula.id, neededG, fromLarderG, mixG: batch?.usableG ?? 0, overG },
+      tookLastG: liquidAim?.massG ?? null,
+    }),
   ),
   tasks: tasks.map(({ id, person, placed }) => `${id} ${placed.startMin}-${placed.endMin} by ${person}`),
   problems: problems.map((problem) => `${problem.station}: ${sayProblem(problem)}`),

@@ -40,10 +40,18 @@ export {
 } from "./result/clockRows";
 export { tellStep, type ToldStep } from "./result/tellStep";
 export { assignTakings, type StepTakings } from "./piece/stepTakes";
-export { addDays } from "./book/calendar";
+export { addDays, findSeason, seasonNames, seasons, type Season } from "./book/calendar";
+export { toLiquidHabit, type LiquidAim } from "./batch/learnedLiquid";
+export { tellHand, toHandKey, toMeasureHabit } from "./batch/learnedPortion";
 export { toReadinessRequest } from "./batch/restDough";
 export { toPersonHabit } from "./result/forecastDay";
-export { toFilmHabit, toRelaxedHabit, toThicknessHabit } from "./kit/learnedDough";
+export {
+  findFilmFactors,
+  placeNames,
+  toFilmHabit,
+  toRelaxedHabit,
+  toThicknessHabit,
+} from "./kit/learnedDough";
 export { toJobFactor, toJobHabit } from "./tasks/paceTasks";
 export { toHeaterHabit, toHeatFactor, toHeatHabit, toHeatUpHabit, toOvenHabit } from "./kit/learnedHeat";
 export { closeLarder, giveBack, LEAST_KEPT_G, takeUse } from "./larder/leftovers";
@@ -130,4 +138,4 @@ export {
   type DayNow,
 } from "./ask/dayIfs";
 export { answerAhead, type AheadAnswers, type AheadIf } from "./ask/aheadIfs";
-export { toBaked, toChillPiece, toFryLoad, toKnownBake } from "./piece/knownBake";
+export { toBaked, toChillPiece, toCooling, toFryLoad, toKnownBake } from "./piece/knownBake";

@@ -14,7 +14,8 @@ import { assignPeople } from "./tasks/assignPeople";
 import { findLateness } from "./doubts/lateness";
 import { listLeftovers } from "./larder/leftovers";
 import { computeMassFlow } from "./result/massFlow";
-import { listTookLast, restBatches } from "./batch/planBatches";
+import { listLiquidAims } from "./batch/learnedLiquid";
+import { restBatches } from "./batch/planBatches";
 import { planMakings } from "./planMakings";
 import { gatherCautions } from "./doubts/dayCautions";
 import { listCoatings, sumEggCoats } from "./piece/coatings";
@@ -71,7 +72,7 @@ export function planDay(written: DayBook): DayPlan {
   return {
     shaped: shapeBook(book, context, problems),
     analyses,
-    tookLastG: listTookLast(book),
+    liquidAims: listLiquidAims(book),
     lines: lines.map((line) => ({
       ...line,
       readyMin: findReadyMin(line, tasks),

@@ -18,8 +18,20 @@ export function readDeckPart(part: string | null | undefined): number | null {
 
 /** What of a job can be measured by hand and teaches something, the likeliest to be measured first. */
 export function listAsked({ kind, targets }: Pick<JobSheet, "kind" | "targets">): AskedMeasure[] {
-  const { portionG, thicknessMm, blankMm, trimG, window, custardC, heatC, endC, decksC, heatUpMin, fry } =
-    targets;
+  const {
+    portionG,
+    thicknessMm,
+    blankMm,
+    trimG,
+    window,
+    custardC,
+    heatC,
+    endC,
+    decksC,
+    heatUpMin,
+    fry,
+    cooling,
+  } = targets;
   const ask = (measure: Measure, meant: number | null | undefined | false, deck: number | null = null) =>
     meant ? [{ measure, meant, deck }] : [];
   const band = (measure: Measure, isAsked: boolean) =>
@@ -27,7 +39,7 @@ export function listAsked({ kind, targets }: Pick<JobSheet, "kind" | "targets">)
   const isBake = kind === "bake";
   return [
     ...ask("massG", portionG),
-    ...band("coreC", window !== null || custardC !== null),
+    ...band("coreC", window !== null || custardC !== null || Boolean(cooling)),
     ...ask("thicknessMm", thicknessMm),
     ...ask("blankMm", blankMm),
     ...ask("trimG", trimG),

@@ -5,7 +5,16 @@ import { toTable } from "@/schemas/recordTable";
 import { toDayBook } from "@/schemas/toDayBook";
 import { validateRecord } from "@/schemas/validate";
 import { validateRunEvent } from "@/schemas/runEvents";
-import { foldRun, freezeRun, listClosingEvents, listDemands, readClosing, toLog, type RunEvent } from ".";
+import {
+  foldRun,
+  freezeRun,
+  listClosingEvents,
+  listDayFigures,
+  listDemands,
+  readClosing,
+  toLog,
+  type RunEvent,
+} from ".";
 
 const demo = toDayBook(toTable(listDemoWorld()), "2026-11-28", null)!;
 const tub: LarderItem = {
@@ -28,7 +37,7 @@ const told = { atMin: 600, person: 0, deviceId: "wall" };
 const closed: RunEvent = { ...told, id: "closed", kind: "closed", atMin: 901 };
 const closingOf = (events: readonly RunEvent[]) => readClosing(sheet, foldRun(events));
 const putOf = (events: readonly RunEvent[]) => toLog(sheet, events).larder.put;
-const nothingSaid = { sold: {}, left: {}, areDone: false };
+const nothingSaid = { sold: {}, left: {}, thrown: [], areDone: false };
 
 test("a day that went as planned leaves what the plan leaves, and nothing before it is closed", () => {
   expect(toLog(sheet, []).larder).toEqual({ uses: [], put: [] });
@@ -89,6 +98,7 @@ test("only what was not known is told; a closing that is told again tells nothin
   const answers = {
     sold: Object.fromEntries(before.sales.map(({ pieceId, made }) => [pieceId, made - 1])),
     left: { [`dough:bay-shortcrust`]: { massG: 310, count: 0, useBy: "2026-11-30" } },
+    thrown: [],
     areDone: true,
   };
   const events = listClosingEvents(before, answers, stamp);
@@ -126,4 +136,32 @@ test("what is left out of the learning is on record and not in the log; taken in
     }),
     { numRuns: 40, seed: 7 },
   );
+});
+
+test("what is past its date is asked about; thrown out it leaves the larder whole, and is learned beside what was used", () => {
+  const old: LarderItem = { ...tub, id: "old", massG: 300, madeOn: "2026-11-20", useBy: "2026-11-24" };
+  const withOld: DayBook = { ...book, larder: [...book.larder, old] };
+  const frozen = freezeRun(planDay(withOld), withOld)!;
+  const read = (events: readonly RunEvent[]) => readClosing(frozen, foldRun(events));
+  expect(read([]).stale.find(({ item }) => item.id === "old")).toEqual({
+    ...{ item: old, label: "Bay shortcrust", isThrown: false },
+  });
+  expect(read([]).stale.map(({ item }) => item.id)).not.toContain("tub");
+  const said = listClosingEvents(read([]), { ...nothingSaid, thrown: ["old"] }, stamp);
+  expect(said.map(({ kind }) => kind)).toEqual(["thrown", "closed"]);
+  for (const event of said) expect(validateRunEvent(event)).toMatchObject({ ok: true });
+  expect(listClosingEvents(read(said), { ...nothingSaid, thrown: ["old"] }, stamp)).toEqual([]);
+  const usesOf = (events: readonly RunEvent[]) =>
+    toLog(frozen, events).larder.uses.map(({ item }) => item.id);
+  expect(usesOf(said)).toContain("old");
+  expect(usesOf([closed])).not.toContain("old");
+  const spoiled = (events: readonly RunEvent[]) =>
+    listDayFigures(frozen, events).find(({ habit }) => habit === "spoiled:bay-shortcrust");
+  const usedG = frozen.larder.uses.reduce(
+    (sum, { item, massG }) => sum + (item.refId === "bay-shortcrust" ? massG : 0),
+    0,
+  );
+  expect(spoiled(said)!.value).toBeCloseTo(Math.log(300 / (300 + usedG)), 9);
+  expect(spoiled([closed])!.value).toBeCloseTo(Math.log(0.01), 9);
+  expect(spoiled([])).toBeUndefined();
 });

@@ -21,6 +21,14 @@ export interface RunLarder {
   readonly left: readonly Leftover[];
   /** Made for other days. */
   readonly made: readonly LarderItem[];
+  /** There, and past its date: nothing takes it; sheets frozen before it was kept have none. */
+  readonly stale?: readonly StaleItem[];
+}
+
+/** Something of the larder that nobody should use any more. */
+export interface StaleItem {
+  readonly item: LarderItem;
+  readonly label: string;
 }
 
 export function freezeLarder(plan: DayPlan, book: DayBook): RunLarder {
@@ -28,7 +36,12 @@ export function freezeLarder(plan: DayPlan, book: DayBook): RunLarder {
   const planned = (nothing: Leftover): Leftover =>
     plan.leftovers.find(({ kind, refId }) => kind === nothing.kind && refId === nothing.refId) ?? nothing;
   const none = { massG: 0, count: 0 };
+  const nameOf = ({ refId }: LarderItem) =>
+    [...book.formulas, ...book.pieces].find(({ id }) => id === refId)?.name ?? "no longer in the book";
   return {
+    stale: book.larder.flatMap((item) =>
+      item.takenByDayId === null && item.useBy < book.day.date ? [{ item, label: nameOf(item) }] : [],
+    ),
     uses: plan.larderUses.filter(({ item }) => item.takenByDayId === null),
     left: [
       ...[...plan.doughs, ...plan.fillings].map(({ formula: { kind, id, name, keepsDays } }) =>
@@ -79,6 +92,8 @@ export interface Closing {
   readonly isClosed: boolean;
   readonly sales: readonly Sale[];
   readonly left: readonly LeftOver[];
+  /** What is past its date, and whether it was thrown out. */
+  readonly stale: readonly (StaleItem & { readonly isThrown: boolean })[];
   /** Jobs that were to be done and are not done on record. */
   readonly undone: readonly { readonly taskId: string; readonly title: string }[];
 }
@@ -105,6 +120,10 @@ export function readClosing(sheet: RunSheet, state: RunState): Closing {
       if (kind === "blanks") usual.count += blanksOver[refId] ?? 0;
       return { kind, refId, label, ...usual, ...said, isSaid: said !== undefined };
     }),
+    stale: (sheet.larder.stale ?? []).map((each) => ({
+      ...each,
+      isThrown: state.thrown.includes(each.item.id),
+    })),
     undone: sheet.jobs.flatMap(({ taskId, title }) =>
       (state.tasks[taskId]?.doneMin ?? null) === null && pieces[taskId] !== 0 ? [{ taskId, title }] : [],
     ),
@@ -123,7 +142,12 @@ export function toLarderLog(sheet: RunSheet, state: RunState): LarderLog {
   const { dayId, date, larder } = sheet;
   const left = readClosing(sheet, state).left.filter(({ massG, count }) => count > 0 || massG > 0);
   return {
-    uses: larder.uses,
+    uses: [
+      ...larder.uses,
+      ...(larder.stale ?? []).flatMap(({ item }) =>
+        state.thrown.includes(item.id) ? [{ item, massG: item.massG, count: item.count }] : [],
+      ),
+    ],
     put: [
       ...left.map(({ kind, refId, massG, count, useBy }): LarderItem => ({
         id: `left-${date}-${kind}-${refId}`,
@@ -149,6 +173,8 @@ export interface ClosingAnswers {
   readonly left: Readonly<
     Record<string, { readonly massG: number; readonly count: number; readonly useBy: string }>
   >;
+  /** Ids of what is past its date and was thrown out. */
+  readonly thrown: readonly string[];
   /** Whether the jobs that are not done on record were done; nobody timed them. */
   readonly areDone: boolean;
 }
@@ -161,7 +187,7 @@ interface Stamp {
 
 /** The events of a closing: only what was not known before, and the end of the day itself. */
 export function listClosingEvents(
-  { isClosed, sales, left, undone }: Closing,
+  { isClosed, sales, left, stale, undone }: Closing,
   answers: ClosingAnswers,
   { createId, atMin, deviceId }: Stamp,
 ): RunEvent[] {
@@ -177,6 +203,9 @@ export function listClosingEvents(
       const isNew = said && (said.massG !== massG || said.count !== count || said.useBy !== useBy);
       return isNew ? [{ ...stamp(), kind: "left", larderKind, refId, ...said }] : [];
     }),
+    ...stale.flatMap(({ item, isThrown }): RunEvent[] =>
+      isThrown || !answers.thrown.includes(item.id) ? [] : [{ ...stamp(), kind: "thrown", itemId: item.id }],
+    ),
     ...(isClosed ? [] : [{ ...stamp(), kind: "closed" } as const]),
   ];
 }

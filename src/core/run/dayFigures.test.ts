@@ -1,10 +1,11 @@
-import { findHeater, fryLoad, readFilmCore } from "../heat";
+import { computeTargetG } from "../formula";
+import { COMES_OUT_C, findHeater, fryLoad, readFilmCore } from "../heat";
 import { planDay } from "../plan";
 import { createRandom } from "../seededRandom";
 import { listDemoWorld } from "@/demo";
 import { toTable } from "@/schemas/recordTable";
 import { toDayBook } from "@/schemas/toDayBook";
-import { knowByCraft, learnDays, NO_PAST, toShareLog, type PastLog } from "../habits";
+import { knowByCraft, learnDays, NO_PAST, toShareLog, toStrayLog, type PastLog } from "../habits";
 import {
   compareOutlook,
   findTaught,
@@ -93,6 +94,77 @@ test("of each lot what was timed, weighed, read and counted, as logarithms of sh
   expect(listDayFigures(sheet, [])).toEqual([]);
 });
 
+test("portions tell of the piece, of whose measure it was, and of three or more how far they stray", () => {
+  const { portionG, person } = { ...jobOf(fill), ...jobOf(fill).targets };
+  const weighed = (shares: readonly number[], by: number) => [
+    happens(390, fill, { kind: "begun", person: by }),
+    ...shares.map((share) =>
+      happens(400, fill, { kind: "measured", measure: "massG", value: portionG! * share }),
+    ),
+  ];
+  const style = sheet.pieces.find(({ id }) => id === half)!.craft.fill.style;
+  const own = listDayFigures(sheet, weighed([0.95, 1.05, 1.1, 1.1], 0));
+  expect(find(own, "measure")).toEqual([
+    expect.objectContaining({
+      habit: `measure:${style}`,
+      value: expect.closeTo(Math.log(1.05), 9) as number,
+    }),
+  ]);
+  expect(find(own, "portion")[0]!.value).toBe(find(own, "measure")[0]!.value);
+  expect(find(own, "spread")[0]!.value).toBeCloseTo(toStrayLog([0.95, 1.05, 1.1, 1.1])!, 9);
+  expect(person).toBe(0);
+  const helper = listDayFigures(sheet, weighed([1, 1.1], 1));
+  expect(find(helper, "measure")[0]).toMatchObject({ habit: `measure:${style}#helper` });
+  expect(find(helper, "spread")).toEqual([]);
+});
+
+test("liquid is told against the formula as written, whatever the day aimed at, and at this time of the year", () => {
+  const job = sheet.jobs.find(({ liquid }) => liquid !== null)!;
+  const { writtenG } = job.liquid!;
+  const dough = book.formulas.find(({ id }) => id === job.formulaId)!;
+  const line = dough.lines.find(({ mostG }) => mostG !== null)!;
+  expect(writtenG).toBeCloseTo(computeTargetG(dough, line, null) * job.liquid!.scale, 9);
+  const figures = find(
+    listDayFigures(sheet, [
+      happens(300, job.taskId, { kind: "poured", massG: writtenG! * 1.08 }),
+      happens(310, job.taskId, { kind: "done" }),
+    ]),
+    "liquid",
+  );
+  expect(figures.map(({ habit }) => habit)).toEqual([`liquid:${dough.id}`, `liquid:${dough.id}#sep-nov`]);
+  for (const { value } of figures) expect(value).toBeCloseTo(Math.log(1.08), 9);
+  expect(figures[1]!.name).toBe(`${dough.name}, September to November`);
+});
+
+test("a core read as a cooled piece is taken up tells the bench; what came out hotter is the same bench", () => {
+  const job = sheet.jobs.find(({ targets }) => targets.cooling)!;
+  const { fromTaskId, cores, roomC } = job.targets.cooling!;
+  const coreC = readFilmCore(cores, 1.3, 25)!;
+  const took = (outC: number | null, readC: number) =>
+    find(
+      listDayFigures(sheet, [
+        happens(500, fromTaskId, { kind: "begun" }),
+        ...(outC === null
+          ? []
+          : [happens(519, fromTaskId, { kind: "measured", measure: "coreC", value: outC })]),
+        happens(520, fromTaskId, { kind: "done" }),
+        happens(545, job.taskId, { kind: "begun" }),
+        happens(545, job.taskId, { kind: "measured", measure: "coreC", value: readC }),
+      ]),
+      "film",
+    );
+  expect(took(null, coreC)).toEqual([
+    {
+      ...{ habit: "film:bench", name: "Bench", source: job.taskId, taskIds: [job.taskId, fromTaskId] },
+      value: expect.closeTo(Math.log(1.3), 2) as number,
+    },
+  ]);
+  const hotter = roomC + ((coreC - roomC) * (95 - roomC)) / (COMES_OUT_C - roomC);
+  expect(took(95, hotter)[0]!.value).toBeCloseTo(Math.log(1.3), 2);
+  // Warmer than it came out no film explains.
+  expect(took(null, 92)).toEqual([]);
+});
+
 test("a rolling tells thickness, what its blanks came to, and by its core how the fridge chills", () => {
   const first = sheet.jobs.find(({ targets }) => targets.rest)!;
   const { thicknessMm, blankMm, rest } = first.targets;
@@ -103,7 +175,7 @@ test("a rolling tells thickness, what its blanks came to, and by its core how th
   const figures = listDayFigures(sheet, [
     happens(350, rest!.fromTaskId, { kind: "done" }),
     happens(400, taskId, { kind: "begun" }),
-    ...[measured("thicknessMm", thicknessMm! * 1.1), measured("thicknessMm", thicknessMm! * 1.2)],
+    ...[1.1, 1.15, 1.2].map((share) => measured("thicknessMm", thicknessMm! * share)),
     ...[measured("blankMm", blankMm! * 0.97), measured("coreC", coreC)],
   ]);
   const ofDough = { name: "Bay shortcrust", source: taskId };
@@ -112,6 +184,15 @@ test("a rolling tells thickness, what its blanks came to, and by its core how th
   ]);
   expect(find(figures, "relaxed")).toEqual([
     expect.objectContaining({ ...ofDough, value: expect.closeTo(Math.log(0.97), 9) as number }),
+  ]);
+  expect(find(figures, "uneven")).toEqual([
+    expect.objectContaining({
+      ...ofDough,
+      ...{
+        habit: "uneven:bay-shortcrust",
+        value: expect.closeTo(toStrayLog([1.1, 1.15, 1.2])!, 9) as number,
+      },
+    }),
   ]);
   expect(find(figures, "film")[0]).toMatchObject({ habit: "film:fridge", name: "Fridge" });
   expect(find(figures, "film")[0]!.value).toBeCloseTo(Math.log(0.8), 2);
@@ -302,17 +383,4 @@ test("a day to come looks otherwise by what is known: slow hands take longer, a 
   expect(is!.targets.endC!).toBeLessThan(was!.targets.endC! - 5);
   expect(is!.targets.wantedC!).toBeCloseTo(was!.targets.wantedC!, 0);
   expect(is!.plannedMin).toBeGreaterThan(was!.plannedMin);
-});
-
-test("what a dough took of its liquid is a figure once it is mixed", () => {
-  const mix = sheet.jobs.find(({ liquid, formulaId }) => liquid !== null && formulaId !== null)!;
-  const plannedG = mix.weighing.find(({ line }) => line.lineId === mix.liquid!.lineId)!.line.massG;
-  const poured = happens(300, mix.taskId, { kind: "poured", massG: plannedG * 1.08 });
-  expect(find(listDayFigures(sheet, [poured]), "liquid")).toEqual([]);
-  const [liquid] = find(
-    listDayFigures(sheet, [poured, happens(310, mix.taskId, { kind: "done" })]),
-    "liquid",
-  );
-  expect(liquid).toMatchObject({ habit: `liquid:${mix.formulaId!}`, source: mix.taskId });
-  expect(liquid!.value).toBeCloseTo(Math.log(1.08), 9);
 });

@@ -1,38 +1,14 @@
-import { findImplausible, tellWork, toHabitId, toPaceKey, toShareLog, type HabitId } from "../habits";
-import { findFilm, findHeater } from "../heat";
-import {
-  toFilmHabit,
-  toHeaterHabit,
-  toHeatFactor,
-  toHeatHabit,
-  toHeatUpHabit,
-  toJobFactor,
-  toJobHabit,
-  toOvenHabit,
-  toPersonHabit,
-  toRelaxedHabit,
-  toThicknessHabit,
-} from "../plan";
+import { findImplausible, tellWork, toHabitId, toPaceKey, toShareLog } from "../habits";
+import { toHeatFactor, toHeatHabit, toJobFactor, toJobHabit, toPersonHabit } from "../plan";
 import { createRecordMemory } from "../createMemory";
-import { readDeckPart } from "./askedMeasures";
 import { adjustRun } from "./adjustRun";
+import { readClosing } from "./closing";
+import { fromJob, readName, type DayFigure } from "./dayFigure";
 import type { RunEvent } from "./event";
 import { foldRun, UNTOUCHED, type RunState, type TaskRun } from "./foldRun";
 import { toWholeLog } from "./log";
-import { readClosing } from "./closing";
+import { listMeasured } from "./measuredFigures";
 import type { JobSheet, RunSheet } from "./runSheet";
-
-/** One figure of one lot, on its habit's scale. */
-export interface DayFigure {
-  readonly habit: HabitId;
-  /** Whose: of a piece, a dough, an oven, a way of working. */
-  readonly name: string;
-  /** The record or the job that it is of. */
-  readonly source: string;
-  /** Jobs without which it would not be. */
-  readonly taskIds: readonly string[];
-  readonly value: number;
-}
 
 /** Nothing that took or was planned to take less is timed, min. */
 const LEAST_MIN = 1;
@@ -69,15 +45,16 @@ function findAllFigures(frozen: RunSheet, events: readonly RunEvent[]): DayFigur
       ...listHands(job, run, planned, frozen),
       ...listHeat(job, run, planned, frozen),
       ...(frozen.hasHelper ? listPerson(job, run, planned) : []),
-      ...listMeasured(job, run, frozen),
-      ...listHeater(job, run, frozen),
-      ...listFilm(job, run, state),
-      ...listOven(job, run.measured, frozen),
-      ...listPortions(job, run.measured, frozen),
-      ...listLiquid(job, run),
+      ...listMeasured(job, run, frozen, state),
     ];
   });
-  return [...ofJobs, ...listLogged(frozen, events), ...listSold(frozen, state), ...listKept(frozen, state)];
+  return [
+    ...ofJobs,
+    ...listLogged(frozen, events),
+    ...listSold(frozen, state),
+    ...listKept(frozen, state),
+    ...listSpoiled(frozen, state),
+  ];
 }
 
 /** Below so many minutes a clock that is touched with floury hands tells nothing. */
@@ -95,45 +72,7 @@ function listHands(
   if (!habit || took < LEAST_MIN || planned < LEAST_TIMED_MIN) return [];
   const byPlan = toJobFactor(expected[habit]?.mean ?? 0);
   const name = tellWork(habit.slice("hands:".length), () => readName(job));
-  return [{ habit, name, ...about(job), value: Math.log((took / planned) * byPlan) }];
-}
-
-/** Of what a job is. */
-const readName = ({ formulaName, about, title }: JobSheet): string =>
-  formulaName ?? (about.split(",")[0] || title);
-
-/** What was measured of a job against what was meant: a ruler's, a scale's, a clock's. */
-function listMeasured(job: JobSheet, { measured }: TaskRun, { cuts, machines }: RunSheet): DayFigure[] {
-  const doughId = cuts.find(({ id }) => id === job.cutId)?.doughId;
-  const { thicknessMm, blankMm, trimG, heatUpMin, machineId } = job.targets;
-  const machine = machines.find(({ resourceId }) => resourceId.endsWith(`:${machineId}`));
-  const ofDough = doughId === undefined ? null : readName(job);
-  const asked = [
-    { habit: toThicknessHabit(doughId ?? ""), name: ofDough, measure: "thicknessMm", meant: thicknessMm },
-    { habit: toRelaxedHabit(doughId ?? ""), name: ofDough, measure: "blankMm", meant: blankMm },
-    { habit: toHabitId("trim", doughId ?? ""), name: ofDough, measure: "trimG", meant: trimG },
-    {
-      ...{ habit: toHeatUpHabit(machineId ?? ""), name: machine?.name ?? null },
-      ...{ measure: "heatUpMin", meant: heatUpMin },
-    },
-  ] as const;
-  return asked.flatMap(({ habit, name, measure, meant }): DayFigure[] => {
-    const read = measured.flatMap((each) => (each.measure === measure && each.value > 0 ? [each.value] : []));
-    if (name === null || !meant || read.length === 0) return [];
-    const mean = read.reduce((sum, each) => sum + each, 0) / read.length;
-    return [{ habit, name, ...about(job), value: Math.log(mean / meant) }];
-  });
-}
-
-/** What a fryer's heater gave, by how cold a full basket made its oil. */
-function listHeater(job: JobSheet, { measured }: TaskRun, { machines }: RunSheet): DayFigure[] {
-  const { fry, machineId } = job.targets;
-  const lowestC = measured.findLast(({ measure }) => measure === "oilLowC")?.value;
-  const machine = machines.find(({ resourceId }) => resourceId.endsWith(`:${machineId}`));
-  if (!fry || machineId === null || !machine || lowestC === undefined) return [];
-  const factor = findHeater(fry.bath, fry.load, lowestC);
-  if (factor === null) return [];
-  return [{ habit: toHeaterHabit(machineId), name: machine.name, ...about(job), value: Math.log(factor) }];
+  return [{ habit, name, ...fromJob(job), value: Math.log((took / planned) * byPlan) }];
 }
 
 /** Minutes of whoever had the job, against what the plan gave it for all hands. */
@@ -143,31 +82,8 @@ function listPerson(job: JobSheet, { begunMin, doneMin, person }: TaskRun, plann
   if (!isByHand || took < LEAST_MIN || planned < LEAST_TIMED_MIN) return [];
   const who = person ?? job.person;
   const value = Math.log(took / planned);
-  return [{ habit: toPersonHabit(who), name: who === 0 ? "Baker" : "Helper", ...about(job), value }];
+  return [{ habit: toPersonHabit(who), name: who === 0 ? "Baker" : "Helper", ...fromJob(job), value }];
 }
-
-/** How readily a cold place took heat out of a dough: by its core as it was rolled. */
-function listFilm(job: JobSheet, { begunMin, measured }: TaskRun, { tasks }: RunState): DayFigure[] {
-  const { rest } = job.targets;
-  const mixedMin = rest ? tasks[rest.fromTaskId]?.doneMin : null;
-  const coreC = measured.find(({ measure }) => measure === "coreC")?.value;
-  if (!rest || begunMin === null || mixedMin === null || mixedMin === undefined || coreC === undefined)
-    return [];
-  const film = findFilm(rest.cores, begunMin - mixedMin, coreC);
-  if (film === null) return [];
-  const name = rest.place === "fridge" ? "Fridge" : "Freezer";
-  return [
-    {
-      habit: toFilmHabit(rest.place),
-      name,
-      source: job.taskId,
-      taskIds: [job.taskId, rest.fromTaskId],
-      value: Math.log(film),
-    },
-  ];
-}
-
-const about = ({ taskId }: JobSheet) => ({ source: taskId, taskIds: [taskId] });
 
 function listHeat(
   job: JobSheet,
@@ -182,61 +98,7 @@ function listHeat(
   if (pieceId === null || targets.machineId === null) return [];
   const habit = toHeatHabit(pieceId, targets.machineId);
   const byPlan = toHeatFactor(expected[habit]?.mean ?? 0);
-  return [{ habit, name, ...about(job), value: Math.log((took / planned) * byPlan) }];
-}
-
-/** Air off the kit's, of an oven or of the deck that was read. */
-function listOven(job: JobSheet, measured: TaskRun["measured"], { machines }: RunSheet): DayFigure[] {
-  const { machineId, airC, decksC } = job.targets;
-  const machine = machines.find(({ resourceId }) => resourceId.endsWith(`:${machineId}`));
-  if (job.kind !== "bake" || machineId === null || !machine || airC === null) return [];
-  const lastOf = new Map(
-    measured.flatMap(({ measure, value, part }) =>
-      measure === "ovenC" ? [[readDeckPart(part), value] as const] : [],
-    ),
-  );
-  return [...lastOf].map(([deck, readC]): DayFigure => {
-    const meantC = deck === null ? airC : (decksC?.[deck - 1] ?? airC);
-    const ofDeck = decksC && deck !== null && deck <= decksC.length ? deck : null;
-    return {
-      habit: toOvenHabit(machineId, ofDeck),
-      name: ofDeck === null ? machine.name : `${machine.name}, deck ${ofDeck}`,
-      source: ofDeck === null ? job.taskId : `${job.taskId} ${ofDeck}`,
-      taskIds: [job.taskId],
-      value: readC - meantC,
-    };
-  });
-}
-
-function listPortions(job: JobSheet, measured: TaskRun["measured"], { pieces }: RunSheet): DayFigure[] {
-  const { portionG } = job.targets;
-  const piece = pieces.find(({ id }) => id === job.pieceId);
-  const weighed = measured.flatMap(({ measure, value }) => (measure === "massG" && value > 0 ? [value] : []));
-  if (!piece || portionG === null || portionG <= 0 || weighed.length === 0) return [];
-  const meanG = weighed.reduce((sum, each) => sum + each, 0) / weighed.length;
-  return [
-    {
-      habit: toHabitId("portion", piece.id),
-      name: piece.name,
-      ...about(job),
-      value: Math.log(meanG / portionG),
-    },
-  ];
-}
-
-/** What a dough took of its liquid, against its formula as written. */
-function listLiquid(job: JobSheet, { pouredG, doneMin }: TaskRun): DayFigure[] {
-  const { formulaId, liquid, weighing } = job;
-  const plannedG = weighing.find(({ line }) => line.lineId === liquid?.lineId)?.line.massG ?? 0;
-  if (formulaId === null || plannedG <= 0 || pouredG <= 0 || doneMin === null) return [];
-  return [
-    {
-      habit: toHabitId("liquid", formulaId),
-      name: readName(job),
-      ...about(job),
-      value: Math.log(pouredG / plannedG),
-    },
-  ];
+  return [{ habit, name, ...fromJob(job), value: Math.log((took / planned) * byPlan) }];
 }
 
 /** What the log keeps of hands and blanks. */
@@ -314,6 +176,36 @@ function listKept(sheet: RunSheet, state: RunState): DayFigure[] {
         name: label,
         source: `left-${refId}`,
         taskIds: [],
+        value: Math.log(share),
+      },
+    ];
+  });
+}
+
+/** Of what was kept of one thing and is gone from the larder after this day, so much was thrown out. */
+function listSpoiled(
+  { larder: { uses, left, stale = [] }, pieces }: RunSheet,
+  { isClosed, thrown }: RunState,
+): DayFigure[] {
+  if (!isClosed) return [];
+  const named = [...pieces.map(({ id, name }) => ({ refId: id, label: name })), ...left];
+  const spoiled = stale.filter(({ item }) => thrown.includes(item.id));
+  const amount = ({ massG, count }: { readonly massG: number; readonly count: number }) => massG + count;
+  const ids = new Set([...uses, ...spoiled].map(({ item }) => item.refId));
+  return [...ids].flatMap((refId): DayFigure[] => {
+    const of = <T extends { readonly item: { readonly refId: string } }>(all: readonly T[]) =>
+      all.filter(({ item }) => item.refId === refId);
+    const outOf = of(spoiled).reduce((sum, { item }) => sum + amount(item), 0);
+    const used = of(uses).reduce((sum, use) => sum + amount(use), 0);
+    if (outOf + used <= 0) return [];
+    const name =
+      spoiled.find(({ item }) => item.refId === refId)?.label ??
+      named.find((each) => each.refId === refId)?.label ??
+      refId;
+    const share = Math.min(Math.max(outOf / (outOf + used), LEAST_KEPT_SHARE), 1);
+    return [
+      {
+        ...{ habit: toHabitId("spoiled", refId), name, source: `spoiled-${refId}`, taskIds: [] },
         value: Math.log(share),
       },
     ];

@@ -91,6 +91,8 @@ export type RunEvent = Happened &
         readonly count: number;
         readonly useBy: string;
       }
+    /** What was kept in the larder is thrown out, all of it. */
+    | { readonly kind: "thrown"; readonly itemId: string }
     /** The day is over: what it used goes out of the larder, what it leaves goes in. */
     | { readonly kind: "closed" }
     /** A lot, or with no task the whole day, from which nothing is learned, and why. */

@@ -1,6 +1,10 @@
 import { knowHabit, tellFigure, toHabitId, toPaceKey, type HabitId } from "../habits";
 import {
+  findSeason,
   toFilmHabit,
+  toHandKey,
+  toLiquidHabit,
+  toMeasureHabit,
   toHeaterHabit,
   toHeatHabit,
   toHeatUpHabit,
@@ -40,21 +44,31 @@ export function freezeExpected(plan: DayPlan, book: DayBook): ExpectedFigures {
         : [],
     ),
     ...plan.lines.flatMap(({ piece, works }) => [
+      ...(book.day.helper ? [0, 1] : [0]).flatMap((person) => {
+        const key = toHandKey(works.fill.style, person);
+        return [toMeasureHabit(key), toHabitId("spread", key)];
+      }),
       toHabitId("portion", piece.id),
       toHabitId("sold", piece.id),
       toHabitId("hands", toPaceKey("fill", works.fill.style)),
       toHabitId("hands", toPaceKey("close", works.close.style)),
     ]),
-    ...plan.doughs.map(({ formula }) => toHabitId("liquid", formula.id)),
+    ...plan.doughs.flatMap(({ formula: { id } }) => [
+      toLiquidHabit(id),
+      toLiquidHabit(id, findSeason(book.day.date)),
+    ]),
     ...[...plan.doughs, ...plan.fillings].map(({ formula }) => toHabitId("left", formula.id)),
+    ...plan.larderUses.map(({ item }) => toHabitId("spoiled", item.refId)),
     ...plan.cuts.flatMap(({ dough }) => [
       toHabitId("blanks", dough.id),
       toThicknessHabit(dough.id),
       toRelaxedHabit(dough.id),
       toHabitId("trim", dough.id),
+      toHabitId("uneven", dough.id),
     ]),
     ...plan.tasks.flatMap((task) => toJobHabit(task) ?? []),
     ...(book.day.helper ? [toPersonHabit(0), toPersonHabit(1)] : []),
+    toFilmHabit("bench"),
     ...plan.doughs.flatMap(({ rest }) => (rest?.model ? [toFilmHabit(rest.model.place)] : [])),
   ]);
   return Object.fromEntries(

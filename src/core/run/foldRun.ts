@@ -53,6 +53,8 @@ export interface RunState {
   readonly left: Readonly<
     Record<string, { readonly massG: number; readonly count: number; readonly useBy: string }>
   >;
+  /** Ids of what was thrown out of the larder. */
+  readonly thrown: readonly string[];
   /** Why nothing is learned from the whole day; null if something is. */
   readonly leftOut: string | null;
   /** What counts, in its order: without repeats and without what was taken back. */
@@ -90,6 +92,7 @@ export function foldRun(events: readonly RunEvent[]): RunState {
   let order = null as RunState["order"];
   const sold: Record<string, number> = {};
   const left: Record<string, RunState["left"][string]> = {};
+  const thrown: string[] = [];
   let isClosed = false;
   let leftOut: string | null = null;
   for (const event of standing) {
@@ -100,6 +103,7 @@ export function foldRun(events: readonly RunEvent[]): RunState {
     else if (event.kind === "note" && event.taskId === null) notes.push(event.word);
     else if (event.kind === "closed") isClosed = true;
     else if (event.kind === "sold") sold[event.pieceId] = event.count;
+    else if (event.kind === "thrown") thrown.push(event.itemId);
     else if (event.kind === "left") {
       const { larderKind, refId, massG, count, useBy } = event;
       left[toLeftKey(larderKind, refId)] = { massG, count, useBy };
@@ -108,10 +112,13 @@ export function foldRun(events: readonly RunEvent[]): RunState {
   }
   const counted = standing.filter(({ kind }) => kind !== "undone");
   const lastId = counted.at(-1)?.id ?? null;
-  return { tasks, measured, notes, order, help, isClosed, sold, left, leftOut, counted, lastId };
+  return { tasks, measured, notes, order, help, isClosed, sold, left, thrown, leftOut, counted, lastId };
 }
 
-type Occurrence = Exclude<RunEvent, { kind: "undone" | "ordered" | "helped" | "sold" | "left" | "closed" }>;
+type Occurrence = Exclude<
+  RunEvent,
+  { kind: "undone" | "ordered" | "helped" | "sold" | "left" | "thrown" | "closed" }
+>;
 
 const toReading = ({ measure, value, atMin, part }: Extract<RunEvent, { kind: "measured" }>) => ({
   measure,

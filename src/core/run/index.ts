@@ -44,7 +44,8 @@ export {
   type PieceNow,
   type ToldChange,
 } from "./pieceRemedy";
-export { listDayFigures, type DayFigure } from "./dayFigures";
+export type { DayFigure } from "./dayFigure";
+export { listDayFigures } from "./dayFigures";
 export { findTaught, type TaughtHabit, type TaughtPoint } from "./taught";
 export { summariseRun, sumDays, type DaySummary, type PieceSummary, type SpanSums } from "./summary";
 export { listLeftOut, type LeftOutFigures } from "./leftOut";

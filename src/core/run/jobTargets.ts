@@ -1,7 +1,15 @@
 import { CUSTARD_CORE_C } from "../cautions";
-import { tabulateFilm, type ColdPlace, type FilmTable, type FryLoad, type OilBath } from "../heat";
-import type { DayBook, DayCut, DayPlan, PiecePlan } from "../plan";
+import {
+  tabulateCooling,
+  tabulateFilm,
+  type ColdPlace,
+  type FilmTable,
+  type FryLoad,
+  type OilBath,
+} from "../heat";
+import { toBaked, type DayBook, type DayCut, type DayPlan, type PiecePlan } from "../plan";
 import { computeBox } from "../shape";
+import { factsOf } from "../way";
 import type { JobStep } from "./jobSteps";
 
 /** The figures of a job that a device can read; null where it has none. */
@@ -35,6 +43,12 @@ export interface JobTargets {
     readonly fromTaskId: string;
     readonly cores: FilmTable;
   } | null;
+  /** Of a piece that has cooled in the room: from the end of which job, in what air, and how its core falls. */
+  readonly cooling?: {
+    readonly fromTaskId: string;
+    readonly roomC: number;
+    readonly cores: FilmTable;
+  } | null;
   /** Of a dough as it is rolled. */
   readonly window: { readonly lowC: number; readonly highC: number } | null;
   /** Of a custard as it is cooked or baked, at its core. */
@@ -66,6 +80,7 @@ export function freezeTargets(
     window: kind === "roll" && cut ? { lowC: cut.dough.window.lowC, highC: cut.dough.window.highC } : null,
     ...(task.heat ? freezeOven(task, plan, book) : {}),
     fry: freezeFry(task, line, book),
+    cooling: line && freezeCooling(task, line, plan, book),
     ...(kind === "roll" && cut ? freezeRolling(task, cut, plan, book) : {}),
     custardC: isCustard(task, line, steps, book) ? CUSTARD_CORE_C : null,
   };
@@ -97,6 +112,32 @@ function freezeFry(
   const written = fryers.find(({ id }) => id === machineId);
   if (!fried || !written || pieces < fried.perBasket) return null;
   return { bath: { ...fried.bath, heaterW: written.heaterW }, load: fried.load };
+}
+
+/**
+ * A whole piece that comes out of its last heat and cools lying free: in a mould it cools as the mould does, and a shell
+ * is no slab.
+ */
+function freezeCooling(
+  { id, steps }: Task,
+  line: PiecePlan,
+  { problem, analyses }: DayPlan,
+  book: DayBook,
+): JobTargets["cooling"] {
+  const { way, vesselId } = line.piece;
+  const at = way.findIndex((step) => step.id === steps[0]?.stepId);
+  const passOf = (i: number) => (way[i] ? factsOf(way[i].kind).pass : null);
+  let heatAt = at - 1;
+  while (passOf(heatAt) === "cool" || passOf(heatAt) === "stand") heatAt--;
+  const cools = way.slice(heatAt + 1, Math.max(at, 0)).some(({ kind }) => factsOf(kind).pass === "cool");
+  const isLast = way.slice(Math.max(at, 0)).every((_, i) => passOf(at + i) !== "heat");
+  const fromTaskId = problem?.tasks
+    .find((task) => task.id === id)
+    ?.after.find(({ taskId }) => /^(bake|fry):/.test(taskId))?.taskId;
+  if (vesselId !== null || passOf(heatAt) !== "heat" || !cools || !isLast || !fromTaskId) return null;
+  const baked = toBaked(line.piece, line, book, analyses);
+  const { roomC } = book.kitchen;
+  return baked && { fromTaskId, roomC, cores: tabulateCooling(baked, roomC) };
 }
 
 /** What a rolling is measured against. */

@@ -1,5 +1,6 @@
 import { findImplausible, type PastLog } from "../habits";
-import { listAllFigures, type DayFigure } from "./dayFigures";
+import type { DayFigure } from "./dayFigure";
+import { listAllFigures } from "./dayFigures";
 import type { RunEvent } from "./event";
 import { foldRun } from "./foldRun";
 import type { RunSheet } from "./runSheet";

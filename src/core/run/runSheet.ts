@@ -1,6 +1,6 @@
 import type { CutSheet } from "../cutting";
 import type { FormedPiece } from "../forming";
-import type { WeighStep } from "../formula";
+import { computeTargetG, type WeighStep } from "../formula";
 import type { CraftHold } from "../habits";
 import type { TrayLoading } from "../loading";
 import type { Piece, CutRole, DayBatch, DayBook, DayPlan, PiecePlan, Station, TaskKind } from "../plan";
@@ -50,8 +50,12 @@ export interface JobSheet {
   readonly drawing: JobDrawing | null;
   /** What is weighed for it, in the order of adding. */
   readonly weighing: readonly WeighStep[];
-  /** Of a dough whose liquid goes in by degrees: that line, and the batch's multiple of the formula as written. */
-  readonly liquid: { readonly lineId: string; readonly scale: number } | null;
+  /** Of a dough whose liquid goes in by degrees: that line, the batch's multiple of the formula as written, and its g by that. */
+  readonly liquid: {
+    readonly lineId: string;
+    readonly scale: number;
+    readonly writtenG?: number;
+  } | null;
   /** What what it is made of does by itself before it may begin: "Chill", and how that shows. */
   readonly stands: readonly StandingStep[];
   /** Of which lot it is a part; null where it is for all of them. */
@@ -250,8 +254,11 @@ function toRemedy({ text, change, leakShare }: HoldMend, piece: Piece): SealReme
 }
 
 function findLiquid(batch: DayBatch | null): JobSheet["liquid"] {
-  const line = batch?.steps.find((step) => step.line.range !== null)?.line;
-  return line && batch?.batch ? { lineId: line.lineId, scale: batch.batch.scale } : null;
+  const lineId = batch?.steps.find((step) => step.line.range !== null)?.line.lineId;
+  const written = batch?.formula.lines.find(({ id }) => id === lineId);
+  if (!batch?.batch || !written) return null;
+  const { scale } = batch.batch;
+  return { lineId: written.id, scale, writtenG: computeTargetG(batch.formula, written, null) * scale };
 }
 
 function nameSheet({ pass, isDecoration }: CutSheet, index: number, sheets: readonly CutSheet[]): string {

@@ -8,7 +8,7 @@ import {
   type HabitId,
   type PastLog,
 } from "../habits";
-import type { DayFigure } from "./dayFigures";
+import type { DayFigure } from "./dayFigure";
 
 /** One of a day's figures beside what was expected of it. */
 export interface TaughtPoint extends Pick<DayFigure, "source" | "taskIds" | "value"> {

@@ -10,6 +10,7 @@ import { sendEvents } from "../run/sendEvents";
 import { formatDayDate } from "../shell/formatDayDate";
 import { LeftRow } from "./LeftRow";
 import { SaleRow } from "./SaleRow";
+import { StaleList } from "./StaleList";
 
 interface Props {
   readonly day: { readonly date: string; readonly name: string };
@@ -29,11 +30,12 @@ export function ClosePage({ day, closing, atMin }: Props) {
     Object.fromEntries(closing.sales.map((sale) => [sale.pieceId, sale.sold ?? sale.made])),
   );
   const [left, setLeft] = useState<ClosingAnswers["left"]>({});
+  const [thrown, setThrown] = useState<ReadonlySet<string>>(new Set());
   const [areDone, setDone] = useState(true);
   const [showsAll, setShowsAll] = useState(false);
   const [badKeys, setBadKeys] = useState<ReadonlySet<string>>(new Set());
   const [fault, setFault] = useState<string | null>(null);
-  const { sales, undone, isClosed } = closing;
+  const { sales, stale, undone, isClosed } = closing;
   const isThere = (each: LeftOver) => each.massG > 0 || each.count > 0 || each.isSaid || keyOf(each) in left;
   const shown = closing.left.filter((each) => showsAll || isThere(each));
 
@@ -41,7 +43,11 @@ export function ClosePage({ day, closing, atMin }: Props) {
     const stamp = { createId: () => createId("closing"), atMin, deviceId: DEVICE_ID };
     const failure = await sendEvents(
       day.date,
-      listClosingEvents(closing, { sold, left, areDone: areDone && undone.length > 0 }, stamp),
+      listClosingEvents(
+        closing,
+        { sold, left, thrown: [...thrown], areDone: areDone && undone.length > 0 },
+        stamp,
+      ),
     );
     if (failure === null) router.push(`/run/${day.date}/taught`);
     else setFault(`The day could not be closed: ${failure}`);
@@ -106,6 +112,15 @@ export function ClosePage({ day, closing, atMin }: Props) {
           </p>
         </section>
       </div>
+      {stale.length > 0 && (
+        <StaleList
+          stale={stale}
+          thrown={thrown}
+          onThrow={(id, isOut) =>
+            setThrown(isOut ? new Set([...thrown, id]) : new Set([...thrown].filter((each) => each !== id)))
+          }
+        />
+      )}
       {undone.length > 0 && (
         <fieldset className="mt-6">
           <legend className="text-xl">

@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, render, screen, within } from "@testing-library/react";
+import type { LarderItem } from "@/core/plan";
 import type { Closing, LeftOver, Sale } from "@/core/run";
 import { ClosePage } from "./ClosePage";
 
@@ -30,6 +31,7 @@ const closing = (over: Partial<Closing> = {}): Closing => ({
   isClosed: false,
   sales: [sale()],
   left: [left({}), left({ kind: "blanks", refId: "moon", label: "Blanks of moons", massG: 0 })],
+  stale: [],
   undone: [],
   ...over,
 });
@@ -119,4 +121,28 @@ test("a server that does not answer is said, and nothing is lost; a closed day i
   expect(screen.getByRole("heading", { level: 1 }).textContent).toBe("The day is closed");
   expect((screen.getByLabelText("Quince half-moon sold") as HTMLInputElement).value).toBe("60");
   expect(screen.getByRole("button", { name: "Keep it so" })).toBeTruthy();
+});
+
+test("what is past its date is thrown out by a mark, once; one that is already out says so and stays", async () => {
+  const item: LarderItem = {
+    ...({ id: "old", kind: "filling" } as const),
+    ...{ refId: "quince", massG: 380, count: 0 },
+    ...{ madeOn: "2026-11-20", useBy: "2026-11-25", fromDayId: null, takenByDayId: null },
+  };
+  const gone: LarderItem = { ...item, id: "gone", refId: "leek", massG: 0, count: 12 };
+  show({
+    stale: [
+      { item, label: "Quince", isThrown: false },
+      { item: gone, label: "Leek", isThrown: true },
+    ],
+  });
+  const box = (name: RegExp) => screen.getByRole<HTMLInputElement>("checkbox", { name });
+  expect(screen.getByText("380 g")).toBeTruthy();
+  expect(screen.getAllByText("use by Wed 25 Nov")).toHaveLength(2);
+  expect([box(/Leek/).checked, box(/Leek/).disabled, box(/Quince/).checked]).toEqual([true, true, false]);
+  fireEvent.click(box(/Quince/));
+  fireEvent.click(box(/Quince/));
+  fireEvent.click(box(/Quince/));
+  await close();
+  expect(sent.filter(({ kind }) => kind === "thrown")).toMatchObject([{ itemId: "old" }]);
 });

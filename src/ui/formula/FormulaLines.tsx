@@ -44,7 +44,8 @@ export function FormulaLines({ formula, save }: FormulaEditProps) {
   const rule = useKitchenRule();
   // Of the formula as it stands now: the plan of a day that is over knows the one of then.
   const analysis = useMemo(() => analyseFormula(formula, rule.ingredients), [formula, rule]);
-  const tookLastG = useBench((state) => state.plan.tookLastG[formula.id]) ?? null;
+  const aim = useBench((state) => state.plan.liquidAims[formula.id]) ?? null;
+  const aimG = aim?.massG ?? null;
   const { lines } = formula;
   const setLine = (line: Line) =>
     save({ ...formula, lines: lines.map((each) => (each.id === line.id ? line : each)) });
@@ -52,7 +53,7 @@ export function FormulaLines({ formula, save }: FormulaEditProps) {
     <div className="mx-auto flex w-full max-w-4xl flex-col gap-3">
       <h2 className="flex items-baseline gap-3 text-2xl">
         {formula.name}
-        <span className="figure ml-auto text-3xl">{formatMass(computeTotalG(formula, tookLastG))}</span>
+        <span className="figure ml-auto text-3xl">{formatMass(computeTotalG(formula, aimG))}</span>
       </h2>
       {lines.length === 0 && (
         <p className="quiet">
@@ -90,12 +91,14 @@ export function FormulaLines({ formula, save }: FormulaEditProps) {
               }}
             />
             <span className="figure pt-2 text-right">
-              {formatMass(computeTargetG(formula, line, tookLastG))}
+              {formatMass(computeTargetG(formula, line, aimG))}
               {line.mostG !== null && (
                 <span className="quiet block text-xs">
-                  {tookLastG === null
+                  {aim === null
                     ? `${formatNumber(line.massG)}–${formatMass(line.mostG)}`
-                    : "as last time"}
+                    : aim.lots > 1
+                      ? `as ${aim.lots} lots took`
+                      : "as last time"}
                 </span>
               )}
             </span>

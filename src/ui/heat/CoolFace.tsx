@@ -2,7 +2,8 @@
 
 import { findCoolMin } from "@/core/way";
 import { useState } from "react";
-import { formatDuration } from "@/core/units";
+import { toCooling } from "@/core/plan";
+import { formatDuration, formatNumber } from "@/core/units";
 import type { Limit } from "@/schemas/limits";
 import { createCoolingClient } from "@/workers/createHeatClient";
 import { useLatest } from "../bench/useLatest";
@@ -14,19 +15,19 @@ import { heightLimit, type FaceProps } from "./face";
 
 const roomLimit: Limit = { label: "In the room first", unit: "min", min: 0, max: 480, step: 5 };
 const hotLimit: Limit = { label: "Comes out at", unit: "°C", min: 30, max: 100, step: 1 };
-const COMES_OUT_C = 85;
 
 /** Out of the oven, through the room, into the cold. */
 export function CoolFace({ piece, shaped, baked, book, tabs }: FaceProps) {
   const [roomMin, setRoomMin] = useState(findCoolMin(piece.way));
-  const [startC, setStartC] = useState(COMES_OUT_C);
+  const request = toCooling(baked, book);
+  const [startC, setStartC] = useState(request.startC);
   const [heightMm, setHeightMm] = useState(Math.round(shaped.formed.finished.heightMm));
-  const { roomC, fridgeC } = book.kitchen;
   const { answer, isBusy, fault } = useLatest(
-    { ...baked, body: { kind: "slab" as const, thicknessMm: heightMm }, startC, roomC, fridgeC, roomMin },
+    { ...request, body: { kind: "slab" as const, thicknessMm: heightMm }, startC, roomMin },
     createCoolingClient,
   );
   const cooled = answer?.output;
+  const bench = request.filmFactors?.bench ?? 1;
   const write = (minutes: number | null) => (minutes === null ? "never" : formatDuration(minutes));
   return (
     <StationLayout
@@ -61,7 +62,11 @@ export function CoolFace({ piece, shaped, baked, book, tabs }: FaceProps) {
                 ]}
                 labelsAt="right"
               />
-              <p className="quiet text-sm">The usual two-stage rule; your local food code decides.</p>
+              <p className="quiet text-sm">
+                The usual two-stage rule; your local food code decides.
+                {bench !== 1 &&
+                  ` Your bench cools ${formatNumber(bench, 2)} times as fast as reckoned, by cores read there.`}
+              </p>
             </>
           )}
         </div>

@@ -4,8 +4,8 @@ import { Check } from "lucide-react";
 import Link from "next/link";
 import { useState } from "react";
 import { findLiquidLine, type WeighStep } from "@/core/formula";
-import type { DayBatch } from "@/core/plan";
-import { formatMass, formatNumber, formatScale, parseAmount } from "@/core/units";
+import type { DayBatch, LiquidAim } from "@/core/plan";
+import { formatCount, formatMass, formatNumber, formatScale, parseAmount } from "@/core/units";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { weighingLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
@@ -147,8 +147,13 @@ function WeighSide({ day }: { readonly day: DayBatch }) {
 /** Steps in which liquid is added, g. */
 const DEGREES_G = [5, 10, 25] as const;
 
+const tellLots = ({ lots, isSeasonal }: LiquidAim): string =>
+  lots === 1
+    ? "Last time"
+    : `By ${formatCount(lots, "lot")}${isSeasonal ? ", those of this time of the year before all," : ""}`;
+
 /** The liquid goes in by degrees; what it took is kept for next time. */
-function LiquidByDegrees({ day: { formula, batch, tookLastG } }: { readonly day: DayBatch }) {
+function LiquidByDegrees({ day: { formula, batch, liquidAim } }: { readonly day: DayBatch }) {
   const { weighing, setWeighing } = useWeighing(formula.id);
   const hasRun = useBench((state) => state.hasRun);
   const [addedG, setAddedG] = useState(weighing.took?.massG ?? 0);
@@ -164,8 +169,8 @@ function LiquidByDegrees({ day: { formula, batch, tookLastG } }: { readonly day:
         {line.name}, by degrees
       </h3>
       <p className="text-sm">
-        {tookLastG !== null
-          ? `Last time it took ${formatMass(tookLastG * batch.scale)}: aim there.`
+        {liquidAim !== null
+          ? `${tellLots(liquidAim)} it took ${formatMass(liquidAim.massG * batch.scale)}: aim there.`
           : formula.kind === "dough"
             ? `Aim at ${formatScale(line.massG)}: ${schoolNames[formula.liquidSchool]}.`
             : `Aim at ${formatScale(line.massG)}.`}

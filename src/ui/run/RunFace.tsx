@@ -190,6 +190,7 @@ const lastWords = {
   note: "a note",
   sold: "sold",
   left: "left over",
+  thrown: "thrown out",
   closed: "the day closed",
   leftOut: "left out of the learning",
   undone: "taken back",

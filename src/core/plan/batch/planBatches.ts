@@ -9,12 +9,13 @@ import {
   type Ingredient,
 } from "../../formula";
 import { formatDuration, formatMass, formatNumber } from "../../units";
-import type { DayBook, Weighing } from "../book/book";
+import type { DayBook } from "../book/book";
 import type { DayBatch, DayCut, PiecePlan } from "../result/dayPlan";
 import type { Problem } from "../result/problem";
 import type { PieceWork } from "../tasks/pieceWork";
 import { findThicknessFactor } from "../kit/learnedDough";
-import { findPortionFactor } from "./portionFactor";
+import { findLiquidAim } from "./learnedLiquid";
+import { findPortionFactor } from "./learnedPortion";
 import { restDough } from "./restDough";
 import type { OpenLarder } from "../larder/takeFromLarder";
 
@@ -52,11 +53,11 @@ export function planBatches(input: BatchInput): Batches {
     .filter(isWanted);
   const fillings = unique([...works.flatMap((work) => work.fillings), ...aheadOf("filling")])
     .map((filling) => {
-      const needG = ({ piece, fills }: PiecePlan) =>
+      const needG = ({ piece, fills, works: { fill } }: PiecePlan) =>
         fills.reduce(
           (sum, { part, totalG }) =>
             part.fillingId === filling.id
-              ? sum + totalG * (part.role === "main" ? findPortionFactor(book.past, piece.id) : 1)
+              ? sum + totalG * (part.role === "main" ? findPortionFactor(book.past, piece.id, fill.style) : 1)
               : sum,
           0,
         );
@@ -175,10 +176,10 @@ function planBatch(
   const own = book.weighings.find(
     ({ dayId, formulaId }) => dayId === book.day.id && formulaId === formula.id,
   );
-  const tookLastG = findTookLast(book, formula.id);
+  const liquidAim = findLiquidAim(book, formula);
   // What today's liquid took is for next time: the flour it goes into has been weighed.
   const mixG = own?.mixG ?? neededG - fromLarderG;
-  const batch = mixG > EVEN_G ? scaleFormula(formula, mixG, tookLastG) : null;
+  const batch = mixG > EVEN_G ? scaleFormula(formula, mixG, liquidAim?.massG) : null;
   const overG = (batch?.usableG ?? 0) + fromLarderG - neededG;
   return {
     formula,
@@ -191,7 +192,7 @@ function planBatch(
     steps: batch ? listWeighSteps(batch, ingredients, book.kitchen.system, book.kitchen.eggSize) : [],
     overG: Math.abs(overG) < EVEN_G ? 0 : overG,
     enoughForPieces: overG < -EVEN_G ? countEnough(lines, needG, neededG + overG) : null,
-    tookLastG,
+    liquidAim,
     boughtSheets: batch ? countBoughtSheets(formula, batch.usableG) : null,
     rest: null,
     divided: [],
@@ -204,21 +205,6 @@ function countBoughtSheets(formula: Formula, usableG: number): number | null {
   const sheetG = (widthMm * heightMm * thicknessMm * formula.densityGPerMl) / 1000;
   // The plan asks for whole sheets: rounding must not make one more of them.
   return Math.ceil(usableG / sheetG - EVEN_G / sheetG);
-}
-
-const scaledTook = ({ took }: Weighing) => (took ? took.massG / took.scale : null);
-
-/** What each formula's liquid took last time, by formula id; null where that was never kept. */
-export function listTookLast(book: DayBook): Record<string, number | null> {
-  return Object.fromEntries(book.formulas.map(({ id }) => [id, findTookLast(book, id)]));
-}
-
-/** What the liquid took on the last day before this one, for the formula as written. */
-function findTookLast({ weighings, day, past }: DayBook, formulaId: string): number | null {
-  const last = weighings
-    .filter((weighing) => weighing.formulaId === formulaId && weighing.took && weighing.date < day.date)
-    .sort((a, b) => (a.date < b.date ? 1 : -1))[0];
-  return last ? scaledTook(last) : (past.tookLastG[formulaId] ?? null);
 }
 
 /** Whole pieces that so much is enough for, kind by kind in the order of the day. */

@@ -3,7 +3,7 @@ import { findRestMin, type Body, type Composition, type ReadinessRequest } from 
 import { formatDuration, formatLength, formatMass, formatNumber } from "../../units";
 import type { PastLog } from "../../habits";
 import type { Kitchen } from "../book/book";
-import { findFilmFactor } from "../kit/learnedDough";
+import { findFilmFactors } from "../kit/learnedDough";
 import type { DoughRest } from "../result/dayPlan";
 
 /** What one piece of a dough asks of the conduction model. */
@@ -27,7 +27,7 @@ export function toReadinessRequest(
     freezerC: kitchen.freezerC,
     roomC: kitchen.roomC,
     sheetThicknessMm,
-    filmFactors: { fridge: findFilmFactor(past, "fridge"), freezer: findFilmFactor(past, "freezer") },
+    filmFactors: findFilmFactors(past),
   };
 }
 

@@ -14,3 +14,17 @@ export const addDays = (date: string, days: number): string =>
   remember(`${date} ${days}`, () =>
     format(addCalendarDays(parse(date, PATTERN, 0, PLAIN), days), PATTERN, PLAIN),
   );
+
+/** Times of the year, as kitchens and flour feel them on either half of the earth. */
+export const seasons = ["dec-feb", "mar-may", "jun-aug", "sep-nov"] as const;
+export type Season = (typeof seasons)[number];
+export const seasonNames: Readonly<Record<Season, string>> = {
+  "dec-feb": "December to February",
+  "mar-may": "March to May",
+  "jun-aug": "June to August",
+  "sep-nov": "September to November",
+};
+
+/** @param date - YYYY-MM-DD. */
+export const findSeason = (date: string): Season =>
+  seasons[Math.floor((Number(date.slice(5, 7)) % 12) / 3)] ?? "dec-feb";

@@ -2,7 +2,7 @@ import { checkDay, NO_PAST, planDay, type PastLog } from "..";
 import { knowByCraft, learnDays, type HabitId } from "../../habits";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
-import { findFilmFactor, findThicknessFactor, learnFormula } from "./learnedDough";
+import { findFilmFactors, findThicknessFactor, learnFormula } from "./learnedDough";
 
 const book = toDayBook(listDemoRecords(), "2026-11-28", null)!;
 const dough = "bay-shortcrust";
@@ -56,8 +56,8 @@ test("a dough that pulls back more than it says is planned with what its blanks 
 
 test("a fridge that chills weakly rests its doughs longer, and says so", () => {
   const weak = logOf("film:fridge", 0.5);
-  expect(findFilmFactor(weak, "fridge")).toBeCloseTo(0.5, 1);
-  expect(findFilmFactor(weak, "freezer")).toBe(1);
+  expect(findFilmFactors(weak).fridge).toBeCloseTo(0.5, 1);
+  expect(findFilmFactors(weak).freezer).toBe(1);
   const [even, longer] = [doughOf(NO_PAST).rest!, doughOf(weak).rest!];
   expect(even.model!.place).toBe("fridge");
   expect(longer.minutes).toBeGreaterThan(even.minutes);

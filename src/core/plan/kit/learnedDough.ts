@@ -1,14 +1,20 @@
 import { createRecordMemory } from "../../createMemory";
 import type { Dough, Formula } from "../../formula";
-import type { ColdPlace } from "../../heat";
+import type { Place } from "../../heat";
 import { knowHabit, toHabitId, type HabitId, type PastLog } from "../../habits";
 
 /** What is left of a blank's length once it has relaxed, against what its dough says. */
 export const toRelaxedHabit = (doughId: string): HabitId => toHabitId("relaxed", doughId);
 /** Thickness really rolled against the plan's. */
 export const toThicknessHabit = (doughId: string): HabitId => toHabitId("thickness", doughId);
-/** How readily heat leaves dough in a place, against what the conduction model takes for it. */
-export const toFilmHabit = (place: ColdPlace): HabitId => toHabitId("film", place);
+export const placeNames: Readonly<Record<Place, string>> = {
+  bench: "Bench",
+  fridge: "Fridge",
+  freezer: "Freezer",
+};
+
+/** How readily heat passes between dough and a place, against what the conduction model takes for it. */
+export const toFilmHabit = (place: Place): HabitId => toHabitId("film", place);
 
 /** A tenth of a millimetre in a blank of ten centimetres: below this a ruler tells nothing. */
 const LEAST_RELAXED = 0.001;
@@ -39,8 +45,14 @@ export function findThicknessFactor(past: PastLog, doughId: string): number {
   return mean < LEAST_SHARE ? 1 : Math.exp(mean);
 }
 
-/** How many times the model's film lets heat out of dough in a place. */
-export function findFilmFactor(past: PastLog, place: ColdPlace): number {
+/** How many times the model's film lets heat through in each place, by cores that were read there. */
+export const findFilmFactors = (past: PastLog): Readonly<Record<Place, number>> => ({
+  bench: findFilmFactor(past, "bench"),
+  fridge: findFilmFactor(past, "fridge"),
+  freezer: findFilmFactor(past, "freezer"),
+});
+
+function findFilmFactor(past: PastLog, place: Place): number {
   const mean = meanOf(past, toFilmHabit(place));
   return Math.abs(mean) < LEAST_SHARE ? 1 : Math.exp(mean);
 }

@@ -1,8 +1,17 @@
 import { findFilling, findFormulas } from "./findFormulas";
 import type { FormulaAnalysis } from "../../formula";
-import type { Baked, Composition, FryLoad, KnownBake, PieceChillRequest } from "../../heat";
+import {
+  COMES_OUT_C,
+  type Baked,
+  type Composition,
+  type CoolingRequest,
+  type FryLoad,
+  type KnownBake,
+  type PieceChillRequest,
+} from "../../heat";
 import { listHeats } from "../../way";
 import type { DayBook, Piece } from "../book/book";
+import { findFilmFactors } from "../kit/learnedDough";
 import type { ShapedPiece } from "./shapePiece";
 
 /** Core temperature at which a piece is done: set custard, or crust and filling hot through. Local codes decide. */
@@ -54,7 +63,7 @@ export function toBaked(
 export function toChillPiece(
   piece: Piece,
   { body, composition, densityGPerMl }: Baked,
-  { formulas, kitchen }: DayBook,
+  { formulas, kitchen, past }: DayBook,
   place: "fridge" | "freezer",
 ): PieceChillRequest | null {
   const { dough } = findFormulas(piece, formulas);
@@ -65,11 +74,22 @@ export function toChillPiece(
     densityGPerMl,
     place,
     airC: place === "fridge" ? kitchen.fridgeC : kitchen.freezerC,
+    filmFactor: findFilmFactors(past)[place],
     // As it is closed it has come half way to the room.
     startC: Math.round((kitchen.fridgeC + kitchen.roomC) / 2),
     hardC: dough.window.lowC,
   };
 }
+
+/** A piece out of the oven: its room and its fridge, as cores that were read there know them. */
+export const toCooling = (
+  { body, composition, densityGPerMl }: Baked,
+  { kitchen: { roomC, fridgeC }, past }: DayBook,
+): Omit<CoolingRequest, "roomMin"> => ({
+  ...{ body, composition, densityGPerMl, roomC, fridgeC },
+  startC: COMES_OUT_C,
+  filmFactors: findFilmFactors(past),
+});
 
 /** A load of a piece in oil: it is turned once, so both faces are in it as long as each other. */
 export function toFryLoad(

@@ -19,6 +19,7 @@ import type { Outline } from "../../shape";
 import type { OvenScale } from "../../units";
 import type { Station } from "../../way";
 import type { Problem } from "./problem";
+import type { LiquidAim } from "../batch/learnedLiquid";
 import type { WhyStep } from "./whyStep";
 import type { Fryer, LarderItem, LarderKind, Order, Oven, Piece } from "../book/book";
 import type { Material } from "../piece/materials";
@@ -169,8 +170,8 @@ export interface DayBatch {
   readonly overG: number;
   /** Where it is short: how many of the day's pieces it is enough for. */
   readonly enoughForPieces: number | null;
-  /** What its liquid took last time, for the formula as written. */
-  readonly tookLastG: number | null;
+  /** What its liquid is aimed at; null where nothing of it was ever kept. */
+  readonly liquidAim: LiquidAim | null;
   /** Of a dough that is bought: whole sheets to take. Null otherwise. */
   readonly boughtSheets: number | null;
   /** Doughs only. */
@@ -290,8 +291,8 @@ export interface DayPlan {
   readonly shaped: Readonly<Record<string, ShapedPiece | null>>;
   /** Every formula of the book by its id. */
   readonly analyses: Readonly<Record<string, FormulaAnalysis>>;
-  /** By formula id: what its liquid took last time, for the formula as written; null if never kept. */
-  readonly tookLastG: Readonly<Record<string, number | null>>;
+  /** By formula id: what its liquid is aimed at; null where nothing of it was ever kept. */
+  readonly liquidAims: Readonly<Record<string, LiquidAim | null>>;
   /** By dough id: how the baker's hand cuts it, by the log. */
   /** When the last of the work ends, as minutes of this baker and these ovens stray; null without a schedule. */
   readonly ends: EndForecast | null;

@@ -81,6 +81,7 @@ const learned: ReadonlySet<RunEvent["kind"]> = new Set([
   "ranOut",
   "undone",
   "left",
+  "thrown",
   "sold",
   "closed",
   "leftOut",
