@@ -4,7 +4,7 @@ import { NO_PAST, takeOutLeaks, type PastLog } from "@/core/habits";
 import type { CutRecord, Day, LotRecord } from "@/schemas/model";
 import type { AnyRecord, KindedRecord, RecordKind, RecordTypes } from "@/schemas/recordKinds";
 import { toLists, toTable, type RecordLists } from "@/schemas/recordTable";
-import type { Habits } from "./habitRepository";
+import { isOfBook, type Habits } from "./habitRepository";
 import { readCauses } from "./lotRecordRepository";
 import type { Repositories } from "./repositories";
 
@@ -85,8 +85,9 @@ export function createDayReader(db: Database.Database, repositories: Repositorie
     pieceIds: readonly string[],
     own: readonly LotRecord[],
   ): PastLog {
+    const inBook = new Set([...formulaIds, ...pieceIds]);
     const past: PastLog = {
-      habits: habits.know(habitsBefore, new Set([...formulaIds, ...pieceIds])),
+      habits: habits.know(habitsBefore, (habit) => isOfBook(habit, inBook)),
       leaks: Object.fromEntries(
         leaks.all().map(({ piece_id, lots, leaked, expected }) => [piece_id, { lots, leaked, expected }]),
       ),

@@ -52,9 +52,9 @@ export interface HabitWord {
 export interface Habits {
   /**
    * What is known of every habit with figures or a word, from what came before a date.
-   * @param book - Ids of the pieces and formulas that are looked at: of others nothing is worked out.
+   * @param isWanted - Of others nothing is worked out.
    */
-  know(before: string, book?: ReadonlySet<string>): Readonly<Record<HabitId, KnownFigure>>;
+  know(before: string, isWanted?: (habit: HabitId) => boolean): Readonly<Record<HabitId, KnownFigure>>;
   /** Figures of a habit before a date, the newest first; at most `most`. */
   list(habit: HabitId, before: string, most: number): readonly HabitFigure[];
   /** @returns Whether there is such a figure. */
@@ -193,12 +193,11 @@ export function createHabits(db: Database.Database): Habits {
     return true;
   });
   return {
-    know(before, book) {
-      const isWanted = (habit: HabitId) => readHabitId(habit) !== null && (!book || isOf(habit, book));
+    know(before, isWanted = () => true) {
       const words = new Map(selectWords.all().map((word) => [word.habit, word]));
       const figuresOf = new Map<HabitId, LearnedFigure[]>(
         [...words.keys(), ...selectIds.all().map(({ habit }) => habit)]
-          .filter(isWanted)
+          .filter((habit) => readHabitId(habit) !== null && isWanted(habit))
           .map((habit) => [habit, []]),
       );
       const habits = JSON.stringify([...figuresOf.keys()]);
@@ -242,12 +241,17 @@ export function createHabits(db: Database.Database): Habits {
 }
 
 /** Hands, ovens and cold places belong to every day. */
-const ofAllBooks: ReadonlySet<HabitKindId> = new Set(["hands", "oven", "film", "heatUp", "heater", "person"]);
+const ofAllBooks: ReadonlySet<HabitKindId> = new Set([
+  ...(["hands", "measure", "spread", "person"] as const),
+  ...(["oven", "heatUp", "heater", "film"] as const),
+]);
 
-function isOf(habit: HabitId, book: ReadonlySet<string>): boolean {
+/** Whether a habit says anything of a day. @param book - Ids of its pieces and formulas. */
+export function isOfBook(habit: HabitId, book: ReadonlySet<string>): boolean {
   const { kind, key } = readHabitId(habit) ?? {};
   if (kind === undefined || key === undefined || ofAllBooks.has(kind)) return true;
-  return book.has(kind === "heat" ? (key.split("@")[0] ?? "") : key);
+  // Of a piece in an oven, of a dough at one time of the year.
+  return book.has(key.split(/[@#]/)[0] ?? "");
 }
 
 function knowFrom(habit: HabitId, figures: readonly LearnedFigure[], word: HabitWord | null): KnownFigure {

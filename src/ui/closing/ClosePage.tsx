@@ -110,17 +110,19 @@ export function ClosePage({ day, closing, atMin }: Props) {
           <p className="quiet mt-2 text-sm">
             Label it with its date. How long it may be kept, your local food code decides.
           </p>
+          {stale.length > 0 && (
+            <StaleList
+              stale={stale}
+              thrown={thrown}
+              onThrow={(id, isOut) =>
+                setThrown(
+                  isOut ? new Set([...thrown, id]) : new Set([...thrown].filter((each) => each !== id)),
+                )
+              }
+            />
+          )}
         </section>
       </div>
-      {stale.length > 0 && (
-        <StaleList
-          stale={stale}
-          thrown={thrown}
-          onThrow={(id, isOut) =>
-            setThrown(isOut ? new Set([...thrown, id]) : new Set([...thrown].filter((each) => each !== id)))
-          }
-        />
-      )}
       {undone.length > 0 && (
         <fieldset className="mt-6">
           <legend className="text-xl">

@@ -12,8 +12,10 @@ interface Props {
 /** What lies in the larder past its date, each to be thrown out with one mark. */
 export function StaleList({ stale, thrown, onThrow }: Props) {
   return (
-    <fieldset className="mt-6">
-      <legend className="text-xl">Past its date in the larder</legend>
+    <fieldset className="mt-6 min-w-0">
+      <legend>
+        <h2 className="text-xl">Past its date in the larder</h2>
+      </legend>
       <ul>
         {stale.map(({ item, label, isThrown }) => (
           <li key={item.id} className="border-t border-base-300">

@@ -6,6 +6,7 @@ import { fromLists, pickRecords } from "@/schemas/recordTable";
 import { NotRun } from "@/ui/run/NotRun";
 import { TaughtPage } from "@/ui/taught/TaughtPage";
 import { guardFile } from "../../../fileGuard";
+import { knowBefore } from "../../../knowBefore";
 import { findAfterMin, loadRun } from "../../../loadRun";
 import { readScores } from "../../../readHabits";
 
@@ -18,7 +19,8 @@ export default async function Page({ params }: { readonly params: Promise<{ read
   return guardFile(() => {
     const run = loadRun(date);
     if (!run) return <NotRun date={date} />;
-    const past = { habits: getStore().habits.know(date) };
+    const figures = listDayFigures(run.sheet, run.events);
+    const past = knowBefore(run);
     const record = toRecord(run.sheet, run.events);
     // Of a day on which nothing went wrong nobody asks what its pieces are made by.
     const hasTroubles = record.rows.some(({ causes }) => causes.length > 0);
@@ -27,7 +29,7 @@ export default async function Page({ params }: { readonly params: Promise<{ read
     return (
       <TaughtPage
         record={record}
-        taught={findTaught(past, listDayFigures(run.sheet, run.events))}
+        taught={findTaught(past, figures)}
         leftOut={listLeftOut(run.sheet, run.events, past)}
         piecesNow={Object.fromEntries(pieces.map((piece) => [piece.id, readPieceNow(piece)]))}
         scores={readScores(addDays(date, 1))}

@@ -1,5 +1,5 @@
 import { findTaught, listDayFigures } from "@/core/run";
-import { getStore } from "@/data/getStore";
+import { knowBefore } from "../../../../../knowBefore";
 import { loadRun } from "../../../../../loadRun";
 import { stored } from "../../../../stored";
 
@@ -15,6 +15,6 @@ export const GET = stored(async (_: Request, { params }: Context): Promise<Respo
   const { date } = await params;
   const run = loadRun(date);
   if (!run) return Response.json({ taught: [] });
-  const past = { habits: getStore().habits.know(date) };
+  const past = knowBefore(run);
   return Response.json({ taught: findTaught(past, listDayFigures(run.sheet, run.events)) });
 });
