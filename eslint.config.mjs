@@ -1,20 +1,7 @@
 import { defineConfig, globalIgnores } from "eslint/config";
 import next from "eslint-config-next";
 import nextTypescript from "eslint-config-next/typescript";
-import { coreZones, houseZones } from "./eslint.layers.mjs";
-
-/** What the core does not know: frameworks, machines, the house above it. */
-const unknownToCore = [
-  "react",
-  "react-*",
-  "next",
-  "next/*",
-  "better-sqlite3",
-  "node:*",
-  "joi",
-  "zustand",
-  "@/*",
-];
+import jsxA11y from "eslint-plugin-jsx-a11y";
 
 export default defineConfig([
   globalIgnores([
@@ -29,31 +16,45 @@ export default defineConfig([
   ...nextTypescript,
   {
     files: ["**/*.{ts,tsx,mjs}"],
-    settings: { "import/resolver": { typescript: { project: "./tsconfig.json" } } },
     rules: {
       "@typescript-eslint/no-explicit-any": "error",
       "@typescript-eslint/consistent-type-imports": "error",
       eqeqeq: "error",
-      "import/no-restricted-paths": ["error", { zones: [...houseZones, ...coreZones] }],
     },
   },
   {
-    // A test may lay the demo world on anything.
-    files: ["**/*.test.ts", "**/__tests__/**"],
-    rules: { "import/no-restricted-paths": "off" },
+    // What only the types can tell: a promise that nobody waits for, a case that nobody thought of.
+    files: ["**/*.{ts,tsx}"],
+    languageOptions: { parserOptions: { projectService: true } },
+    rules: {
+      "@typescript-eslint/no-floating-promises": "error",
+      "@typescript-eslint/no-misused-promises": ["error", { checksVoidReturn: { attributes: false } }],
+      "@typescript-eslint/await-thenable": "error",
+      "@typescript-eslint/switch-exhaustiveness-check": [
+        "error",
+        { considerDefaultExhaustiveForUnions: true },
+      ],
+      "@typescript-eslint/no-unnecessary-type-assertion": "error",
+      "@typescript-eslint/no-base-to-string": "error",
+      "@typescript-eslint/restrict-plus-operands": "error",
+      "@typescript-eslint/no-unnecessary-boolean-literal-compare": "error",
+      "@typescript-eslint/only-throw-error": "error",
+      "@typescript-eslint/prefer-promise-reject-errors": "error",
+    },
   },
   {
-    // Between layers and tiers the zones rule circles out; this finds those inside a tier.
-    files: ["src/core/**/*.ts"],
-    ignores: ["**/*.test.ts", "**/__tests__/**"],
-    rules: { "import/no-cycle": ["error", { ignoreExternal: true }] },
+    files: ["src/**/*.tsx"],
+    rules: {
+      ...jsxA11y.flatConfigs.strict.rules,
+      // What scrolls must be reached by the keyboard though it holds but a drawing.
+      "jsx-a11y/no-noninteractive-tabindex": ["error", { tags: ["section"], roles: ["group"] }],
+    },
   },
   {
-    // The core knows no framework, no clock, no chance and no machine.
+    // The core knows no clock, no chance and no machine; what it may import stands in layers.mjs.
     files: ["src/core/**/*.ts"],
     ignores: ["**/*.test.ts", "**/__tests__/**"],
     rules: {
-      "no-restricted-imports": ["error", { patterns: [...unknownToCore, "date-fns", "@date-fns/*"] }],
       "no-restricted-properties": [
         "error",
         { object: "Date", property: "now", message: "Pass the clock in." },
@@ -61,10 +62,5 @@ export default defineConfig([
       ],
       "no-restricted-globals": ["error", "window", "document", "process", "fetch", "localStorage", "Date"],
     },
-  },
-  {
-    // Dates are counted in one place of the core, where no clock ever changes.
-    files: ["src/core/plan/book/calendar.ts"],
-    rules: { "no-restricted-imports": ["error", { patterns: unknownToCore }] },
   },
 ]);

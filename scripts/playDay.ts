@@ -205,7 +205,7 @@ async function play(sheet: Sheet, kitchen: Socket, clock: () => number): Promise
         readings++;
       }
       const wrong = wrongs[taskId];
-      if (wrong) tell({ ...wrong, taskId } as Told);
+      if (wrong) tell({ ...wrong, taskId });
       tell({ kind: "done", taskId, person: job.person });
       if (taskId === first?.taskId && first.targets.heatC !== null)
         hand({ do: "oven", heatC: first.targets.heatC });

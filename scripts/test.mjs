@@ -1,4 +1,4 @@
-// npm test: installs what it needs, then lint, format, types, unit and end-to-end tests. Everything runs even if
+// npm test: installs what it needs, then lint, layers, dead code, format, types, unit and end-to-end tests. Everything runs even if
 // something fails; the last line is the true sum.
 import { buildApplication, installChromium, installPackages, runAndRead } from "./house.mjs";
 
@@ -9,7 +9,7 @@ let passed = 0;
 let failed = 0;
 const count = (ok) => (ok ? passed++ : failed++);
 
-for (const script of ["lint", "format:check", "types"]) {
+for (const script of ["lint", "layers", "dead", "format:check", "types"]) {
   const { code } = await runAndRead("npm", ["run", "--silent", script]);
   count(code === 0);
 }

@@ -96,7 +96,7 @@ test("the day is downloaded as a calendar with alarms and as a table; a day that
   const fetchFile = async (name: string) => {
     const download = page.waitForEvent("download");
     await page.getByRole("link", { name }).click();
-    return readFileSync((await (await download).path())!, "utf8");
+    return readFileSync(await (await download).path(), "utf8");
   };
   const calendar = await fetchFile("Calendar with alarms");
   expect(calendar).toContain("BEGIN:VCALENDAR");

@@ -103,7 +103,7 @@ test("a template at true size is downloaded, in rows and laid tight, and the sea
   const fetchSvg = async () => {
     const download = page.waitForEvent("download");
     await dialog.getByRole("button", { name: "SVG" }).click();
-    return readFileSync((await (await download).path())!, "utf8");
+    return readFileSync(await (await download).path(), "utf8");
   };
   const circles = (svg: string) => [...svg.matchAll(/<circle [^>]*r="47\.5"/g)].length;
   expect(circles(await fetchSvg())).toBe(rows);
@@ -118,7 +118,7 @@ test("a template at true size is downloaded, in rows and laid tight, and the sea
   const pdf = page.waitForEvent("download");
   await dialog.getByRole("button", { name: "PDF, A4" }).click();
   expect(
-    readFileSync((await (await pdf).path())!)
+    readFileSync(await (await pdf).path())
       .subarray(0, 5)
       .toString(),
   ).toBe("%PDF-");

@@ -62,7 +62,7 @@ test("a formula leaves as JSON-LD and comes back whole", async ({ page }) => {
   await page.goto(`${DEMO_DAY}/formula/saffron-custard`);
   const download = page.waitForEvent("download");
   await page.getByRole("link", { name: "JSON-LD" }).click();
-  const text = readFileSync((await (await download).path())!, "utf8");
+  const text = readFileSync(await (await download).path(), "utf8");
   expect(JSON.parse(text)).toMatchObject({ "@type": "Recipe", name: "Saffron custard" });
   await page.goto(`${DEMO_DAY}/paste`);
   await page.getByRole("textbox").fill(text);

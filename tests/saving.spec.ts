@@ -54,7 +54,7 @@ test("what is typed and printed at once is on the sheet", async ({ page }) => {
       .click(),
   ]);
   const { readFileSync } = await import("node:fs");
-  expect(readFileSync((await file.path())!, "utf8")).toContain("Leek triangle");
+  expect(readFileSync(await file.path(), "utf8")).toContain("Leek triangle");
   await page.reload();
   await expect(count).toHaveValue("39");
   await set(count, before);

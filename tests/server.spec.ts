@@ -74,7 +74,7 @@ test("everything is saved, changed, and laid back from the screen, and what it r
   await margin(page).press("Enter");
   await saved(page);
   await page.goto(`${BASE}/copies`);
-  await page.getByLabel("Lay back a file").setInputFiles((await download.path())!);
+  await page.getByLabel("Lay back a file").setInputFiles(await download.path());
   const dialog = page.getByRole("dialog", { name: "Lay this copy back?" });
   await expect(dialog.getByRole("row", { name: /^days 6 6/ })).toBeVisible();
   await expect(dialog.getByRole("row", { name: /^last day Sat 5 Dec 2026/ })).toBeVisible();

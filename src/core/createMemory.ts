@@ -18,7 +18,7 @@ export function createMemory<V>(most: number): (key: string, work: () => V, isWh
 }
 
 /** The same records: the lists that hold them are made anew with every plan. */
-export const isSameList = (one: readonly unknown[], other: readonly unknown[]): boolean =>
+const isSameList = (one: readonly unknown[], other: readonly unknown[]): boolean =>
   one === other || (one.length === other.length && one.every((each, i) => each === other[i]));
 
 /**

@@ -1,17 +1,15 @@
 /** What ails the data file. */
-export const fileFaultKinds = [
-  "newer",
-  "notADatabase",
-  "corrupt",
-  "readOnly",
-  "full",
-  "noFolder",
-  "locked",
-  "unreadable",
-  "migration",
-  "foreign",
-] as const;
-export type FileFaultKind = (typeof fileFaultKinds)[number];
+export type FileFaultKind =
+  | "newer"
+  | "notADatabase"
+  | "corrupt"
+  | "readOnly"
+  | "full"
+  | "noFolder"
+  | "locked"
+  | "unreadable"
+  | "migration"
+  | "foreign";
 
 /** The data file cannot be used, with what is wrong and what to do, in words for whoever runs Tezgah. */
 export class FileFault extends Error {

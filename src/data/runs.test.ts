@@ -52,7 +52,7 @@ const events: fc.Arbitrary<RunEvent[]> = fc
     }),
     { selector: ({ id }) => id, maxLength: 25 },
   )
-  .map((list) => list.map(({ rest, ...event }) => ({ ...event, ...rest }) as RunEvent));
+  .map((list) => list.map(({ rest, ...event }) => ({ ...event, ...rest })));
 
 test("events come back as they happened; sent again, in other parts and orders, they count once", () => {
   const store = openDemo();

@@ -32,7 +32,7 @@ export function readSenMl(pack: unknown): Result<SenMlRecord[], string> {
       return fail(`Record ${i + 1} is no object.`);
     const { bn, bt, bu, bv, bver, n, u, v, t } = record as Record<string, unknown>;
     if (bver !== undefined && (!isNumber(bver) || bver > VERSION))
-      return fail(`Record ${i + 1} is of version ${String(bver)}; ${VERSION} is read.`);
+      return fail(`Record ${i + 1} is of version ${JSON.stringify(bver)}; ${VERSION} is read.`);
     if (!isTextOrNone(bn) || !isTextOrNone(n) || !isTextOrNone(bu) || !isTextOrNone(u))
       return fail(`Record ${i + 1}: names and units are text.`);
     if ([bt, bv, v, t].some((value) => value !== undefined && !isNumber(value)))

@@ -77,7 +77,7 @@ export function joinChanges(first: Change, next: Change): Change | null {
 export function applyToRecord(record: AnyRecord | null, { set, was }: Change): AnyRecord | null {
   if (set === null) return null;
   if (was === null) return set as unknown as AnyRecord;
-  return record && ({ ...record, ...set } as AnyRecord);
+  return record && { ...record, ...set };
 }
 
 /** The table with the changes made to it, in order. */

@@ -35,7 +35,7 @@ const rowSchema = Joi.object<LogRow>({
 const counted: ReadonlySet<string> = new Set(["blanks", "sold"]);
 
 /** A row of a log, or why it is not taken. */
-export function readLogRow(value: unknown): Result<TakenRow, string> {
+function readLogRow(value: unknown): Result<TakenRow, string> {
   const valid = validate<LogRow>(rowSchema, value);
   if (!valid.ok) return fail(valid.failure[0]?.message ?? "This is no row of a log.");
   const { habit, date, planned, real, offC } = valid.value;

@@ -56,7 +56,7 @@ export const timeZone = Joi.string()
       : helpers.message({ custom: `“${text}” is no time zone: write it like Europe/Lisbon.` }),
   );
 
-export function isTimeZone(text: string): boolean {
+function isTimeZone(text: string): boolean {
   try {
     new Intl.DateTimeFormat("en", { timeZone: text });
     return true;

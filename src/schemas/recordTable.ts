@@ -88,7 +88,7 @@ export function diffTables(from: RecordTable, to: RecordTable): Edit[] {
     const gone = [...before.keys()].filter((id) => !after.has(id));
     return [
       ...put.map(([id, record]) => ({ kind, id, record }) as Edit),
-      ...gone.map((id) => ({ kind, id, record: null }) as Edit),
+      ...gone.map((id) => ({ kind, id, record: null })),
     ];
   });
 }

@@ -60,7 +60,7 @@ const mouldAxis = Joi.object({
     .min(Joi.ref("baseMm"))
     .messages({ "number.min": "A mould is not narrower at its rim than at its base." }),
 });
-export const mouldSchema = Joi.object({
+const mouldSchema = Joi.object({
   kind: Joi.valid(...mouldKinds).required(),
   axes: Joi.array().items(mouldAxis).min(1).max(2).required(),
   depthMm: quantity(mouldLimits.depthMm),

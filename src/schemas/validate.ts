@@ -144,7 +144,7 @@ export function validateDayBook(value: unknown): Result<DayBook, Fault[]> {
 }
 
 /** Longest search one request may ask for, ms. */
-export const MAX_BUDGET_MS = 10_000;
+const MAX_BUDGET_MS = 10_000;
 const DEFAULT_BUDGET_MS = 1000;
 /** A cut plan or a yield is mostly ready in a tenth of this. */
 const DEFAULT_PLAN_BUDGET_MS = 5000;
@@ -207,7 +207,7 @@ export interface TemplateDocument extends LayoutDocument {
   readonly paper: "a4" | "letter";
 }
 
-const templateSchema = (layoutSchema as Joi.ObjectSchema).keys({
+const templateSchema = layoutSchema.keys({
   title: Joi.string().trim().min(1).max(80).default("Cut template"),
   form: Joi.valid("pdf", "svg", "dxf").required(),
   paper: Joi.valid("a4", "letter").default("a4"),

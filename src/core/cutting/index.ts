@@ -18,8 +18,8 @@ export type {
 export { cutAims } from "./cutPlan";
 export { rollsRound } from "./portionBlanks";
 export { layOutTogether, type SharedOutline, type SharedPart, type SharedSheet } from "./layOutTogether";
-export { craftHandTimes, estimateHandMin, type CuttingHandTimes } from "./handTimes";
-export { boundCount, boundSets } from "./bound";
+export { craftHandTimes, type CuttingHandTimes } from "./handTimes";
+export { boundSets } from "./bound";
 export { countNeeds, countSets } from "./sets";
 export { layOutRows, type Layout, type LayoutFault, type LayoutRequest } from "./layout";
 export type { Placement, Ring, Row, RowPattern, RowStyle } from "./rowPattern";

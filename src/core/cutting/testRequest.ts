@@ -46,7 +46,7 @@ export const requests: fc.Arbitrary<CutRequest> = fc.record({
   demands: fc.uniqueArray(
     fc.record({
       id: fc.constantFrom("top", "base", "lid"),
-      outline: outlines as fc.Arbitrary<Outline>,
+      outline: outlines,
       count: fc.integer({ min: 1, max: 400 }),
       webMm: fc.integer({ min: 0, max: 6 }),
       marginMm: fc.integer({ min: 0, max: 15 }),

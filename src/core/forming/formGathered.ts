@@ -132,7 +132,7 @@ export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece
  * Around the knot that a gathered edge is drawn into, mm: the dough of a ring so wide stands in it on edge, pressed
  * together without a gap, so that its section is the ring's length times its thickness.
  */
-export function computeKnotMm(ringMm: number, thicknessMm: number): number {
+function computeKnotMm(ringMm: number, thicknessMm: number): number {
   const sectionMm2 = Math.PI * ringMm * thicknessMm;
   return 2 * Math.sqrt(Math.PI * sectionMm2);
 }

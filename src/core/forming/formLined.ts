@@ -260,7 +260,7 @@ function lidOutline(rims: readonly number[], stays: number): Outline {
 }
 
 /** Layers under the main filling and what is left for it, ml from below; or that they already stand too high. */
-export function splitLayers(
+function splitLayers(
   layersMm: readonly number[],
   levelMm: number,
   cavityMl: (heightMm: number) => number,

@@ -3,7 +3,6 @@ export { formPiece } from "./formPiece";
 export {
   formKinds,
   isFilledLevel,
-  nameForm,
   type Blank,
   type BlankRole,
   type FormDoubt,

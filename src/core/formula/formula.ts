@@ -156,7 +156,7 @@ export function hasGrain({ method }: Dough): boolean {
 }
 
 /** A laminated dough rises away from what it holds. */
-export const doesLift = hasGrain;
+export const doesLift = (dough: Dough): boolean => hasGrain(dough);
 
 /** How far into the liquid's range each school aims. */
 const SCHOOL_SHARE: Record<LiquidSchool, number> = { justHolds: 0.25, littleMoist: 0.75 };

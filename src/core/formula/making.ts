@@ -28,7 +28,7 @@ const hands = { hasHands: true, minutes: 0, isHot: false } as const;
 const byItself = { hasHands: false, handsMin: 0, isHot: false } as const;
 
 /** The vocabulary of making a filling, sauce or glaze, in about the order in which it is done. */
-export const makingFacts = {
+const makingFacts = {
   cookPart: {
     ...hands,
     name: "Cook apart",

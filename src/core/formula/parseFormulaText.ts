@@ -11,7 +11,7 @@ export interface ParsedFormula {
 }
 
 /** Most lines of a paste that are read: a formula has fewer, a pasted book more. */
-export const MAX_PASTED_LINES = 200;
+const MAX_PASTED_LINES = 200;
 /** A line this long tells what to do, not what to take. */
 const STEP_FROM_CHARACTERS = 90;
 /** A heading names what follows. */

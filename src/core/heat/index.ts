@@ -1,4 +1,4 @@
-export { chill, findCrossingMin, type ChillRequest, type Stay } from "./chill";
+export { chill, type ChillRequest, type Stay } from "./chill";
 export type { Moment } from "./conduct";
 export type { Body } from "./grid";
 export type { Composition } from "./material";

@@ -40,29 +40,18 @@ export {
 } from "./result/clockRows";
 export { tellStep, type ToldStep } from "./result/tellStep";
 export { assignTakings, type StepTakings } from "./piece/stepTakes";
-export { addDays, findSeason, seasonNames, seasons, type Season } from "./book/calendar";
+export { addDays, findSeason, seasonNames, type Season } from "./book/calendar";
 export { toLiquidHabit, type LiquidAim } from "./batch/learnedLiquid";
 export { tellHand, toHandKey, toMeasureHabit } from "./batch/learnedPortion";
 export { toReadinessRequest } from "./batch/restDough";
 export { toPersonHabit } from "./result/forecastDay";
-export {
-  findFilmFactors,
-  placeNames,
-  toFilmHabit,
-  toRelaxedHabit,
-  toThicknessHabit,
-} from "./kit/learnedDough";
+export { placeNames, toFilmHabit, toRelaxedHabit, toThicknessHabit } from "./kit/learnedDough";
 export { toJobFactor, toJobHabit } from "./tasks/paceTasks";
 export { toHeaterHabit, toHeatFactor, toHeatHabit, toHeatUpHabit, toOvenHabit } from "./kit/learnedHeat";
 export { closeLarder, giveBack, LEAST_KEPT_G, takeUse } from "./larder/leftovers";
 export { blanksKeepDays, toLarderItem } from "./larder/makeAhead";
-export {
-  listAllergens,
-  listMaterials,
-  materialUses,
-  type Material,
-  type MaterialUse,
-} from "./piece/materials";
+export { listAllergens, listMaterials } from "./piece/materials";
+export { type Material, type MaterialUse } from "./result/material";
 export { listShopping, type ShoppingLine, type WeighedDay } from "./larder/shopping";
 export { stations, type Station } from "../way";
 export {
@@ -82,7 +71,6 @@ export {
   type PieceFill,
   type PiecePlan,
   type Tally,
-  taskKinds,
   type TaskKind,
 } from "./result/dayPlan";
 export { sayProblem, type Problem, type ProblemCode, type ProblemNumbers } from "./result/problem";
@@ -115,15 +103,7 @@ export {
   type VariantFigures,
 } from "./ask/whatIf";
 export { findFilling } from "./piece/findFormulas";
-export {
-  listDecks,
-  listLights,
-  setFor,
-  toFryerId,
-  toOvenId,
-  type DeckHeat,
-  type Light,
-} from "./kit/ovenSetting";
+export { listDecks, listLights, setFor, type DeckHeat, type Light } from "./kit/ovenSetting";
 export { SHARED_HEAT_C } from "./tasks/scheduleProblem";
 export { isVesselId } from "./kit/kitHolds";
 export { countOnShelf } from "./kit/kitRoom";

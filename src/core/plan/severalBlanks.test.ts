@@ -89,10 +89,10 @@ test("tops come from the first rolling, or from re-rolls while bases come first,
     ["top", "topping"],
     ["base", "lining"],
   ];
-  expect(blanksOf(0, tops!).length).toBeGreaterThan(0);
-  for (const { cut, fromFirstRolling } of blanksOf(0, tops!)) expect(fromFirstRolling).toBe(cut);
-  for (const { cut, fromFirstRolling } of blanksOf(1, bases!)) expect(fromFirstRolling).toBe(cut);
-  expect(blanksOf(1, tops!).some(({ cut, fromFirstRolling }) => fromFirstRolling < cut)).toBe(true);
-  const needs = (i: number) => blanksOf(i, [...tops!, ...bases!]).map(({ role, needed }) => [role, needed]);
+  expect(blanksOf(0, tops).length).toBeGreaterThan(0);
+  for (const { cut, fromFirstRolling } of blanksOf(0, tops)) expect(fromFirstRolling).toBe(cut);
+  for (const { cut, fromFirstRolling } of blanksOf(1, bases)) expect(fromFirstRolling).toBe(cut);
+  expect(blanksOf(1, tops).some(({ cut, fromFirstRolling }) => fromFirstRolling < cut)).toBe(true);
+  const needs = (i: number) => blanksOf(i, [...tops, ...bases]).map(({ role, needed }) => [role, needed]);
   expect(needs(1)).toEqual(needs(0));
 });

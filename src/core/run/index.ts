@@ -32,7 +32,7 @@ export { SAMPLE_EVERY, samplePortions, type PortionSample } from "./samplePortio
 export { listRunMends, type RunMend } from "./runMends";
 export { adjustRun } from "./adjustRun";
 export type { Counts } from "./countPieces";
-export { listAsked, readDeckPart, toDeckPart, type AskedMeasure } from "./askedMeasures";
+export { listAsked, toDeckPart, type AskedMeasure } from "./askedMeasures";
 export { openSheet } from "./openSheet";
 export { followRun, type Followed, type RunFollower } from "./followRun";
 export { findTrouble, readLotFigures } from "./lotFigures";

@@ -41,7 +41,7 @@ export interface LotWork {
 type Task = DayPlan["tasks"][number];
 
 /** The lot of a task, `apple-pie:2` or `apple-pie:frozen:1`; null for what is done for no lot alone. */
-export function findLotKey({ id, pieceId }: Pick<Task, "id" | "pieceId">): string | null {
+function findLotKey({ id, pieceId }: Pick<Task, "id" | "pieceId">): string | null {
   const [, key] =
     (pieceId !== null && new RegExp(`^[a-zA-Z]+:(${escape(pieceId)}:(?:[a-z]+:)?\\d+)`).exec(id)) || [];
   return key && !id.startsWith("roll:") ? key : null;

@@ -7,7 +7,7 @@ import type { Piece, CutRole, DayBatch, DayBook, DayPlan, PiecePlan, Station, Ta
 import type { HoldMend, Seal, Vents } from "../sealing";
 import type { LotFigures } from "../remedy";
 import type { OvenScale } from "../units";
-import { freezeLarder, type RunLarder } from "./closing";
+import { freezeLarder, type RunLarder } from "./runLarder";
 import { freezeCosts, type RunCosts } from "./costs";
 import { freezeExpected, type ExpectedFigures } from "./expected";
 import { listFigures, type JobFigure } from "./jobFigures";

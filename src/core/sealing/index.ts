@@ -1,5 +1,5 @@
 export { computeSeal, type Seal, type SealFault, type SealRequest } from "./seal";
-export { crimpIds, crimps, findCrimp, type Crimp, type CrimpId } from "./crimps";
+export { crimpIds, findCrimp, type Crimp, type CrimpId } from "./crimps";
 export { glueIds, glues, type Glue, type GlueId } from "./glue";
 export {
   adviseVentKind,

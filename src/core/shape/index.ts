@@ -5,10 +5,9 @@ export {
   describeOutline,
   outerOutline,
   scaleOutline,
-  type BoxMm,
-  type Outline,
-  type OutlineKind,
-} from "./outline";
+} from "./measureOutline";
+export type { Outline, OutlineKind } from "./outline";
+export type { BoxMm } from "./box";
 export { toContour } from "./contour";
 export {
   boundsOfPolygon,

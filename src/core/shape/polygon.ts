@@ -1,4 +1,4 @@
-import type { BoxMm } from "./outline";
+import type { BoxMm } from "./box";
 
 /** x and y, mm. y runs down, as on a sheet seen from above. */
 export type Point = readonly [number, number];

@@ -123,9 +123,7 @@ test("every outline has a contour of the size it says, at sizes that no form rou
       length,
       (kind, widthMm, off, other) => {
         for (const heightMm of [widthMm * (1 + off), other]) {
-          const { widthMm: wide, heightMm: high } = boxOfPolygon(
-            toContour({ kind, widthMm, heightMm } as Outline),
-          );
+          const { widthMm: wide, heightMm: high } = boxOfPolygon(toContour({ kind, widthMm, heightMm }));
           // Chords lie inside the curve by a knife's line at the most.
           expect(Math.abs(wide - widthMm)).toBeLessThan(0.11);
           expect(Math.abs(high - heightMm)).toBeLessThan(0.11);

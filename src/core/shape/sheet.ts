@@ -1,4 +1,4 @@
-import type { BoxMm } from "./outline";
+import type { BoxMm } from "./box";
 import type { Polygon } from "./polygon";
 
 /** A rolled sheet in its box. `oval` with equal sides is a round sheet. A rectangle where no shape is named. */

@@ -1,4 +1,4 @@
-export { findUnit, listUnits, type Dimension, type MeasureSystem, type Unit } from "./unitTable";
+export { listUnits, type Dimension, type MeasureSystem, type Unit } from "./unitTable";
 export { parseNumber } from "./parseNumber";
 export { parseAmount, type Amount, type AmountRule } from "./parseAmount";
 export { findQuantity, formatQuantity, type FoundQuantity, type Quantity } from "./quantity";

@@ -56,7 +56,7 @@ export function moveStep(way: Way, id: string, to: number): Way {
 const rankOf = (kind: StepKind): number => stepKinds.indexOf(kind);
 
 /** Where a step of this kind usually stands: after all that the craft does before it, on its side of the heat. */
-export function findUsualPlace(way: Way, kind: StepKind): number {
+function findUsualPlace(way: Way, kind: StepKind): number {
   const first = way.findIndex(isHeat);
   const last = way.findLastIndex(isHeat);
   const isAfter = rankOf(kind) > rankOf("fry");

@@ -11,7 +11,6 @@ export {
   type WayStep,
 } from "./step";
 export {
-  fillsAfterHeat,
   findChillMin,
   findCoolMin,
   findFrozenEntry,
@@ -34,7 +33,6 @@ export {
   addFigure,
   dropFigure,
   insertStep,
-  POUR_BEFORE_HEAT_MIN,
   moveStep,
   removeHeat,
   removeStep,

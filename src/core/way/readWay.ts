@@ -69,7 +69,7 @@ export function findShellEntry(way: Way): number {
 }
 
 /** Filled for the first time only once it has been in the heat. */
-export const fillsAfterHeat = (way: Way): boolean =>
+const fillsAfterHeat = (way: Way): boolean =>
   findShellEntry(way) >= 0 && !way.slice(0, firstHeatOf(way)).some(isFilling);
 
 /** Where a piece that was frozen raw joins the way: the heat after its first filling, or the first heat. */

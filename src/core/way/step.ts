@@ -66,7 +66,7 @@ const none = { handsS: 0, per: "load", minutes: 0, lookFor: "", caution: "" } as
  * The vocabulary of making small pastry, in about the order in which it is done. Seconds of 0 are reckoned from the
  * piece: what it is portioned with, its seam, its top.
  */
-export const stepFacts = {
+const stepFacts = {
   takeOut: {
     ...dough,
     ...none,

@@ -109,7 +109,7 @@ describe("an order that cannot be", () => {
     ["closed twice", [["fill"], ["close"], ["close"], bake(200, 10)], "twice"],
     ["never heated", [["fill"], ["close"]], "missing"],
   ] as const)("%s is told by its code and with a mend", (_name, steps, code) => {
-    const faults = faultsOf(createWay(steps as Parameters<typeof createWay>[0]));
+    const faults = faultsOf(createWay(steps));
     const fault = faults.find((each) => each.code === code);
     expect(fault).toBeDefined();
     expect(describeWayFault(fault!)).toMatch(/\.$/);

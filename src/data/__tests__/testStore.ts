@@ -52,7 +52,7 @@ export function setFields(
   atIso = NOON,
 ): GroupAnswer {
   const before = readRecord(store, kind, id) as AnyRecord;
-  const change = toChange({ kind, id }, before, { ...before, ...fields } as AnyRecord);
+  const change = toChange({ kind, id }, before, { ...before, ...fields });
   if (!change) throw new Error(`setFields: nothing of ${kind} ${id} changes`);
   return writeChanges(store, [change], atIso);
 }

@@ -28,14 +28,14 @@ const commands: fc.Arbitrary<Command> = fc.oneof(
     weight: 5,
     arbitrary: fc.record({
       do: fc.constantFrom("undo", "redo", "save", "answer", "reload", "back", "refresh", "mine", "theirs"),
-    }) as fc.Arbitrary<Command>,
+    }),
   },
   {
     weight: 2,
     arbitrary: fc.record({
       do: fc.constant("line" as const),
       is: fc.constantFrom("good", "slow", "down", "losing"),
-    }) as fc.Arbitrary<Command>,
+    }),
   },
 );
 

@@ -47,7 +47,7 @@ const close = async () => {
 test("what is reckoned is shown and not asked; closed as it stands, only sales and the end are told", async () => {
   show();
   expect(screen.getByText("74 made, 72 ordered")).toBeTruthy();
-  expect((screen.getByLabelText("Bay shortcrust kept") as HTMLInputElement).value).toBe("446 g");
+  expect(screen.getByLabelText<HTMLInputElement>("Bay shortcrust kept").value).toBe("446 g");
   expect(screen.queryByLabelText("Blanks of moons kept")).toBeNull();
   expect(screen.queryByRole("group", { name: /not done/ })).toBeNull();
   await close();
@@ -119,7 +119,7 @@ test("a server that does not answer is said, and nothing is lost; a closed day i
   unmount();
   show({ isClosed: true, sales: [sale({ sold: 60 })] });
   expect(screen.getByRole("heading", { level: 1 }).textContent).toBe("The day is closed");
-  expect((screen.getByLabelText("Quince half-moon sold") as HTMLInputElement).value).toBe("60");
+  expect(screen.getByLabelText<HTMLInputElement>("Quince half-moon sold").value).toBe("60");
   expect(screen.getByRole("button", { name: "Keep it so" })).toBeTruthy();
 });
 

@@ -79,14 +79,7 @@ export function PastePage() {
     <StationLayout
       label="Paste a formula"
       surface={
-        <div
-          className="mx-auto flex max-w-5xl flex-col gap-4"
-          onDragOver={(event) => event.preventDefault()}
-          onDrop={(event) => {
-            event.preventDefault();
-            void takeFile(event.dataTransfer.files[0]);
-          }}
-        >
+        <div className="mx-auto flex max-w-5xl flex-col gap-4">
           <h2 className="text-2xl">Paste a formula as you have it</h2>
           <div className="grid gap-4 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
             <div className="flex flex-col gap-2">
@@ -97,6 +90,14 @@ export function PastePage() {
                 id="paste"
                 className="textarea figure h-72 w-full text-base"
                 placeholder={EXAMPLE}
+                onDragOver={(event) => event.preventDefault()}
+                onDrop={(event) => {
+                  // Words that are dragged in are the field's own matter.
+                  const [file] = event.dataTransfer.files;
+                  if (!file) return;
+                  event.preventDefault();
+                  void takeFile(file);
+                }}
                 value={text}
                 onChange={(event) => setText(event.target.value)}
               />

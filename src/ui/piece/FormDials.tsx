@@ -91,7 +91,7 @@ function FigureDials({
       limit={pieceLimits[name]}
       value={figures[name] ?? 0}
       hint={i === 0 ? hint : ""}
-      onChange={(value) => editPiece({ form: { ...piece.form, [name]: value } as PieceForm })}
+      onChange={(value) => editPiece({ form: { ...piece.form, [name]: value } })}
     />
   ));
 }

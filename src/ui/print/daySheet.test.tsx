@@ -29,7 +29,7 @@ test.each(days.map((day) => [day.book.day.name, day] as const))(
         .slice(1, 1 + cut.plan.sheets.length);
       expect(sumCuts(rows)).toBe(cut.plan.sheets.reduce((sum, { count }) => sum + count, 0));
     }
-    expect(listMinutes(plan).every((minute) => container.textContent!.includes(minute))).toBe(true);
+    expect(listMinutes(plan).every((minute) => container.textContent.includes(minute))).toBe(true);
   },
 );
 

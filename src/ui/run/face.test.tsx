@@ -264,7 +264,7 @@ test("what went wrong is said first, and never of more pieces than there are", a
     />,
   );
   const dialog = screen.getByRole("dialog", { name: "What went wrong?" });
-  expect((within(dialog).getByRole("button", { name: "Say what first" }) as HTMLButtonElement).disabled).toBe(
+  expect(within(dialog).getByRole<HTMLButtonElement>("button", { name: "Say what first" }).disabled).toBe(
     true,
   );
   await user.click(within(dialog).getByRole("button", { name: "torn" }));
@@ -272,7 +272,7 @@ test("what went wrong is said first, and never of more pieces than there are", a
   await user.click(more);
   await user.click(more);
   expect((more as HTMLButtonElement).disabled).toBe(true);
-  expect((within(dialog).getByRole("button", { name: "+5" }) as HTMLButtonElement).disabled).toBe(true);
+  expect(within(dialog).getByRole<HTMLButtonElement>("button", { name: "+5" }).disabled).toBe(true);
   await user.type(within(dialog).getByLabelText("A word, if wanted"), "at the corner");
   await user.click(within(dialog).getByRole("button", { name: "3 torn and lost" }));
   expect(told).toHaveBeenLastCalledWith({ mishap: "torn", count: 3, word: "at the corner", isLost: true });

@@ -193,16 +193,13 @@ export function createRunStore(input: RunStoreInput): RunStore {
       happen(...happenings) {
         const tap = input.createId();
         const atMin = input.nowMin();
-        const events = happenings.map(
-          (happening, i) =>
-            ({
-              person: findPerson(get(), happening),
-              ...happening,
-              id: `${tap}${TAP_MARK}${i}`,
-              atMin,
-              deviceId: input.deviceId,
-            }) as RunEvent,
-        );
+        const events = happenings.map((happening, i) => ({
+          person: findPerson(get(), happening),
+          ...happening,
+          id: `${tap}${TAP_MARK}${i}`,
+          atMin,
+          deviceId: input.deviceId,
+        }));
         for (const event of events) {
           known.set(event.id, event);
           unsent.set(event.id, event);

@@ -1,4 +1,5 @@
 import { CircleAlert } from "lucide-react";
+import { ReloadButton } from "./ReloadButton";
 import type { FileFaultWords } from "./fileFaultWords";
 
 /** In place of every page while the data file cannot be used: what is wrong, what to do, where the copies are. */
@@ -17,10 +18,7 @@ export function IllFile({ message, remedy, kind }: FileFaultWords) {
         mended.
       </p>
       <div className="flex flex-wrap gap-3">
-        {/* A whole load: nothing that was remembered is shown. */}
-        <a href="" className="btn btn-primary touch">
-          Try again
-        </a>
+        <ReloadButton />
         {mayHelp && (
           <a href="/copies" className="btn touch">
             Look at the copies

@@ -24,7 +24,7 @@ function toFields(record: object | null): Map<string, string> {
 function describe(value: unknown): string {
   if (value === null || value === undefined || value === "") return "–";
   if (Array.isArray(value)) return value.length === 0 ? "none" : value.map(describe).join("; ");
-  if (typeof value !== "object") return String(value);
+  if (typeof value !== "object") return typeof value === "string" ? value : JSON.stringify(value);
   return Object.entries(value)
     .filter(([name]) => name !== "id")
     .map(([name, part]) => `${toWords(name)} ${describe(part)}`)

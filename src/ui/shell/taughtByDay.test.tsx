@@ -24,7 +24,7 @@ test("of a day that was never run, and without an answer, nothing is said", asyn
   answer(200, []);
   const { container, rerender } = render(<TaughtByDay date="2026-11-28" name="Monday" />);
   await Promise.resolve();
-  globalThis.fetch = jest.fn(() => Promise.reject(new Error("away"))) as unknown as typeof fetch;
+  globalThis.fetch = jest.fn(() => Promise.reject(new Error("away")));
   rerender(<TaughtByDay date="2026-11-29" name="Sunday" />);
   await Promise.resolve();
   expect(container.textContent).toBe("");

@@ -13,7 +13,7 @@ test("orders stand by their minute, each with when it is ready; what the day mak
   const { lines } = plan();
   const half = lines.find(({ piece }) => piece.id === "quince-half-moon")!;
   for (const minute of Object.values(half.readyMin))
-    expect(rows().some((row) => row.textContent.includes(formatClock(minute!)))).toBe(true);
+    expect(rows().some((row) => row.textContent.includes(formatClock(minute)))).toBe(true);
   const pieces = within(screen.getByRole("list", { name: "Pieces of the day" })).getAllByRole("listitem");
   expect(pieces.map(({ textContent }) => Number.parseInt(textContent, 10))).toEqual(
     lines.map(({ made }) => made),

@@ -90,7 +90,7 @@ const LEAST_MIN = 1;
 const LEAST_LEAKS = 0.05;
 
 /** "Sat 5 Dec: leaks expected 1.2, not 3.4; hands 6 min more; begin 04:41, not 04:50." */
-export function tellEffect({ date, name, before, now }: RemedyOutlook): string {
+function tellEffect({ date, name, before, now }: RemedyOutlook): string {
   const handsMin = now.handsMin - before.handsMin;
   const parts = [
     Math.abs(now.leaks - before.leaks) >= LEAST_LEAKS &&

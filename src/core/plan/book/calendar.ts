@@ -16,7 +16,7 @@ export const addDays = (date: string, days: number): string =>
   );
 
 /** Times of the year, as kitchens and flour feel them on either half of the earth. */
-export const seasons = ["dec-feb", "mar-may", "jun-aug", "sep-nov"] as const;
+const seasons = ["dec-feb", "mar-may", "jun-aug", "sep-nov"] as const;
 export type Season = (typeof seasons)[number];
 export const seasonNames: Readonly<Record<Season, string>> = {
   "dec-feb": "December to February",

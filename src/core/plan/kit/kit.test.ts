@@ -127,7 +127,7 @@ describe("frying", () => {
     ["too hot", { way: friedAt(199) }, {}, /4 °C above what Six-litre/],
     ["too cool", { way: friedAt(150) }, {}, /15 °C too cool/],
   ] as const)("%s stops the piece with what to do", (_name, over, book, words) => {
-    const plan = planDay(dayOf("rhubarb-crescent", 10, over as Partial<Piece>, book));
+    const plan = planDay(dayOf("rhubarb-crescent", 10, over, book));
     expect(plan.problems).toContainEqual(
       expect.objectContaining({ stops: true, message: expect.stringMatching(words) }),
     );

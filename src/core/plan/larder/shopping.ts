@@ -1,7 +1,7 @@
 import { computeBuyKg } from "../../filling";
 import { mergeIngredients, standardIngredients, type Formula, type Ingredient } from "../../formula";
 import type { DayBatch } from "../result/dayPlan";
-import type { Material } from "../piece/materials";
+import type { Material } from "../result/material";
 
 /** What one day weighs out. */
 export interface WeighedDay {

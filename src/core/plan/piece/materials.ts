@@ -12,23 +12,7 @@ import {
 import { washFacts, type GlazeKind } from "../../sealing";
 import { hasStep, isFilling, type WayStep } from "../../way";
 import type { PiecePlan } from "../result/dayPlan";
-
-export const materialUses = ["inside", "onTop", "glue", "wash", "glaze", "fat", "stick"] as const;
-/** Where a material goes. */
-export type MaterialUse = (typeof materialUses)[number];
-
-/** Something that goes into or onto pieces beside dough and fillings, over the day. */
-export interface Material {
-  readonly name: string;
-  readonly use: MaterialUse;
-  /** Its entry in the book; null where the book does not know it: then nobody knows its allergens or its price. */
-  readonly ingredientId: string | null;
-  /** 0 for what is counted only. */
-  readonly massG: number;
-  /** Null where it is not counted. */
-  readonly count: number | null;
-  readonly pieceIds: readonly string[];
-}
+import type { Material, MaterialUse } from "../result/material";
 
 /** Thin icing: icing sugar to water by mass, and syrup as it is brushed. Craft's first guesses. */
 const ICING_SUGAR_SHARE = 0.84;

@@ -22,7 +22,7 @@ import type { Problem } from "./problem";
 import type { LiquidAim } from "../batch/learnedLiquid";
 import type { WhyStep } from "./whyStep";
 import type { Fryer, LarderItem, LarderKind, Order, Oven, Piece } from "../book/book";
-import type { Material } from "../piece/materials";
+import type { Material } from "./material";
 import type { FryPlan } from "../piece/planFrying";
 import type { ShapedPiece } from "../piece/shapePiece";
 
@@ -189,26 +189,24 @@ export interface Leftover {
   readonly keepsDays: number;
 }
 
-export const taskKinds = [
-  "mix",
-  "precook",
-  "make",
-  "takeOut",
-  "roll",
-  "sugar",
-  "line",
-  "fill",
-  "warm",
-  "pour",
-  "seal",
-  "bake",
-  "fry",
-  "unmould",
-  "glaze",
-  "finish",
-  "store",
-] as const;
-export type TaskKind = (typeof taskKinds)[number];
+export type TaskKind =
+  | "mix"
+  | "precook"
+  | "make"
+  | "takeOut"
+  | "roll"
+  | "sugar"
+  | "line"
+  | "fill"
+  | "warm"
+  | "pour"
+  | "seal"
+  | "bake"
+  | "fry"
+  | "unmould"
+  | "glaze"
+  | "finish"
+  | "store";
 
 /** A caution with the pieces that it is for. */
 export interface DayCaution extends Caution {

@@ -26,7 +26,7 @@ export function toJobHabit({
 const LEAST_SHARE = 0.01;
 
 /** Minutes of a job for each of the craft's, by the log; 1 without one. */
-export function findJobFactor(past: Pick<PastLog, "habits">, habit: HabitId | null): number {
+function findJobFactor(past: Pick<PastLog, "habits">, habit: HabitId | null): number {
   const mean = habit && past.habits[habit] ? knowHabit(past, habit).mean : 0;
   return toJobFactor(mean);
 }
