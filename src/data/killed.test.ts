@@ -3,6 +3,7 @@ import { mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from "node
 import { tmpdir } from "node:os";
 import path from "node:path";
 import Database from "better-sqlite3";
+import { buildSync } from "esbuild";
 import { createRandom } from "@/core/seededRandom";
 import { MIGRATIONS, openDemo, openStore } from "./__tests__/testStore";
 import { openDatabase } from "./openDatabase";
@@ -13,8 +14,20 @@ beforeEach(() => {
 });
 afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
+/** Children are begun some forty times: bundled once, each is there in a moment. Beside the packages they ask for. */
+const BUNDLES = path.resolve("node_modules/.cache/tezgah-killed");
+beforeAll(() => {
+  buildSync({
+    entryPoints: ["saveForever", "happenForever", "migrateForever"].map((name) =>
+      path.join("src/data/__tests__", `${name}.ts`),
+    ),
+    ...{ bundle: true, packages: "external", platform: "node", format: "esm", outdir: BUNDLES },
+    outExtension: { ".js": ".mjs" },
+  });
+});
+
 const run = (script: string, ...args: readonly string[]): ChildProcess =>
-  spawn(process.execPath, ["--import", "tsx", path.join("src/data/__tests__", script), ...args], {
+  spawn(process.execPath, [path.join(BUNDLES, script.replace(/ts$/, "mjs")), ...args], {
     stdio: ["ignore", "pipe", "inherit"],
   });
 

@@ -1,4 +1,4 @@
-// Adds one event after another to a run and says each that was acknowledged, until it is killed. For tests: tsx FILE COUNT-FROM.
+// Adds one event after another to a run and says each that was acknowledged, until it is killed. For tests: node FILE COUNT-FROM.
 import { openDatabase } from "@/data/openDatabase";
 import { createStore } from "@/data/store";
 

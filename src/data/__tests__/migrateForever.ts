@@ -1,4 +1,4 @@
-// Migrates a file by a migration that takes a while, to be killed in the middle. For tests: tsx FILE MIGRATIONS.
+// Migrates a file by a migration that takes a while, to be killed in the middle. For tests: node FILE MIGRATIONS.
 import { openDatabase } from "@/data/openDatabase";
 
 const [file = "", migrations = ""] = process.argv.slice(2);

@@ -1,4 +1,4 @@
-// Saves one record after another and says each that was acknowledged, until it is killed. For tests: tsx FILE COUNT-FROM.
+// Saves one record after another and says each that was acknowledged, until it is killed. For tests: node FILE COUNT-FROM.
 import { openDatabase } from "@/data/openDatabase";
 import { createStore } from "@/data/store";
 
