@@ -6,6 +6,8 @@ const config = {
   // Nothing else runs beside the tests: one core is not left idle.
   maxWorkers: "100%",
   testMatch: ["<rootDir>/src/**/*.test.{ts,tsx}"],
+  // Generous: a busy machine is slow, not wrong.
+  testTimeout: 60_000,
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
 };
 

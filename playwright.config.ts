@@ -1,23 +1,31 @@
 import { defineConfig } from "@playwright/test";
 
-/** Ports of the two servers under test: one begins empty, the other with the demo world. */
-const EMPTY_PORT = 3411;
-const DEMO_PORT = 3412;
+/**
+ * The worlds of the tests, each a server with a data file of its own, so that two of them go on side by side. What is
+ * written in a world is there for all of its files, which run one after the other.
+ */
+const worlds = [
+  { name: "empty", port: 3411, seed: "", files: ["firstDay"] },
+  {
+    name: "day",
+    port: 3412,
+    seed: "npx tsx scripts/seedDemo.ts",
+    files: ["api", "run", "screens", "taught"],
+  },
+  { name: "bench", port: 3413, seed: "npx tsx scripts/seedDemo.ts", files: null },
+] as const;
+const toPattern = (files: readonly string[]) => new RegExp(`/(${files.join("|")})\\.spec\\.ts$`);
+const elsewhere = worlds.flatMap(({ files }) => files ?? []);
 
 /** The moment the tests take place, whenever they are run. */
 const TESTED_AT = "2026-11-24T10:00:00";
 
-const serve = (data: string, port: number, seed: string) => ({
-  command: `rm -f ${data} ${data}-wal ${data}-shm; ${seed} npx next start --hostname 127.0.0.1 --port ${port}`,
-  port,
-  env: { TEZGAH_DATA: data, TEZGAH_NOW: TESTED_AT, NEXT_TELEMETRY_DISABLED: "1" },
-  reuseExistingServer: false,
-});
+const toFile = (name: string) => `data/test-${name}.db`;
 
 export default defineConfig({
   testDir: "tests",
   fullyParallel: false,
-  workers: 1,
+  workers: 2,
   // Generous: a busy machine is slow, not wrong.
   timeout: 120_000,
   expect: { timeout: 15_000 },
@@ -40,12 +48,21 @@ export default defineConfig({
       ],
     },
   },
-  projects: [
-    { name: "empty", testMatch: /firstDay\.spec\.ts/, use: { baseURL: `http://127.0.0.1:${EMPTY_PORT}` } },
-    { name: "demo", testIgnore: /firstDay\.spec\.ts/, use: { baseURL: `http://127.0.0.1:${DEMO_PORT}` } },
-  ],
-  webServer: [
-    serve("data/test-empty.db", EMPTY_PORT, ""),
-    serve("data/test-demo.db", DEMO_PORT, "npx tsx scripts/seedDemo.ts data/test-demo.db &&"),
-  ],
+  projects: worlds.map(({ name, port, files }) => ({
+    name,
+    workers: 1,
+    ...(files ? { testMatch: toPattern(files) } : { testIgnore: toPattern(elsewhere) }),
+    use: { baseURL: `http://127.0.0.1:${port}` },
+  })),
+  webServer: worlds.map(({ name, port, seed }) => ({
+    command: [
+      `rm -f ${toFile(name)} ${toFile(name)}-wal ${toFile(name)}-shm`,
+      ...(seed ? [`${seed} ${toFile(name)}`] : []),
+      `exec npx next start --hostname 127.0.0.1 --port ${port}`,
+    ].join(" && "),
+    port,
+    env: { TEZGAH_DATA: toFile(name), TEZGAH_NOW: TESTED_AT, NEXT_TELEMETRY_DISABLED: "1" },
+    reuseExistingServer: false,
+    timeout: 120_000,
+  })),
 });

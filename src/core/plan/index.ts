@@ -76,6 +76,7 @@ export {
 export { sayProblem, type Problem, type ProblemCode, type ProblemNumbers } from "./result/problem";
 export type { WhyStep } from "./result/whyStep";
 export { findCrimpId, listCrimps } from "./piece/crimpOf";
+export { toForm } from "./piece/usualForm";
 export { shapePiece, type ShapedPiece } from "./piece/shapePiece";
 export { type ShapeContext } from "./piece/shapeContext";
 export type { HandOperation, HandWork, PieceWorks } from "./piece/handWork";

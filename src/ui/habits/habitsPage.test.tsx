@@ -1,4 +1,5 @@
 /** @jest-environment jsdom */
+import "../bench/__tests__/chartsOfASize";
 import { act, fireEvent, render, screen, within } from "@testing-library/react";
 import { knowByCraft, tellFigure } from "@/core/habits";
 import { BringLog } from "./BringLog";

@@ -3,7 +3,7 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { Dough } from "@/core/formula";
-import type { Piece } from "@/core/plan";
+import { toForm, type Piece } from "@/core/plan";
 import { describeVents } from "@/core/sealing";
 import { formatMass, formatNumber } from "@/core/units";
 import { pieceLimits } from "@/schemas/limits";
@@ -28,7 +28,6 @@ import { ExtrasEditor } from "./ExtrasEditor";
 import { FormDials } from "./FormDials";
 import { MissingPiece } from "./MissingPiece";
 import { HeatDials } from "../bake/HeatDials";
-import { toForm } from "./toForm";
 import { PortionDials } from "./PortionDials";
 import { WashDials } from "./WashDials";
 import { formNames, tinNames } from "./words";

@@ -1,4 +1,4 @@
-import { act, render, type RenderResult } from "@testing-library/react";
+import { act, configure, render, type RenderResult } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import type { ReactNode } from "react";
 import { planDay, type DayPlan } from "@/core/plan";
@@ -6,6 +6,7 @@ import { toDayBook } from "@/schemas/toDayBook";
 import type { DayInput } from "@/workers/createPlanClient";
 import { BenchContext } from "../BenchProvider";
 import { createBenchStore, type BenchStore } from "../benchStore";
+import "./chartsOfASize";
 import { createTestServer, NOW_ISO, type TestServer } from "./testServer";
 
 /** Where the screen is; a test turns to another piece by its address. */
@@ -19,6 +20,9 @@ jest.mock("next/navigation", () => ({
   usePathname: () => address.pathname,
   useSearchParams: () => new URLSearchParams(address.search),
 }));
+
+// Generous: a busy machine is slow, not wrong.
+configure({ asyncUtilTimeout: 20_000 });
 
 /** What is worked out beside the screen is never ready: the screen stands without it. */
 class SilentWorker {

@@ -1,15 +1,21 @@
-import { findLining, LINING_TRIM_MM, PUCK_PROUD_MM, type FormKind, type Mould } from "@/core/forming";
-import type { Dough } from "@/core/formula";
-import { listCrimps, findCrimpId, type Piece } from "@/core/plan";
-import { findCrimp } from "@/core/sealing";
-import { computeBox, type Outline } from "@/core/shape";
-import { listReadyWays } from "@/core/way";
+import { findLining, LINING_TRIM_MM, PUCK_PROUD_MM, type FormKind, type Mould } from "../../forming";
+import type { Dough } from "../../formula";
+import { findCrimp } from "../../sealing";
+import { computeBox, type Outline } from "../../shape";
+import { listReadyWays } from "../../way";
+import type { Piece } from "../book/book";
+import { findCrimpId, listCrimps } from "./crimpOf";
 
 /** A mould found in many kitchens, to be corrected. */
 const firstMould: Mould = { kind: "round", axes: [{ baseMm: 60, rimMm: 75 }], depthMm: 25, fluteMm: 0 };
 
 /** A strip thicker than this rolls up too wide for its cavity. */
 const ROSETTE_MM = 2;
+
+/** Hand presses are no larger. */
+const LARGEST_PRESS_MM = 250;
+/** A round reaches over its press all around by half of this: what comes off has held the rim flat. */
+const PRESSED_OFF_MM = 6;
 
 /**
  * Another form for a piece, with its craft's usual figures, made of the same cut as far as that goes. A seam that comes of
@@ -91,12 +97,15 @@ function toFormFields(kind: FormKind, { cut, thicknessMm }: Piece, dough: Dough 
         thicknessMm: Math.min(thicknessMm, ROSETTE_MM),
         marginMm: 4,
       };
-    case "pressed":
+    case "pressed": {
+      const relaxed = 1 - rolled.springBackShare;
+      const cutMm = Math.min(acrossMm, (LARGEST_PRESS_MM + PRESSED_OFF_MM) / relaxed);
       return {
-        form: { kind, pressMm: Math.round(acrossMm * (1 - rolled.springBackShare) - 6) },
-        cut: disc,
+        form: { kind, pressMm: Math.floor(cutMm * relaxed - PRESSED_OFF_MM) },
+        cut: { kind: "disc", diameterMm: cutMm },
         crimp: "press",
       };
+    }
     case "halfMoon":
       return { form: { kind }, cut: disc };
     case "triangle":

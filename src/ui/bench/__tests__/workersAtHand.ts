@@ -1,0 +1,35 @@
+import type { LatestClient } from "@/workers/createLatestClient";
+
+/** What a worker would work out, worked out by the real engine in the test's own thread. Import it before the screen. */
+function mockAtHand<In, Out>(answer: (input: In) => Out): () => LatestClient<In, Out> {
+  return () => ({ run: (input) => Promise.resolve(answer(input)), isDead: () => false, close: () => {} });
+}
+
+jest.mock("@/workers/createCutClient", () => {
+  const { tabulateYield } = jest.requireActual<typeof import("@/core/cutting")>("@/core/cutting");
+  return { createYieldClient: mockAtHand(tabulateYield) };
+});
+jest.mock("@/workers/createHeatClient", () => {
+  const heat = jest.requireActual<typeof import("@/core/heat")>("@/core/heat");
+  return {
+    createHeatClient: mockAtHand(heat.computeReadiness),
+    createBakeClient: mockAtHand(({ known, other }: import("@/workers/heatWorker").BakeRequest) =>
+      heat.scaleBake(known, other),
+    ),
+    createCoolingClient: mockAtHand(heat.coolPiece),
+    createChillClient: mockAtHand(heat.chillPiece),
+  };
+});
+jest.mock("@/workers/createPlanClient", () => {
+  const plan = jest.requireActual<typeof import("@/core/plan")>("@/core/plan");
+  type Clients = typeof import("@/workers/createPlanClient");
+  type Asked<K extends keyof Clients> = Clients[K] extends () => LatestClient<infer In, unknown> ? In : never;
+  return {
+    createVariantsClient: mockAtHand(({ book, variants, count }: Asked<"createVariantsClient">) =>
+      plan.compareVariants(book, variants, count),
+    ),
+    createDivisionClient: mockAtHand(({ book, request }: Asked<"createDivisionClient">) =>
+      plan.divideBatch(book, request),
+    ),
+  };
+});
