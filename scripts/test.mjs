@@ -9,7 +9,7 @@ let passed = 0;
 let failed = 0;
 const count = (ok) => (ok ? passed++ : failed++);
 
-for (const script of ["lint", "layers", "dead", "format:check", "types"]) {
+for (const script of ["lint", "layers", "dead", "ratio", "format:check", "types"]) {
   const { code } = await runAndRead("npm", ["run", "--silent", script]);
   count(code === 0);
 }

@@ -141,6 +141,8 @@ test("while four searches run to their end and beyond, pages are answered", asyn
 test("ten years of days: a page is no heavier and its parts stay within what a tablet is given", async ({
   page,
 }) => {
+  // Ten years are written first: half a minute, or several on a busy machine.
+  test.setTimeout(360_000);
   const file = fileOf("years.db");
   await new Promise<void>((resolve) => {
     spawn("npx", ["tsx", "scripts/years.ts", file], { stdio: "ignore" }).once("exit", () => resolve());

@@ -101,6 +101,7 @@ function findStream(request: YieldRequest, marginMm: number, budget: Budget): Cu
   return { ...stream, count: Infinity };
 }
 
+/** A millilitre is a thousand cubic millimetres. */
 const MM2_PER_ML_AT_1_MM = 1000;
 
 /** What so much dough covers at a thickness, mm². */

@@ -26,6 +26,7 @@ export const craftHandTimes: CuttingHandTimes = {
   perSliceS: 20,
 };
 
+/** Hands are told by the square metre, sheets by the millimetre. */
 const MM2_PER_M2 = 1e6;
 
 /** Minutes of a hand for so many sheets of so much area in all, and so many cuts. */

@@ -18,6 +18,7 @@ import { layOutRows, placeCuts } from "./layout";
 import type { Placement, RowPattern } from "./rowPattern";
 import { listSheetMenu, type MenuSheet } from "./sheetMenu";
 
+/** A millilitre is a thousand cubic millimetres. */
 const MM2_PER_ML_AT_1_MM = 1000;
 
 /**

@@ -176,6 +176,7 @@ soya-drink|soya drink|soy milk|liquid|plain 1.03||91|1.8|2.5|0|soya|1000 160
 `;
 
 const SOURCE = "food composition tables, rounded; density of a levelled cup";
+/** The table is written in percent, as such tables are. */
 const SHARE_PER_PERCENT = 0.01;
 
 /** The book as it ships. Throws on a row that does not read: the test reads them all. */

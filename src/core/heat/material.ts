@@ -37,6 +37,7 @@ const parts = {
 /** Of the air that is beaten or leavened in, W/m K at room temperature. */
 const AIR_CONDUCTIVITY = 0.026;
 
+/** Heat of fusion of water at 0 °C. @see CRC Handbook of Chemistry and Physics. */
 const WATER_LATENT_J_PER_KG = 333_600;
 /** Melting of the crystals in butter and lard, spread over a range about its middle (differential calorimetry). */
 const FAT_LATENT_J_PER_KG = 65_000;

@@ -255,6 +255,7 @@ function fryPath(bath: OilBath, surfaceMm2: number) {
   };
 }
 
+/** Halvings of a span until it is far finer than a second. */
 const HALVINGS = 40;
 function findDryMin(waterAt: (minutes: number) => number, mostWaterG: number, longestMin: number): number {
   let [low, high] = [0, longestMin];

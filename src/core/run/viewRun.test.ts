@@ -41,6 +41,21 @@ test("before anything is begun: the first job, the others after it, nothing by i
   expect(view.lastPromise).toEqual({ endMin: startOf("sweep") + 10, dueMin: 612 });
 });
 
+test("of two jobs in hand the one that ends first is the job, whichever was begun first and however far apart", () => {
+  const at = startOf("make");
+  for (const [long, short] of [
+    [at, at + 0.2],
+    [at, at + 6],
+    [at + 3, at],
+  ] as const) {
+    const view = look([event("begun", "make", long), event("begun", "sweep", short)], at + 7);
+    expect([view.now?.taskId, view.next[0]?.taskId]).toEqual(["sweep", "make"]);
+  }
+  // Begun when the other is nearly over, it ends after it.
+  const late = look([event("begun", "make", at), event("begun", "sweep", at + 15)], at + 16);
+  expect(late.now?.taskId).toBe("make");
+});
+
 test("a load in the oven goes on by itself until hands take it out, and then it is the job", () => {
   const at = startOf("bake");
   const events = [

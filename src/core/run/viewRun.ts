@@ -79,9 +79,7 @@ export function viewRun(
       endMin,
       hasBegun: (state.tasks[taskId] ?? UNTOUCHED).begunMin !== null,
     }))
-    .sort(
-      (a, b) => Number(b.hasBegun) - Number(a.hasBegun) || a.startMin - b.startMin || a.endMin - b.endMin,
-    );
+    .sort(compareJobs);
   const byItself = jobs
     .flatMap((job): SelfRunning[] => {
       const { moreMin } = state.tasks[job.taskId] ?? UNTOUCHED;
@@ -110,6 +108,13 @@ export function viewRun(
     lastPromise: last,
   };
 }
+
+/** What is in hand first: of two jobs the one that ends first. Then what comes, in its order. */
+const compareJobs = (a: RunJob, b: RunJob): number =>
+  Number(b.hasBegun) - Number(a.hasBegun) ||
+  (a.hasBegun ? a.endMin - b.endMin : 0) ||
+  a.startMin - b.startMin ||
+  a.endMin - b.endMin;
 
 /**
  * Minutes until something that runs wants hands again: to look, to take it out, else at its end. Null while hands are on

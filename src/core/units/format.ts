@@ -1,3 +1,4 @@
+/** A clock begins anew after so many. */
 const MINUTES_PER_DAY = 24 * 60;
 
 /** `value` with at most `decimals` decimals, trailing zeros dropped, a true minus sign. */
@@ -18,6 +19,7 @@ export function formatScale(massG: number): string {
   return `${formatNumber(massG, Math.abs(massG) < 9.95 ? 1 : 0)} g`;
 }
 
+/** Hundredths of the house’s currency, whatever it is. */
 const MINOR_PER_MAJOR = 100;
 
 /** Money from minor units, without a currency's sign: `2.89`. */
