@@ -1,6 +1,8 @@
 import type { PieceExtra } from "../filling";
+import type { PieceForm } from "../forming";
 import type { Glaze, Vents, Wash } from "../sealing";
 import { findChillMin, isFilling, isHeat, type Heat, type HeatWay, type UnmouldWindow } from "./readWay";
+import { listShapeSteps } from "./shapeSteps";
 import { createStep, factsOf, stepKinds, type StepKind, type Way, type WayStep } from "./step";
 
 /** Figures of a piece that are steps of its way: where there is a wash, it is brushed on. */
@@ -128,6 +130,24 @@ export function settleWay(
     if (isWanted) return there.length > 0 ? steps : insertStep(steps, kind);
     return there.reduce((rest, { id }) => removeStep(rest, id), steps);
   }, poured);
+}
+
+/**
+ * The way of a piece whose form has changed within its kind: a stick to lay, a lid to close. What the form of before asked
+ * for and this one does not goes; what this one cannot be made without comes where it usually stands.
+ */
+export function fitWay(way: Way, was: PieceForm, form: PieceForm): Way {
+  const stepsOf = (of: PieceForm) => {
+    const { before, over } = listShapeSteps(of);
+    return [...before, ...over];
+  };
+  const wanted = stepsOf(form);
+  const gone = new Set(stepsOf(was).filter((kind) => !wanted.includes(kind)));
+  const kept = way.some(({ kind }) => gone.has(kind)) ? way.filter(({ kind }) => !gone.has(kind)) : way;
+  return wanted.reduce(
+    (steps, kind) => (steps.some((step) => step.kind === kind) ? steps : insertStep(steps, kind)),
+    kept,
+  );
 }
 
 /** A sauce is brought to the boil and poured, straight before the heat; where there is none, nothing is poured. */

@@ -37,6 +37,7 @@ export {
   removeHeat,
   removeStep,
   setStep,
+  fitWay,
   settleWay,
   withChill,
   withCool,

@@ -15,6 +15,7 @@ import {
   listStretches,
   moveStep,
   removeStep,
+  fitWay,
   settleWay,
   stepKinds,
   withChill,
@@ -254,6 +255,18 @@ describe("changing a way", () => {
       expect(kindsOf(settleWay(full, bare))).toEqual(kindsOf(plain));
       expect(listHeats(settleWay(full, bare))).toEqual(listHeats(plain));
     }
+  });
+
+  it("gains what a changed form asks of hands, loses what it no longer does, and can be worked", () => {
+    for (const was of forms)
+      for (const form of forms) {
+        if (form.kind !== was.kind) continue;
+        const { way } = listReadyWays(was)[0]!;
+        const fitted = fitWay(way, was, form);
+        expect([was, form, checkWay(fitted, { form })]).toEqual([was, form, []]);
+        expect(fitWay(fitted, form, form)).toBe(fitted);
+        expect(kindsOf(fitWay(fitted, form, was)).toSorted()).toEqual(kindsOf(way).toSorted());
+      }
   });
 
   it("reads back the minutes that were set", () => {

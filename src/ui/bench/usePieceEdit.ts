@@ -1,11 +1,12 @@
 "use client";
 
 import type { Piece } from "@/core/plan";
-import { settleWay } from "@/core/way";
+import { fitWay, settleWay } from "@/core/way";
 import { useBench, useBenchStore } from "./BenchProvider";
 
 /**
- * Changes some fields of a piece; what it is washed, pricked or glazed with are steps of its way.
+ * Changes some fields of a piece; what it is washed, pricked or glazed with are steps of its way, as is what its form asks
+ * of hands.
  * @param planned - The piece as the plan on the screen has it.
  * @returns The piece as it is typed by now, which dials show: the plan comes after it, and must not undo it.
  */
@@ -16,8 +17,10 @@ export function usePieceEdit(planned: Piece) {
     piece,
     editPiece: (fields: Partial<Piece>) => {
       const { book, edit } = store.getState();
-      const next = { ...findNewest(book.pieces, planned), ...fields };
-      edit([{ kind: "piece", id: piece.id, record: { ...next, way: settleWay(next.way, next) } }]);
+      const was = findNewest(book.pieces, planned);
+      const next = { ...was, ...fields };
+      const way = settleWay(fields.way ?? fitWay(was.way, was.form, next.form), next);
+      edit([{ kind: "piece", id: piece.id, record: { ...next, way } }]);
     },
   };
 }
