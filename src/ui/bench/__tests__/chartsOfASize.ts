@@ -1,14 +1,14 @@
-import type { ReactElement } from "react";
+import type * as React from "react";
 
 // jsdom lays nothing out: a chart is as wide as it is told.
 jest.mock("recharts", () => {
-  const { cloneElement } = jest.requireActual<typeof import("react")>("react");
+  const { cloneElement } = jest.requireActual<typeof React>("react");
   return {
     ...jest.requireActual<object>("recharts"),
     ResponsiveContainer: ({
       children,
     }: {
-      readonly children: ReactElement<{ width: number; height: number }>;
+      readonly children: React.ReactElement<{ width: number; height: number }>;
     }) => cloneElement(children, { width: 600, height: 300 }),
   };
 });

@@ -1,4 +1,9 @@
+import type * as Cutting from "@/core/cutting";
+import type * as Heat from "@/core/heat";
+import type * as Plan from "@/core/plan";
+import type * as PlanClients from "@/workers/createPlanClient";
 import type { LatestClient } from "@/workers/createLatestClient";
+import type { BakeRequest } from "@/workers/heatWorker";
 
 /** What a worker would work out, worked out by the real engine in the test's own thread. Import it before the screen. */
 function mockAtHand<In, Out>(answer: (input: In) => Out): () => LatestClient<In, Out> {
@@ -6,23 +11,21 @@ function mockAtHand<In, Out>(answer: (input: In) => Out): () => LatestClient<In,
 }
 
 jest.mock("@/workers/createCutClient", () => {
-  const { tabulateYield } = jest.requireActual<typeof import("@/core/cutting")>("@/core/cutting");
+  const { tabulateYield } = jest.requireActual<typeof Cutting>("@/core/cutting");
   return { createYieldClient: mockAtHand(tabulateYield) };
 });
 jest.mock("@/workers/createHeatClient", () => {
-  const heat = jest.requireActual<typeof import("@/core/heat")>("@/core/heat");
+  const heat = jest.requireActual<typeof Heat>("@/core/heat");
   return {
     createHeatClient: mockAtHand(heat.computeReadiness),
-    createBakeClient: mockAtHand(({ known, other }: import("@/workers/heatWorker").BakeRequest) =>
-      heat.scaleBake(known, other),
-    ),
+    createBakeClient: mockAtHand(({ known, other }: BakeRequest) => heat.scaleBake(known, other)),
     createCoolingClient: mockAtHand(heat.coolPiece),
     createChillClient: mockAtHand(heat.chillPiece),
   };
 });
 jest.mock("@/workers/createPlanClient", () => {
-  const plan = jest.requireActual<typeof import("@/core/plan")>("@/core/plan");
-  type Clients = typeof import("@/workers/createPlanClient");
+  const plan = jest.requireActual<typeof Plan>("@/core/plan");
+  type Clients = typeof PlanClients;
   type Asked<K extends keyof Clients> = Clients[K] extends () => LatestClient<infer In, unknown> ? In : never;
   return {
     createVariantsClient: mockAtHand(({ book, variants, count }: Asked<"createVariantsClient">) =>
