@@ -28,3 +28,19 @@ test("of two nothing is told; figures all alike were read too coarsely; the unit
   expect(toStrayLog([2.1, 2.4, 2.7])).toBeCloseTo(toStrayLog([21, 24, 27])!, 12);
   expect(() => toStrayLog([24, 0, 24])).toThrow("figure");
 });
+
+test("at few figures it is the closed form: the digamma of whole and half numbers is known", () => {
+  const gamma = 0.577_215_664_901_532_9;
+  // ψ(1) = −γ, ψ(2) = 1 − γ, ψ(3/2) = 2 − γ − 2 ln 2.
+  const bias: readonly (readonly [number, number])[] = [
+    [3, -gamma - Math.log(1)],
+    [5, 1 - gamma - Math.log(2)],
+    [4, 2 - gamma - 2 * Math.log(2) - Math.log(1.5)],
+  ];
+  for (const [count, of] of bias) {
+    const figures = Array.from({ length: count }, (_, i) => 20 + i);
+    const mean = figures.reduce((sum, each) => sum + each, 0) / count;
+    const square = figures.reduce((sum, each) => sum + (each / mean - 1) ** 2, 0) / (count - 1);
+    expect(toStrayLog(figures)).toBeCloseTo(Math.log(Math.sqrt(square)) - of / 2, 9);
+  }
+});

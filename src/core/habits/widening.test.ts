@@ -27,3 +27,8 @@ test.each([1.3, 2, 4])("ranges %p times too narrow widen until nine in ten hold"
   // What was told wider and holds is no reason to widen it once more.
   expect(findWidening(forecasts(600, tooNarrow, widened)) / tooNarrow).toBeCloseTo(1, 0);
 });
+
+test("a figure on either end of its range held", () => {
+  const kept = (value: number): KeptForecast => ({ value, mean: 0, low: -1, high: 1, widened: 1 });
+  expect(countHeld([kept(-1), kept(1), kept(1.0001), kept(-1.0001), kept(0)])).toBe(3);
+});

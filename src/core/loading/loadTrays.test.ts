@@ -40,3 +40,37 @@ test("a piece larger than the tray is refused", () => {
     failure: { kind: "tooLargeForTray" },
   });
 });
+
+test("no pieces are no loads; moulds that are fewer than a load holds bound it", () => {
+  expect(loadTrays({ ...request, pieces: 0 })).toMatchObject({ ok: true, value: { perTray: 28, loads: [] } });
+  const few = loadTrays({ ...request, mostPerLoad: 12 });
+  expect(few).toMatchObject({
+    ok: true,
+    value: { loads: [12, 12, 12, 12, 2].map((pieces) => ({ pieces, trays: [pieces] })) },
+  });
+  expect(loadTrays({ ...request, mostPerLoad: 1, pieces: 2 })).toMatchObject({
+    ok: true,
+    value: { loads: [{ pieces: 1 }, { pieces: 1 }] },
+  });
+});
+
+test("what does not fit is told with its size, the room round it and what to do", () => {
+  const loading = loadTrays({ ...request, footprint: { widthMm: 700.2, heightMm: 500 } });
+  expect(!loading.ok && loading.failure.message).toBe(
+    "Not one piece of 701 × 500 mm fits the tray with 20 mm round it. Bring the pieces closer or take a larger tray in Kit.",
+  );
+});
+
+test.each([
+  ["pieces", -1, "≥ 0"],
+  ["pieces", 2.5, "≥ 0"],
+  ["traysPerLoad", 0, "≥ 1"],
+  ["traysPerLoad", 1.5, "≥ 1"],
+  ["mostPerLoad", 0, "≥ 1"],
+  ["mostPerLoad", 3.5, "≥ 1"],
+] as const)("%s of %p is a programmer's mistake, and says what is wanted", (name, value, wanted) => {
+  const load = () => loadTrays({ ...request, [name]: value });
+  expect(load).toThrow(RangeError);
+  expect(load).toThrow(name);
+  expect(load).toThrow(`a whole number ${wanted}`);
+});
