@@ -25,7 +25,8 @@ const toFile = (name: string) => `data/test-${name}.db`;
 export default defineConfig({
   testDir: "tests",
   fullyParallel: false,
-  workers: 2,
+  // Two at a time take three quarters of the time, and the minutes of a running day then come late on a slow machine.
+  workers: 1,
   // Generous: a busy machine is slow, not wrong.
   timeout: 120_000,
   expect: { timeout: 15_000 },
