@@ -1,22 +1,12 @@
-import { knowByCraft, learnDays, type HabitId } from "@/core/habits";
+import { pastOf } from "@/core/habits/__tests__/pastOf";
 import { NO_PAST, planDay, type DayBook, type PastLog } from "@/core/plan";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { weighDays } from "./weighDays";
 
 const days = ["2026-11-28", "2026-11-30", "2026-12-05"];
-const logOf = (shares: Readonly<Record<HabitId, number>>): PastLog => ({
-  ...NO_PAST,
-  habits: Object.fromEntries(
-    Object.entries(shares).map(([id, share]) => [
-      id,
-      learnDays(
-        knowByCraft(id as HabitId),
-        Array.from({ length: 30 }, () => [Math.log(share)]),
-      ),
-    ]),
-  ),
-});
+const logOf = (shares: Readonly<Record<string, number>>) =>
+  pastOf(Object.fromEntries(Object.entries(shares).map(([id, share]) => [id, Math.log(share)])));
 const taught = logOf({
   ...{ "portion:quince-half-moon": 1.08, "measure:spoon": 1.05, "thickness:bay-shortcrust": 1.07 },
   ...{ "relaxed:bay-shortcrust": 0.97, "liquid:bay-shortcrust": 1.06, "hands:roll": 1.5 },

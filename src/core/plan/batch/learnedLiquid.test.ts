@@ -1,6 +1,6 @@
 import { NO_PAST, planDay, type PastLog } from "..";
 import { computeTargetG } from "../../formula";
-import { knowByCraft, learnDays } from "../../habits";
+import { pastOf } from "../../habits/__tests__/pastOf";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { findSeason } from "../book/calendar";
@@ -16,21 +16,15 @@ const middleG = computeTargetG(
   null,
 );
 /** So many days that took so many times what is written, at all times of the year and at that of the day. */
-const took = (days: number, share: number, inSeason: { days: number; share: number } | null): PastLog => {
-  const learn = (id: ReturnType<typeof toLiquidHabit>, many: number, of: number) => ({
-    [id]: learnDays(
-      knowByCraft(id),
-      Array.from({ length: many }, () => [Math.log(of)]),
-    ),
-  });
-  return {
-    ...NO_PAST,
-    habits: {
-      ...learn(toLiquidHabit(dough.id), days, share),
-      ...(inSeason ? learn(toLiquidHabit(dough.id, "sep-nov"), inSeason.days, inSeason.share) : {}),
-    },
-  };
-};
+const took = (days: number, share: number, inSeason: { days: number; share: number } | null): PastLog => ({
+  ...NO_PAST,
+  habits: {
+    ...pastOf({ [toLiquidHabit(dough.id)]: Math.log(share) }, days).habits,
+    ...(inSeason
+      ? pastOf({ [toLiquidHabit(dough.id, "sep-nov")]: Math.log(inSeason.share) }, inSeason.days).habits
+      : {}),
+  },
+});
 const aim = (past: PastLog) => findLiquidAim({ ...book, past }, dough);
 
 test("every date has its season", () => {

@@ -1,5 +1,6 @@
 import { checkDay, NO_PAST, planDay, type PastLog } from "..";
-import { knowByCraft, learnDays, toHabitId } from "../../habits";
+import { toHabitId } from "../../habits";
+import { pastOf } from "../../habits/__tests__/pastOf";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { findPortionFactor, tellHand, toHandKey, toMeasureHabit } from "./learnedPortion";
@@ -7,15 +8,7 @@ import { findPortionFactor, tellHand, toHandKey, toMeasureHabit } from "./learne
 const book = toDayBook(listDemoRecords(), "2026-11-28", null)!;
 const half = "quince-half-moon";
 const id = toHabitId("portion", half);
-const hand = (share: number): PastLog => ({
-  ...NO_PAST,
-  habits: {
-    [id]: learnDays(
-      knowByCraft(id),
-      Array.from({ length: 60 }, () => [Math.log(share)]),
-    ),
-  },
-});
+const hand = (share: number) => pastOf({ [id]: Math.log(share) });
 const plan = (past: PastLog) => planDay({ ...book, past });
 const fillingOf = (past: PastLog) => {
   const day = plan(past);

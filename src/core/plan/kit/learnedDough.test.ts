@@ -1,20 +1,13 @@
 import { checkDay, NO_PAST, planDay, type PastLog } from "..";
-import { knowByCraft, learnDays, type HabitId } from "../../habits";
+import type { HabitId } from "../../habits";
+import { pastOf } from "../../habits/__tests__/pastOf";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { findFilmFactors, findThicknessFactor, learnFormula } from "./learnedDough";
 
 const book = toDayBook(listDemoRecords(), "2026-11-28", null)!;
 const dough = "bay-shortcrust";
-const logOf = (id: HabitId, share: number): PastLog => ({
-  ...NO_PAST,
-  habits: {
-    [id]: learnDays(
-      knowByCraft(id),
-      Array.from({ length: 60 }, () => [Math.log(share)]),
-    ),
-  },
-});
+const logOf = (id: HabitId, share: number) => pastOf({ [id]: Math.log(share) });
 const plan = (past: PastLog) => planDay({ ...book, past });
 const doughOf = (past: PastLog) => plan(past).doughs.find(({ formula }) => formula.id === dough)!;
 const crust = book.formulas.find(({ id }) => id === dough)!;

@@ -1,5 +1,5 @@
 import { NO_PAST, planDay, toHeatHabit, toOvenHabit, type DayBook, type PastLog } from "..";
-import { knowByCraft, learnDays, type HabitId } from "../../habits";
+import { pastOf } from "../../habits/__tests__/pastOf";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { findHeatFactor, learnFryer, learnOven } from "./learnedHeat";
@@ -7,19 +7,6 @@ import { findHeatFactor, learnFryer, learnOven } from "./learnedHeat";
 const book: DayBook = toDayBook(listDemoRecords(), "2026-11-28", null)!;
 const [deck] = book.ovens;
 const half = "quince-half-moon";
-/** A log in which lots of each habit came out so, again and again. */
-const logOf = (figures: Readonly<Record<string, number>>): PastLog => ({
-  ...NO_PAST,
-  habits: Object.fromEntries(
-    Object.entries(figures).map(([id, value]) => [
-      id,
-      learnDays(
-        knowByCraft(id as HabitId),
-        Array.from({ length: 60 }, () => [value]),
-      ),
-    ]),
-  ),
-});
 const bakeOf = (past: PastLog, pieceId = half) =>
   planDay({ ...book, past }).tasks.find((task) => task.kind === "bake" && task.pieceId === pieceId)!;
 const minutes = (past: PastLog) => {
@@ -29,17 +16,17 @@ const minutes = (past: PastLog) => {
 
 test("an oven is known by its readings: every deck by as much, and by nothing where the log is silent", () => {
   expect(learnOven(deck!, NO_PAST)).toBe(deck);
-  const hot = learnOven(deck!, logOf({ [toOvenHabit(deck!.id)]: 8 }));
+  const hot = learnOven(deck!, pastOf({ [toOvenHabit(deck!.id)]: 8 }));
   hot.deckOffsetsC.forEach((offsetC, i) => {
     expect(offsetC - deck!.deckOffsetsC[i]!).toBeGreaterThan(7);
     expect(offsetC - deck!.deckOffsetsC[i]!).toBeLessThanOrEqual(8);
   });
-  const almost = logOf({ [toOvenHabit(deck!.id)]: 0.3 });
+  const almost = pastOf({ [toOvenHabit(deck!.id)]: 0.3 });
   expect(learnOven(deck!, almost)).toBe(deck);
 });
 
 test("a hot oven is set lower, and its bakes take what they took; the kit's own figures stay", () => {
-  const past = logOf({ [toOvenHabit(deck!.id)]: 8, [toOvenHabit(book.ovens[1]!.id)]: 8 });
+  const past = pastOf({ [toOvenHabit(deck!.id)]: 8, [toOvenHabit(book.ovens[1]!.id)]: 8 });
   const [plain, hot] = [bakeOf(NO_PAST), bakeOf(past)];
   expect(plain.machineId).toBe(hot.machineId);
   expect(plain.heat!.startC - hot.heat!.startC).toBeGreaterThanOrEqual(7);
@@ -49,18 +36,18 @@ test("a hot oven is set lower, and its bakes take what they took; the kit's own 
 
 test("a piece that takes longer has its minutes, in that oven and no other; a hair longer is none", () => {
   const id = toHeatHabit(half, deck!.id);
-  const slow = logOf({ [id]: Math.log(1.25) });
+  const slow = pastOf({ [id]: Math.log(1.25) });
   expect(findHeatFactor(slow, half, deck!.id)).toBeCloseTo(1.24, 1);
   expect(findHeatFactor(slow, half, "other")).toBe(1);
   expect(findHeatFactor(slow, "leek-triangle", deck!.id)).toBe(1);
-  expect(findHeatFactor(logOf({ [id]: 0.004 }), half, deck!.id)).toBe(1);
+  expect(findHeatFactor(pastOf({ [id]: 0.004 }), half, deck!.id)).toBe(1);
   expect(minutes(slow)).toBeGreaterThan(minutes(NO_PAST) + 3);
 });
 
 test("frying takes its own minutes too", () => {
   const fry = (past: PastLog) => planDay({ ...book, past }).tasks.find(({ kind }) => kind === "fry")!;
   const { pieceId, machineId, placed } = fry(NO_PAST);
-  const slow = fry(logOf({ [toHeatHabit(pieceId!, machineId!)]: Math.log(1.4) })).placed;
+  const slow = fry(pastOf({ [toHeatHabit(pieceId!, machineId!)]: Math.log(1.4) })).placed;
   expect(slow.endMin - slow.startMin).toBeGreaterThan(placed.endMin - placed.startMin);
 });
 
@@ -82,26 +69,26 @@ test("a day's end is a range: with steady hands narrower, and each order has its
     [`hands:fill:${works.fill.style}`, 0] as const,
     [`hands:close:${works.close.style}`, 0] as const,
   ]);
-  const steady = planDay({ ...book, past: logOf(Object.fromEntries([...heats, ...hands])) });
+  const steady = planDay({ ...book, past: pastOf(Object.fromEntries([...heats, ...hands])) });
   expect(steady.ends!.mostMin - steady.ends!.likelyMin).toBeLessThan(mostMin - likelyMin);
 });
 
 test("each deck is off by its own readings, else by the whole oven's; an oven that heats slowly is lit sooner", () => {
   const two = { ...deck!, deckOffsetsC: [0, 0] };
-  const learned = learnOven(two, logOf({ [`oven:${two.id}`]: 6, [`oven:${two.id}#2`]: -10 }));
+  const learned = learnOven(two, pastOf({ [`oven:${two.id}`]: 6, [`oven:${two.id}#2`]: -10 }));
   expect(learned.deckOffsetsC[0]).toBeCloseTo(6, 0);
   expect(learned.deckOffsetsC[1]).toBeCloseTo(-10, 0);
   expect(learned.heatUpCPerMin).toBe(two.heatUpCPerMin);
-  const slow = logOf({ [`heatUp:${two.id}`]: Math.log(1.5) });
+  const slow = pastOf({ [`heatUp:${two.id}`]: Math.log(1.5) });
   expect(learnOven(two, slow).heatUpCPerMin).toBeCloseTo(two.heatUpCPerMin / 1.5, 1);
   const lightMin = (past: PastLog) =>
     Math.min(...planDay({ ...book, past }).schedule!.heaterStarts.map((start) => start.lightMin));
-  expect(lightMin(logOf({ [`heatUp:${deck!.id}`]: Math.log(1.5) }))).toBeLessThan(lightMin(NO_PAST));
+  expect(lightMin(pastOf({ [`heatUp:${deck!.id}`]: Math.log(1.5) }))).toBeLessThan(lightMin(NO_PAST));
 });
 
 test("a fryer whose heater is weak fries smaller baskets or waits longer for its oil", () => {
   const fryer = book.fryers[0]!;
   expect(learnFryer(fryer, NO_PAST)).toBe(fryer);
-  const weak = learnFryer(fryer, logOf({ [`heater:${fryer.id}`]: Math.log(0.75) }));
+  const weak = learnFryer(fryer, pastOf({ [`heater:${fryer.id}`]: Math.log(0.75) }));
   expect(weak.heaterW / fryer.heaterW).toBeCloseTo(0.75, 1);
 });
