@@ -161,6 +161,7 @@ test("a core read as a cooled piece is taken up tells the bench; what came out h
   ]);
   const hotter = roomC + ((coreC - roomC) * (95 - roomC)) / (COMES_OUT_C - roomC);
   expect(took(95, hotter)[0]!.value).toBeCloseTo(Math.log(1.3), 2);
+  expect(took(roomC, 40)).toEqual([]);
   // Warmer than it came out no film explains.
   expect(took(null, 92)).toEqual([]);
 });

@@ -97,6 +97,8 @@ function listCooled(job: JobSheet, run: TaskRun, state: RunState): DayFigure[] {
   if (!stood) return [];
   const { fromTaskId, roomC, cores } = cooling;
   const outC = readCore(state.tasks[fromTaskId]) ?? COMES_OUT_C;
+  // What came out no warmer than the room tells nothing of how it cools.
+  if (outC <= roomC) return [];
   // What is warmer by so much at first is so by the same share of it later: above freezing conduction is linear.
   const evenC = roomC + ((stood.coreC - roomC) * (COMES_OUT_C - roomC)) / (outC - roomC);
   return tellFilm("bench", findFilm(cores, stood.minutes, evenC), job, fromTaskId);

@@ -96,9 +96,11 @@ export function FormulaLines({ formula, save }: FormulaEditProps) {
                 <span className="quiet block text-xs">
                   {aim === null
                     ? `${formatNumber(line.massG)}–${formatMass(line.mostG)}`
-                    : aim.lots > 1
-                      ? `as ${aim.lots} lots took`
-                      : "as last time"}
+                    : aim.lots === 1
+                      ? "as last time"
+                      : aim.lots === 0
+                        ? "as you set it"
+                        : `as ${aim.lots} lots took`}
                 </span>
               )}
             </span>

@@ -148,9 +148,11 @@ function WeighSide({ day }: { readonly day: DayBatch }) {
 const DEGREES_G = [5, 10, 25] as const;
 
 const tellLots = ({ lots, isSeasonal }: LiquidAim): string =>
-  lots === 1
-    ? "Last time"
-    : `By ${formatCount(lots, "lot")}${isSeasonal ? ", those of this time of the year before all," : ""}`;
+  lots === 0
+    ? "As you have set it"
+    : lots === 1
+      ? "Last time"
+      : `By ${formatCount(lots, "lot")}${isSeasonal ? ", those of this time of the year before all," : ""}`;
 
 /** The liquid goes in by degrees; what it took is kept for next time. */
 function LiquidByDegrees({ day: { formula, batch, liquidAim } }: { readonly day: DayBatch }) {
@@ -170,7 +172,7 @@ function LiquidByDegrees({ day: { formula, batch, liquidAim } }: { readonly day:
       </h3>
       <p className="text-sm">
         {liquidAim !== null
-          ? `${tellLots(liquidAim)} it took ${formatMass(liquidAim.massG * batch.scale)}: aim there.`
+          ? `${tellLots(liquidAim)} it ${liquidAim.lots === 0 ? "takes" : "took"} ${formatMass(liquidAim.massG * batch.scale)}: aim there.`
           : formula.kind === "dough"
             ? `Aim at ${formatScale(line.massG)}: ${schoolNames[formula.liquidSchool]}.`
             : `Aim at ${formatScale(line.massG)}.`}

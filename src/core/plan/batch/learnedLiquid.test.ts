@@ -1,5 +1,6 @@
 import { NO_PAST, planDay, type PastLog } from "..";
 import { computeTargetG } from "../../formula";
+import { knowByCraft } from "../../habits";
 import { pastOf } from "../../habits/__tests__/pastOf";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
@@ -64,4 +65,13 @@ test("the day's batch is weighed as its dough takes, and every formula page know
   const line = batch.batch!.lines.find(({ range }) => range !== null)!;
   expect(line.massG).toBeCloseTo(aim(past)!.massG * batch.batch!.scale, 9);
   expect(listLiquidAims({ ...book, past })[dough.id]).toEqual(aim(past));
+});
+
+test("what is set by hand is aimed at at once, and no time of the year moves it", () => {
+  const id = toLiquidHabit(dough.id);
+  const set = { ...knowByCraft(id), mean: Math.log(1.2), worthLots: 1e6 };
+  const seasons = took(0, 1, { days: 16, share: 0.94 });
+  const past: PastLog = { ...seasons, habits: { ...seasons.habits, [id]: set } };
+  expect(aim(past)).toMatchObject({ lots: 0, isSeasonal: false });
+  expect(aim(past)!.massG / middleG).toBeCloseTo(1.2, 9);
 });

@@ -1,5 +1,5 @@
 import { computeTargetG, type Formula } from "../../formula";
-import { knowByCraft, knowHabit, toHabitId, type HabitId, type PastLog } from "../../habits";
+import { knowByCraft, knowHabit, LOTS_LOOKED_AT, toHabitId, type HabitId, type PastLog } from "../../habits";
 import type { DayBook, Weighing } from "../book/book";
 import { findSeason, type Season } from "../book/calendar";
 
@@ -11,7 +11,7 @@ export const toLiquidHabit = (formulaId: string, season: Season | null = null): 
 export interface LiquidAim {
   /** For the formula as written. */
   readonly massG: number;
-  /** Lots that it rests on. */
+  /** Lots that it rests on; 0 where the baker has set it by hand. */
   readonly lots: number;
   /** Whether lots of the same time of the year speak for themselves in it. */
   readonly isSeasonal: boolean;
@@ -19,6 +19,8 @@ export interface LiquidAim {
 
 /** Of fewer lots the last one tells as much. */
 const LEAST_LOTS = 3;
+/** No log is worth so many lots: what is, was set by hand, and no time of the year moves it. */
+const SET_LOTS = 2 * LOTS_LOOKED_AT;
 /** How far times of the year lie apart, as a share: flour of a damp summer holds two hundredths more water, and takes less. */
 const SEASONS_SD = 0.02;
 
@@ -30,8 +32,10 @@ const SEASONS_SD = 0.02;
  */
 export function findLiquidAim(book: DayBook, formula: Formula): LiquidAim | null {
   const { past, day } = book;
-  const { lots, mean, sd } = knowHabit(past, toLiquidHabit(formula.id));
+  const { lots, mean, sd, worthLots } = knowHabit(past, toLiquidHabit(formula.id));
   const line = formula.lines.find(({ mostG }) => mostG !== null);
+  if (line && worthLots > SET_LOTS)
+    return { massG: computeTargetG(formula, line, null) * Math.exp(mean), lots: 0, isSeasonal: false };
   if (lots < LEAST_LOTS || !line) {
     const massG = findTookLast(book, formula.id);
     return massG === null ? null : { massG, lots: 1, isSeasonal: false };
