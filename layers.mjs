@@ -23,6 +23,7 @@ export const coreTiers = [
   ["formula", "cutting", "heat"],
   ["forming", "filling", "sealing", "loading", "schedule"],
   ["way"],
+  ["words"],
   ["plan", "habits", "remedy", "cautions"],
   ["run"],
 ];

@@ -1,4 +1,5 @@
 import { parseLine, standardIngredients, type IngredientLine } from "@/core/formula";
+import { sayFailure } from "@/core/words";
 import { firstKitchen } from "@/schemas/firstKitchen";
 
 /**
@@ -8,7 +9,7 @@ import { firstKitchen } from "@/schemas/firstKitchen";
 export function writeLines(prefix: string, texts: readonly string[]): IngredientLine[] {
   return texts.map((text, i) => {
     const parsed = parseLine(text, { ...firstKitchen, ingredients: standardIngredients });
-    if (!parsed.ok) throw new RangeError(`writeLines: ${parsed.failure}`);
+    if (!parsed.ok) throw new RangeError(`writeLines: ${sayFailure(parsed.failure)}`);
     const { name, amountText, massG, mostG, ingredientId } = parsed.value;
     if (massG === null) throw new RangeError(`writeLines: “${text}” has no mass`);
     const round = (value: number) => Number(value.toFixed(1));

@@ -106,7 +106,7 @@ describe("a template at true size", () => {
   const outline = { kind: "disc", diameterMm: 90 } as const;
   const sheet = { widthMm: 420, heightMm: 310 };
   const layout = layOutRows({ outline, sheet, webMm: 2, marginMm: 8, mayTurn: true });
-  if (!layout.ok) throw new Error(layout.failure.message);
+  if (!layout.ok) throw new Error(layout.failure.code);
   const template: CutTemplate = {
     title: "Moons & <more>",
     sheet,

@@ -1,4 +1,5 @@
 import { parseFormulaText, type KitchenRule } from "@/core/formula";
+import { sayFailure } from "@/core/words";
 import { fail, ok, type Result } from "@/core/result";
 import { MAX_PASTE_CHARACTERS } from "@/schemas/limits";
 import { fromFormulaCsv } from "./formulaCsv";
@@ -25,8 +26,9 @@ export function readFormulaFile(text: string, rule: KitchenRule): Result<ReadFor
   if (/(^|[,;\t])"?(row|ingredient|amount)"?\s*([,;\t]|$)/i.test(heading)) return fromFormulaCsv(shown, rule);
   const parsed = parseFormulaText(shown, rule);
   if (parsed.lines.length === 0) {
+    const [first] = parsed.unread;
     return fail(
-      `No line has an amount. Write one ingredient a line, like “250 g flour”. ${parsed.unread[0]?.fault ?? ""}`,
+      `No line has an amount. Write one ingredient a line, like “250 g flour”. ${first ? sayFailure(first.why) : ""}`,
     );
   }
   return ok({ kind: "text", parsed });

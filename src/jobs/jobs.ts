@@ -11,6 +11,7 @@ import {
   type TightProgress,
   toLaidParts,
   type LaidParts,
+  type PartsFailure,
 } from "@/core/cutting";
 import { Budget } from "@/core/budget";
 import { computeReadiness, coolPiece, findLargestLoad, fryLoad, scaleBake } from "@/core/heat";
@@ -91,8 +92,8 @@ function startBudget(budgetMs: number): Budget {
   return new Budget(() => performance.now() >= endsAtMs);
 }
 
-/** Lays out a sheet, or searches tight within the document's budget. @returns A sentence if not one fits. */
-function layOut(document: LayoutDocument): Result<LaidParts, string> {
+/** Lays out a sheet, or searches tight within the document's budget. @returns Or why not one fits. */
+function layOut(document: LayoutDocument): Result<LaidParts, PartsFailure> {
   const rows = layOutParts(document);
   if (!rows.ok || document.mode !== "tight") return rows;
   const budget = startBudget(document.budgetMs);

@@ -1,12 +1,6 @@
 import Joi from "joi";
-import {
-  checkMaking,
-  describeMakingFault,
-  makingKinds,
-  MOST_MAKING_STEPS,
-  toMaking,
-  type FormerMaking,
-} from "@/core/formula";
+import { checkMaking, makingKinds, MOST_MAKING_STEPS, toMaking, type FormerMaking } from "@/core/formula";
+import { sayFailure } from "@/core/words";
 import { formulaLimits, MAX_NAME_CHARACTERS, MAX_PARTS } from "./limits";
 import type { Filling } from "./model";
 import { quantity } from "./quantity";
@@ -56,5 +50,5 @@ export function toFilling({ making, precooked, mixMin, coolMin, ...rest }: AnyFi
 export const settleFilling: Joi.CustomValidator<AnyFilling> = (value, helpers) => {
   const filling = toFilling(value);
   const [fault] = checkMaking(filling.making);
-  return fault ? helpers.message({ custom: describeMakingFault(fault) }) : filling;
+  return fault ? helpers.message({ custom: sayFailure(fault) }) : filling;
 };

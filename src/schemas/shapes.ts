@@ -1,6 +1,7 @@
 import Joi from "joi";
 import { parsePath, type OutlineKind, type Polygon } from "@/core/shape";
 import { formKinds, mouldKinds, type FormKind, type Mould } from "@/core/forming";
+import { sayFailure } from "@/core/words";
 import { benchLimits, mouldLimits, outlineLimits, pieceLimits } from "./limits";
 import { quantity, whole } from "./quantity";
 
@@ -40,7 +41,7 @@ const pathSchema = Joi.object({
     const corners = parsePath(outline.d);
     return corners.ok
       ? { kind: "path", corners: corners.value }
-      : helpers.message({ custom: corners.failure.message });
+      : helpers.message({ custom: sayFailure(corners.failure) });
   });
 export const outlineSchema = Joi.alternatives()
   .conditional(".kind", {

@@ -1,18 +1,11 @@
 import Joi from "joi";
-import {
-  checkWay,
-  describeWayFault,
-  MOST_STEPS,
-  stepKinds,
-  toWay,
-  type FormerWay,
-  type Way,
-} from "@/core/way";
+import { checkWay, MOST_STEPS, stepKinds, toWay, type FormerWay, type Way } from "@/core/way";
 import { MAX_ID_CHARACTERS } from "./recordParts";
 import { MAX_NAME_CHARACTERS, MAX_NOTE_CHARACTERS, MAX_STAGES, pieceLimits, stepLimits } from "./limits";
 import type { Piece } from "./model";
 import { quantity, whole } from "./quantity";
 import { heatWays, stageActs } from "@/core/way";
+import { sayFailure } from "@/core/words";
 
 const stepSchema = Joi.object({
   id: Joi.string().min(1).max(MAX_ID_CHARACTERS).required(),
@@ -87,7 +80,7 @@ export const settlePiece: Joi.CustomValidator<(Piece & Partial<FormerFields>) | 
   const piece = "way" in value ? withoutFormer(value) : value.stages ? toPiece(value) : null;
   if (!piece) return helpers.message({ custom: "A piece needs its way: a list of steps." });
   const [fault] = checkWay(piece.way, piece);
-  return fault ? helpers.message({ custom: describeWayFault(fault) }) : piece;
+  return fault ? helpers.message({ custom: sayFailure(fault) }) : piece;
 };
 
 /** A way says it all: what is told beside it of heats and waits is not heard. */

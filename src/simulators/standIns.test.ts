@@ -71,7 +71,7 @@ test("oil dips with a load as the engine of frying says, and comes back as late"
   };
   const load = { pieces: 10, pieceMm2: 9000, minutes: 5, pieceG: 60, waterShare: 0.6 };
   const expected = fryLoad(bath, load);
-  if (!expected.ok) throw new Error(expected.failure.message);
+  if (!expected.ok) throw new Error(expected.failure.code);
   const fryer = createFryer(random(), bath);
   fryer.set(180);
   let waited = 0;

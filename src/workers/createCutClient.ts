@@ -1,5 +1,12 @@
 import { proxy, wrap } from "comlink";
-import type { LaidParts, PartsRequest, TightProgress, YieldTable, YieldTableRequest } from "@/core/cutting";
+import type {
+  LaidParts,
+  PartsRequest,
+  TightProgress,
+  YieldTable,
+  YieldTableRequest,
+  PartsFailure,
+} from "@/core/cutting";
 import type { Result } from "@/core/result";
 import { createLatestClient, type LatestClient } from "./createLatestClient";
 import type { CutWorkerApi } from "./cutWorker";
@@ -14,7 +21,7 @@ export function createYieldClient(): LatestClient<YieldTableRequest, YieldTable>
 }
 
 /** One sheet laid out, off the main thread. */
-export function createPartsClient(): LatestClient<PartsRequest, Result<LaidParts, string>> {
+export function createPartsClient(): LatestClient<PartsRequest, Result<LaidParts, PartsFailure>> {
   const worker = startWorker();
   const remote = wrap<CutWorkerApi>(worker);
   return createLatestClient(worker, remote, async (request) => await remote.layOutParts(request));

@@ -1,7 +1,7 @@
 import { wrap } from "comlink";
 import type {
   BakeScale,
-  BakeScaleFault,
+  BakeFailure,
   Cooling,
   CoolingRequest,
   PieceChill,
@@ -25,7 +25,7 @@ export function createHeatClient(): HeatClient {
 }
 
 /** Another bake from a known one, likewise. */
-export function createBakeClient(): LatestClient<BakeRequest, Result<BakeScale, BakeScaleFault>> {
+export function createBakeClient(): LatestClient<BakeRequest, Result<BakeScale, BakeFailure>> {
   const worker = startWorker();
   const remote = wrap<HeatWorkerApi>(worker);
   return createLatestClient(worker, remote, async (request) => await remote.scaleBake(request));

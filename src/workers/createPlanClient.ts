@@ -1,7 +1,7 @@
 import { proxy, wrap } from "comlink";
 import type {
   AheadAnswers,
-  BatchFault,
+  BatchFailure,
   DayAnswers,
   DayBook,
   DayFigures,
@@ -89,7 +89,7 @@ export function createMendsClient(): LatestClient<MendsRequest, PieceMend[]> {
 }
 
 /** A batch divided into pieces. */
-export function createDivisionClient(): LatestClient<DivisionRequest, Result<DividedBatch, BatchFault>> {
+export function createDivisionClient(): LatestClient<DivisionRequest, Result<DividedBatch, BatchFailure>> {
   const worker = startWorker();
   const remote = wrap<PlanWorkerApi>(worker);
   return createLatestClient(worker, remote, async (request) => await remote.divideBatch(request));

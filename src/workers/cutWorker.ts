@@ -8,6 +8,7 @@ import {
   type TightProgress,
   type YieldTable,
   type YieldTableRequest,
+  type PartsFailure,
 } from "@/core/cutting";
 import type { Result } from "@/core/result";
 
@@ -18,7 +19,7 @@ let stopped = false;
 
 const api = {
   tabulateYield: (request: YieldTableRequest): YieldTable => tabulateYield(request),
-  layOutParts: (request: PartsRequest): Result<LaidParts, string> => layOutParts(request),
+  layOutParts: (request: PartsRequest): Result<LaidParts, PartsFailure> => layOutParts(request),
   /** Searches until the budget is spent, the bound is reached, or it is stopped; gives the best there is then. */
   async searchTight(
     request: PartsRequest,

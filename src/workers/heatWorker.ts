@@ -7,7 +7,7 @@ import {
   type BakeAir,
   type Baked,
   type BakeScale,
-  type BakeScaleFault,
+  type BakeFailure,
   type Cooling,
   type CoolingRequest,
   type KnownBake,
@@ -26,7 +26,7 @@ export interface BakeRequest {
 
 const api = {
   computeReadiness: (request: ReadinessRequest): Readiness => computeReadiness(request),
-  scaleBake: ({ known, other }: BakeRequest): Result<BakeScale, BakeScaleFault> => scaleBake(known, other),
+  scaleBake: ({ known, other }: BakeRequest): Result<BakeScale, BakeFailure> => scaleBake(known, other),
   chillPiece: (request: PieceChillRequest): PieceChill => chillPiece(request),
   coolPiece: (request: CoolingRequest): Cooling => coolPiece(request),
 };

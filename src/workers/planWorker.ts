@@ -9,7 +9,7 @@ import {
   planDay,
   weighChoices,
   type AheadAnswers,
-  type BatchFault,
+  type BatchFailure,
   type BatchRequest,
   type Choice,
   type DayAnswers,
@@ -102,7 +102,7 @@ const api = {
   answerDay: (book: DayBook): DayAnswers => answerDay(book),
   answerAhead: ({ book, eve }: AheadRequest): AheadAnswers => answerAhead(book, eve),
   listMends: ({ book, pieceId }: MendsRequest): PieceMend[] => listMends(book, pieceId),
-  divideBatch: ({ book, request }: DivisionRequest): Result<DividedBatch, BatchFault> =>
+  divideBatch: ({ book, request }: DivisionRequest): Result<DividedBatch, BatchFailure> =>
     divideBatch(book, request),
   /** Searches a better order of the day until the budget is spent, it is proven best, or it is stopped. */
   async searchDay(

@@ -11,7 +11,7 @@ test("ended after any number of steps, what is found is a whole plan, and it is 
       const [ended, whole] = [planCuts(request, budget), planCuts(request)];
       // What cannot be cut at all is refused for the same reason, time or not.
       if (!whole.ok) return expect(ended).toEqual(whole);
-      if (!ended.ok) throw new Error(ended.failure.message);
+      if (!ended.ok) throw new Error(ended.failure.code);
       expect(checkCutPlan(request, ended.value.leastDough)).toEqual([]);
       if (budget.cutShort) short++;
       else expect(ended.value).toEqual(whole.value);

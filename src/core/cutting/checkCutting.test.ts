@@ -83,7 +83,7 @@ test("without a web nested cuts lie in the gaps and not over each other, tight t
       { outline: { kind: "rectangle", widthMm: 40, heightMm: 20 }, ratio: 1 },
     ],
   });
-  if (!nested.ok) throw new Error(nested.failure);
+  if (!nested.ok) throw new Error(nested.failure.code);
   const [squares, small] = nested.value.parts;
   expect(squares!.count).toBe(20);
   // What the squares leave: 430 · 330 − 20 · 80², in pieces of 40 × 20.

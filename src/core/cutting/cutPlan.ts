@@ -155,10 +155,3 @@ export const cutAims = [
   "sliced",
   "pinned",
 ] as const;
-
-export interface CutFault {
-  readonly kind: "nothingFits";
-  /** The demand that cannot be cut. */
-  readonly demandId: string;
-  readonly message: string;
-}

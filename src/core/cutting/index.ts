@@ -5,7 +5,6 @@ export type {
   BlankDemand,
   BoughtSheetSize,
   CutAim,
-  CutFault,
   CutPart,
   CutPlan,
   CutRequest,
@@ -21,7 +20,7 @@ export { layOutTogether, type SharedOutline, type SharedPart, type SharedSheet }
 export { craftHandTimes, type CuttingHandTimes } from "./handTimes";
 export { boundSets } from "./bound";
 export { countNeeds, countSets } from "./sets";
-export { layOutRows, type Layout, type LayoutFault, type LayoutRequest } from "./layout";
+export { layOutRows, type Layout, type LayoutRequest } from "./layout";
 export type { Placement, Ring, Row, RowPattern, RowStyle } from "./rowPattern";
 export {
   computeDoughAreaMm2,
@@ -49,3 +48,4 @@ export {
   type LayoutMode,
   type PartsRequest,
 } from "./layOutParts";
+export type { CutFailure, PartsFailure } from "./cutFailure";

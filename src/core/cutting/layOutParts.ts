@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from "../result";
+import { ok, type Result } from "../result";
 import {
   computeAreaMm2,
   computeBox,
@@ -12,6 +12,7 @@ import {
 import { fillGaps } from "./fillGaps";
 import { craftHandTimes, estimateHandMin } from "./handTimes";
 import { boundCount } from "./bound";
+import type { PartsFailure } from "./cutFailure";
 import { layOutRows, placeCuts, type Layout } from "./layout";
 import { layOutTogether, placeShared } from "./layOutTogether";
 import { improveRows } from "./mirrorRows";
@@ -67,9 +68,9 @@ const MOST_IN_GAPS = 2000;
 
 /**
  * Lays out a sheet in any mode; in tight what its search begins with: rows, or nothing where several outlines have none.
- * @returns The cuts, or a sentence on why not one fits. @throws {RangeError} On sizes no form lets through.
+ * @returns The cuts, or why not one fits. @throws {RangeError} On sizes no form lets through.
  */
-export function layOutParts(request: PartsRequest): Result<LaidParts, string> {
+export function layOutParts(request: PartsRequest): Result<LaidParts, PartsFailure> {
   const { mode, sheet, outlines, webMm, marginMm, mayTurn } = request;
   const [first] = outlines;
   if (!first) throw new RangeError("layOutParts: no outline");
@@ -81,7 +82,7 @@ export function layOutParts(request: PartsRequest): Result<LaidParts, string> {
       mayTurn,
     );
     if (!shared.ok) {
-      if (mode === "rows") return fail(shared.failure.message);
+      if (mode === "rows") return shared;
       const none = outlines.map(({ outline }) => ({ outline, placements: [], pattern: null }));
       return ok(finish(request, none, 0));
     }
@@ -92,7 +93,7 @@ export function layOutParts(request: PartsRequest): Result<LaidParts, string> {
     return ok(finish(request, parts, shared.value.sets));
   }
   const rows = layOutRows({ outline: first.outline, sheet, webMm, marginMm, mayTurn });
-  if (!rows.ok) return fail(rows.failure.message);
+  if (!rows.ok) return rows;
   const inRows =
     mode === "rows"
       ? layOutFinely(request, first.outline, rows.value)

@@ -1,5 +1,5 @@
 import { requirePositive } from "../require";
-import { fail, ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
 import {
   computeAreaMm2,
   computeBox,
@@ -9,6 +9,7 @@ import {
   type SheetShape,
 } from "../shape";
 import { alternateDiscs } from "./alternateDiscs";
+import type { SharedFailure } from "./cutFailure";
 import type { Band } from "./estimatePlan";
 import { layOutRows, placeCuts } from "./layout";
 import { turnBox, turnPattern, type Placement, type RowPattern } from "./rowPattern";
@@ -36,11 +37,6 @@ export interface SharedSheet {
   readonly sets: number;
 }
 
-export interface SharedFault {
-  readonly kind: "nothingFits";
-  readonly message: string;
-}
-
 /** Halvings in looking for the lowest band: to a tenth of a millimetre on a bench of 800. */
 const HALVINGS = 13;
 
@@ -54,15 +50,9 @@ export function layOutTogether(
   sheet: SheetShape,
   marginMm: number,
   mayTurn: boolean,
-): Result<SharedSheet, SharedFault> {
+): Result<SharedSheet, SharedFailure> {
   for (const { ratio } of outlines) requirePositive("ratio", ratio);
-  if (sheet.shape === "oval") {
-    return fail({
-      kind: "nothingFits",
-      message:
-        "Two outlines share a sheet only if it is a rectangle. Roll a rectangle, or one sheet for each.",
-    });
-  }
+  if (sheet.shape === "oval") return fail(because("sharedOnOval", {}));
   const usable = { widthMm: sheet.widthMm - 2 * marginMm, heightMm: sheet.heightMm - 2 * marginMm };
   const needs = countNeeds(outlines);
   const candidates = [
@@ -72,14 +62,7 @@ export function layOutTogether(
   ].flatMap((each) => each ?? []);
   const best = candidates.sort((a, b) => b.sets - a.sets)[0];
   if (best) return ok(best);
-  const parts = outlines.map(({ outline }) => {
-    const { widthMm, heightMm } = computeBox(outline);
-    return `${Math.ceil(widthMm)} × ${Math.ceil(heightMm)}`;
-  });
-  const message =
-    `Not one set fits: ${parts.join(" and ")} mm do not go together on ${Math.floor(usable.widthMm)} × ` +
-    `${Math.floor(usable.heightMm)} mm, ragged edge off. Roll a larger sheet.`;
-  return fail({ kind: "nothingFits", message });
+  return fail(because("noSetFits", { boxes: outlines.map(({ outline }) => computeBox(outline)), usable }));
 }
 
 /** What is laid on one sheet, all with the same web between. */

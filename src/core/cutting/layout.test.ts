@@ -144,7 +144,7 @@ test("rectangles never overlap, stay on the sheet, and turning pays where it sho
           marginMm: 0,
           mayTurn: true,
         });
-        if (!result.ok) throw new Error(result.failure.message);
+        if (!result.ok) throw new Error(result.failure.code);
         const boxes = result.value.placements.map(({ xMm, yMm, angleDeg }) => {
           const [w, h] = angleDeg === 90 ? [70, 120] : [120, 70];
           return { left: xMm - w / 2, right: xMm + w / 2, top: yMm - h / 2, bottom: yMm + h / 2 };
@@ -194,5 +194,5 @@ test("a sheet too small says by how much", () => {
     marginMm: 8,
     mayTurn: true,
   });
-  expect(result).toMatchObject({ ok: false, failure: { shortWidthMm: 6, shortHeightMm: 0 } });
+  expect(result).toMatchObject({ ok: false, failure: { figures: { shortWidthMm: 6, shortHeightMm: 0 } } });
 });

@@ -1,17 +1,16 @@
 import { requireNotNegative, requirePositive } from "../require";
-import { fail, ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
 import {
   computeAreaMm2,
   computeBox,
   computeSheetAreaMm2,
-  describeOutline,
-  describeSheet,
   outerOutline,
   type BoxMm,
   type Outline,
   type SheetShape,
 } from "../shape";
 import { boundCount } from "./bound";
+import type { LayoutFailure } from "./cutFailure";
 import { findBestDiscRows } from "./discRows";
 import { findBestOutlineRows } from "./outlineRows";
 import { findBestOvalRows } from "./ovalRows";
@@ -42,19 +41,11 @@ export interface Layout {
   readonly usedShare: number;
 }
 
-/** Not one cut fits: how much larger the sheet would have to be. */
-export interface LayoutFault {
-  readonly kind: "nothingFits";
-  readonly shortWidthMm: number;
-  readonly shortHeightMm: number;
-  readonly message: string;
-}
-
 /**
  * The best layout of one outline on one sheet in rows a hand can follow.
  * @throws {RangeError} If a size is not finite or not above 0, or web or margin is below 0.
  */
-export function layOutRows(request: LayoutRequest): Result<Layout, LayoutFault> {
+export function layOutRows(request: LayoutRequest): Result<Layout, LayoutFailure> {
   const { sheet, webMm, marginMm } = request;
   const outline = outerOutline(request.outline);
   const box = computeBox(outline);
@@ -62,11 +53,7 @@ export function layOutRows(request: LayoutRequest): Result<Layout, LayoutFault> 
   const pattern = findPattern(request);
   if (pattern.count === 0) {
     const [shortWidthMm, shortHeightMm] = findShortage(box, usable);
-    const short = describeShort(shortWidthMm, shortHeightMm);
-    const message = short
-      ? `Not one fits: the sheet is ${short}, ragged edge counted.`
-      : `Not one fits: a ${describeSheet(sheet)} sheet is too narrow at its ends for ${describeOutline(outline)}.`;
-    return fail({ kind: "nothingFits", shortWidthMm, shortHeightMm, message });
+    return fail(because("nothingFits", { shortWidthMm, shortHeightMm, sheet, outline }));
   }
   return ok({
     outline: request.outline,
@@ -151,12 +138,4 @@ function findShortage(box: BoxMm, usable: BoxMm): readonly [number, number] {
     [Math.max(widthMm - usable.widthMm, 0), Math.max(heightMm - usable.heightMm, 0)] as const;
   const [upright, turned] = [lack(box), lack(turnBox(box))];
   return upright[0] + upright[1] <= turned[0] + turned[1] ? upright : turned;
-}
-
-function describeShort(widthMm: number, heightMm: number): string {
-  const parts = [
-    widthMm > 0 ? `${widthMm.toFixed(0)} mm too narrow` : "",
-    heightMm > 0 ? `${heightMm.toFixed(0)} mm too low` : "",
-  ];
-  return parts.filter(Boolean).join(" and ");
 }

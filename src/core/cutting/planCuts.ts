@@ -1,9 +1,10 @@
 import { Budget } from "../budget";
 import { requireNotNegative, requirePositive, requireThat } from "../require";
-import { fail, ok, type Result } from "../result";
-import { computeAreaMm2, computeBox, describeOutline, outerOutline, type BoxMm } from "../shape";
+import { because, fail, ok, type Result } from "../result";
+import { computeAreaMm2, computeBox, outerOutline, type BoxMm } from "../shape";
 import { listRolledThinner } from "./boughtSheets";
-import type { BlankDemand, CutAim, CutFault, CutPlan, CutRequest } from "./cutPlan";
+import type { CutFailure } from "./cutFailure";
+import type { BlankDemand, CutAim, CutPlan, CutRequest } from "./cutPlan";
 import { toStreams, type CutStream } from "./cutStream";
 import {
   choose,
@@ -40,14 +41,14 @@ export type CutAnswers = Readonly<Partial<Record<CutAim, CutPlan>>> & {
  * @returns For each aim a plan within the slack of the best, or why a blank cannot be cut.
  * @throws {RangeError} On a request no form lets through (not finite, out of range).
  */
-export function planCuts(asked: CutRequest, budget = new Budget()): Result<CutAnswers, CutFault> {
+export function planCuts(asked: CutRequest, budget = new Budget()): Result<CutAnswers, CutFailure> {
   checkRequest(asked);
   // A bought sheet is rolled thinner or used as it is: it does not grow.
   const thicknessMm = Math.min(asked.thicknessMm, asked.boughtSheet?.thicknessMm ?? Infinity);
   const request = { ...asked, thicknessMm };
   const streams = toStreams(request, budget);
   const tooLarge = streams.find(({ menus }) => (menus[0] ?? []).length === 0);
-  if (tooLarge) return fail(describeNothingFits(request, tooLarge));
+  if (tooLarge) return fail(findTooLarge(request, tooLarge));
 
   const { boughtSheet, pinnedSheet } = request;
   const search = boughtSheet
@@ -246,7 +247,7 @@ function checkRequest(request: CutRequest): void {
   }
 }
 
-function describeNothingFits({ sheetLimit }: CutRequest, { demands, marginMm }: CutStream): CutFault {
+function findTooLarge({ sheetLimit }: CutRequest, { demands, marginMm }: CutStream): CutFailure {
   const [demand] = demands as readonly [BlankDemand, ...BlankDemand[]];
   const outline = outerOutline(demand.outline);
   const box = computeBox(outline);
@@ -255,10 +256,8 @@ function describeNothingFits({ sheetLimit }: CutRequest, { demands, marginMm }: 
     Math.max(needs.widthMm, needs.heightMm) - Math.max(sheetLimit.widthMm, sheetLimit.heightMm),
     Math.min(needs.widthMm, needs.heightMm) - Math.min(sheetLimit.widthMm, sheetLimit.heightMm),
   );
-  const message =
-    `A ${describeOutline(outline)} cut with ${marginMm} mm ragged edge needs a sheet of ` +
-    `${Math.ceil(needs.widthMm)} × ${Math.ceil(needs.heightMm)} mm; the largest is ` +
-    `${Math.floor(sheetLimit.widthMm)} × ${Math.floor(sheetLimit.heightMm)} mm, ${Math.ceil(overMm)} mm too small. ` +
-    "Take a smaller cutter or allow a larger sheet in Kit.";
-  return { kind: "nothingFits", demandId: demand.id, message };
+  return because("cutTooLarge", {
+    demandId: demand.id,
+    ...{ outline, marginMm, needs, largest: sheetLimit, overMm },
+  });
 }

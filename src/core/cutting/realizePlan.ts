@@ -235,7 +235,7 @@ function decorate(request: CutRequest, leftMm2: number, pass: number, budget: Bu
   if (runs.length === 0) return { sheets: [], lossMm2: 0 };
   const sheets = runs.flatMap(({ entry, copies }) => {
     const layout = layOutRows({ ...cut, sheet: entry.sheet });
-    if (!layout.ok) throw new RangeError(`decorate: ${layout.failure.message}`);
+    if (!layout.ok) throw new RangeError(`decorate: ${layout.failure.code}`);
     return Array<CutSheet>(copies).fill(toDecorationSheet(request, pass, cut, entry.sheet, layout.value));
   });
   return { sheets, lossMm2: leftMm2 - usableMm2 };

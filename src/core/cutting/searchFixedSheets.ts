@@ -1,8 +1,9 @@
 import type { Budget } from "../budget";
-import { fail, ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
 import { computeSheetAreaMm2, type SheetShape } from "../shape";
 import { choose, findFewest, type Aim } from "./chooseSketch";
-import type { CutFault, CutRequest } from "./cutPlan";
+import type { CutFailure } from "./cutFailure";
+import type { CutRequest } from "./cutPlan";
 import type { CutStream } from "./cutStream";
 import { estimatePlan, meets, soleRun, type PlanSketch, type SheetRun } from "./estimatePlan";
 import { layOutRows } from "./layout";
@@ -18,8 +19,8 @@ export function searchFixedSheets(
   streams: readonly CutStream[],
   sheets: readonly SheetShape[],
   budget: Budget,
-): Result<(aim: Aim) => PlanSketch, CutFault> {
-  const laid: Result<LaidSheet, CutFault>[] = [];
+): Result<(aim: Aim) => PlanSketch, CutFailure> {
+  const laid: Result<LaidSheet, CutFailure>[] = [];
   for (const sheet of sheets) {
     if (laid.some(({ ok: isLaid }) => isLaid) && budget.isOver()) break;
     laid.push(layOutSheet(request, streams, sheet, budget));
@@ -49,15 +50,13 @@ function layOutSheet(
   streams: readonly CutStream[],
   sheet: SheetShape,
   budget: Budget,
-): Result<LaidSheet, CutFault> {
+): Result<LaidSheet, CutFailure> {
   const areaMm2 = computeSheetAreaMm2(sheet);
   const soles: SheetRun[] = [];
   for (const [i, stream] of streams.entries()) {
     const layout = layOutRows({ ...stream, sheet, mayTurn: request.mayTurn });
-    if (!layout.ok) {
-      const demandId = stream.demands[0]?.id ?? "";
-      return fail({ kind: "nothingFits", demandId, message: layout.failure.message });
-    }
+    if (!layout.ok)
+      return fail(because("noSheetHolds", { demandId: stream.demands[0]?.id ?? "", why: layout.failure }));
     soles.push(soleRun(i, { sheet, areaMm2, count: layout.value.count }, 1));
   }
   return ok({ soles, together: budget.isOver() ? null : layOutAll(request, streams, sheet) });

@@ -7,7 +7,7 @@ import { demandFor, market } from "./testRequest";
 const costOf = (plan: CutPlan) => weighCost({ ...plan, rerolls: plan.rerolls.length });
 const sensibleOf = (outline: Outline, count: number, more: Partial<CutRequest> = {}) => {
   const answers = planCuts({ ...market, demands: [demandFor(outline, count)], ...more });
-  if (!answers.ok) throw new Error(answers.failure.message);
+  if (!answers.ok) throw new Error(answers.failure.code);
   return answers.value;
 };
 const disc = (diameterMm: number): Outline => ({ kind: "disc", diameterMm });
@@ -83,7 +83,7 @@ test("a bought sheet lies either way round: pieces too wide for it along are cut
   };
   const demands = [demandFor({ kind: "rectangle", widthMm: 230, heightMm: 100 }, 8, { marginMm: 0 })];
   const answers = planCuts({ ...market, ...bought, demands, rerollLimit: 0 });
-  if (!answers.ok) throw new Error(answers.failure.message);
+  if (!answers.ok) throw new Error(answers.failure.code);
   const { sheets, trimLeftG } = answers.value.sensible;
   // 230 × 400 holds four strips of 100 and nothing is over.
   expect(sheets.map(({ count, sheet }) => [count, sheet.widthMm, sheet.heightMm])).toEqual([
@@ -99,7 +99,7 @@ test("a bought sheet does not grow: cut thicker than it is, it weighs what it we
   fc.assert(
     fc.property(fc.double({ min: 1.5, max: 8, noNaN: true }), (thicknessMm) => {
       const answers = planCuts({ ...market, thicknessMm, demands, boughtSheet: bought, rerollLimit: 0 });
-      if (!answers.ok) throw new Error(answers.failure.message);
+      if (!answers.ok) throw new Error(answers.failure.code);
       const { sheets, doughG } = answers.value.sensible;
       expect(doughG).toBeCloseTo(sheets.length * 400 * 240 * 3 * market.densityGPerMl * 1e-3, 6);
     }),

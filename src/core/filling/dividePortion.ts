@@ -1,4 +1,5 @@
-import { fail, ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
+import type { PortionFailure } from "./fillingFailure";
 import { computePortion, type Portion } from "./portion";
 
 /** What a piece holds beside its main filling. */
@@ -46,11 +47,6 @@ export interface DividedPortion {
   readonly displacedMl: number;
 }
 
-export interface PortionFault {
-  readonly kind: "noRoom" | "sharesTooLarge" | "unknownFilling";
-  readonly message: string;
-}
-
 interface Room {
   /** Of each level layer from below, the main filling's last. */
   readonly layersMl: readonly number[];
@@ -66,39 +62,23 @@ export function dividePortion(
   mainId: string,
   extras: readonly PieceExtra[],
   densityOf: (fillingId: string) => number | undefined,
-): Result<DividedPortion, PortionFault> {
+): Result<DividedPortion, PortionFailure> {
   const missing = [
     mainId,
     ...extras.flatMap((extra) => ("fillingId" in extra ? [extra.fillingId] : [])),
   ].find((id) => densityOf(id) === undefined);
-  if (missing !== undefined) {
-    return fail({
-      kind: "unknownFilling",
-      message: "A filling of this piece is not in the book. Choose another.",
-    });
-  }
+  if (missing !== undefined) return fail(because("unknownFilling", {}));
   const density = (id: string) => densityOf(id) ?? 1;
   const restMl = room.layersMl.at(-1) ?? 0;
   const besideShare = sumOf(extras, "share");
   const alternateShare = sumOf(extras, "alternate");
   if (besideShare >= 1 || alternateShare > 1) {
-    const over = besideShare >= 1 ? besideShare : alternateShare;
-    return fail({
-      kind: "sharesTooLarge",
-      message: `The other fillings come to ${Math.round(over * 100)} %: nothing is left for the main one. Lower a share.`,
-    });
+    return fail(because("sharesTooLarge", { share: besideShare >= 1 ? besideShare : alternateShare }));
   }
   const inclusions = extras.flatMap((extra) => (extra.kind === "inclusion" ? [extra] : []));
   const displacedMl = inclusions.reduce((sum, { count, eachG, gPerMl }) => sum + (count * eachG) / gPerMl, 0);
   const besideMl = restMl * (1 - besideShare);
-  if (displacedMl >= besideMl) {
-    return fail({
-      kind: "noRoom",
-      message:
-        `What is whole takes ${displacedMl.toFixed(1)} ml of ${besideMl.toFixed(1)} ml: no room is left for the filling. ` +
-        "Take fewer, or fill higher.",
-    });
-  }
+  if (displacedMl >= besideMl) return fail(because("noRoom", { wholeMl: displacedMl, roomMl: besideMl }));
   const mainMl = besideMl - displacedMl;
   const part = (
     role: PartRole,

@@ -5,7 +5,6 @@ export {
   type DividedPortion,
   type PartRole,
   type PieceExtra,
-  type PortionFault,
   type PortionPart,
 } from "./dividePortion";
 export { advisePlumpness, type PlumpnessAdvice, type PlumpnessFacts } from "./advisePlumpness";
@@ -20,3 +19,4 @@ export {
   type ThickeningRequest,
 } from "./thickening";
 export { computeBuyKg, computeJuiceShare, computeSugarPerKgG, findSugarLeadMin } from "./fruit";
+export type { PortionFailure, PortionTextFailure } from "./fillingFailure";

@@ -1,3 +1,4 @@
+import { refused } from "../words/__tests__/refused";
 import { parsePortion } from ".";
 
 test.each([
@@ -19,7 +20,6 @@ test.each(["", "some", "3 mm", "scoop 0", "-2 g"])(
   "“%s” is no portion, and what would be is said",
   (text) => {
     const portion = parsePortion(text, 1.1, "metric");
-    expect(portion.ok).toBe(false);
-    if (!portion.ok) expect(portion.failure).toMatch(/25 g, 2 tbsp or scoop 40|no scoop/);
+    expect(refused(portion)?.words).toMatch(/25 g, 2 tbsp or scoop 40|no scoop/);
   },
 );

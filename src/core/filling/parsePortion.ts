@@ -1,5 +1,6 @@
-import { fail, ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
 import { parseAmount, type MeasureSystem } from "../units";
+import type { PortionTextFailure } from "./fillingFailure";
 import { QUART_ML } from "./portion";
 
 /** A numbered scoop as it is said: `scoop 40`, `no. 40`, `#40`. */
@@ -7,22 +8,22 @@ const SCOOP = /^(?:scoop(?:\s+no\.?)?|no\.?|#)\s*(\d{1,3})$/i;
 
 /**
  * A portion by weight or by any measure at hand.
- * @param densityGPerMl - Of the filling as spooned. @returns g, or a sentence saying what would be understood.
+ * @param densityGPerMl - Of the filling as spooned. @returns g, or why it is no portion.
  * @example parsePortion("2 tbsp", 1.1, "metric") // 33 g
  */
 export function parsePortion(
   text: string,
   densityGPerMl: number,
   system: MeasureSystem,
-): Result<number, string> {
+): Result<number, PortionTextFailure> {
   const scoop = SCOOP.exec(text.trim());
   if (scoop) {
     const perQuart = Number(scoop[1]);
-    return perQuart > 0 ? ok((QUART_ML / perQuart) * densityGPerMl) : fail("There is no scoop no. 0.");
+    return perQuart > 0 ? ok((QUART_ML / perQuart) * densityGPerMl) : fail(because("noScoop", {}));
   }
   const mass = parseAmount(text, { dimension: "mass", system, bareUnit: "g" });
   if (mass.ok) return ok(mass.value.value);
   const volume = parseAmount(text, { dimension: "volume", system, bareUnit: "ml" });
   if (volume.ok) return ok(volume.value.value * densityGPerMl);
-  return fail(`${mass.failure} Write 25 g, 2 tbsp or scoop 40.`);
+  return fail(because("noPortion", { why: mass.failure }));
 }

@@ -13,6 +13,7 @@ import {
   type PieceExtra,
 } from ".";
 import type { FruitVariety } from "../formula";
+import { refused } from "../words/__tests__/refused";
 
 test.each([
   [37, "2½ tbsp"],
@@ -50,7 +51,7 @@ test("layers, components and berries fill the room exactly, whatever they are", 
           { kind: "inclusion", name: "hazelnut", count, eachG: 1, gPerMl: 0.9 },
         ],
       );
-      if (!divided.ok) throw new Error(divided.failure.message);
+      if (!divided.ok) throw new Error(divided.failure.code);
       const { parts, displacedMl } = divided.value;
       const filledMl = parts.reduce((sum, { portion }) => sum + portion.volumeMl, 0);
       expect(filledMl + displacedMl).toBeCloseTo(34, 9);
@@ -67,7 +68,7 @@ test("two fillings over one order share the pieces, not the room; sauce takes no
       { kind: "sauce", fillingId: "jam", eachG: 26, perPan: 4 },
     ],
   );
-  if (!divided.ok) throw new Error(divided.failure.message);
+  if (!divided.ok) throw new Error(divided.failure.code);
   expect(divided.value.parts.map(({ role, ofPieces, portion }) => [role, ofPieces, portion.massG])).toEqual([
     ["main", 0.75, 22],
     ["alternate", 0.25, 18],
@@ -80,12 +81,12 @@ test("berries that take all the room and shares of the whole are refused", () =>
     { kind: "inclusion", name: "berry", count, eachG: 2, gPerMl: 1 },
   ];
   expect(divide([10], berries(4)).ok).toBe(true);
-  expect(divide([10], berries(5))).toMatchObject({ ok: false, failure: { kind: "noRoom" } });
-  expect(divide([10], [{ kind: "share", fillingId: "jam", share: 1 }])).toMatchObject({
-    failure: { kind: "sharesTooLarge" },
+  expect(refused(divide([10], berries(5)))).toMatchObject({ code: "noRoom" });
+  expect(refused(divide([10], [{ kind: "share", fillingId: "jam", share: 1 }]))).toMatchObject({
+    code: "sharesTooLarge",
   });
-  expect(divide([10], [{ kind: "share", fillingId: "gone", share: 0.5 }])).toMatchObject({
-    failure: { kind: "unknownFilling" },
+  expect(refused(divide([10], [{ kind: "share", fillingId: "gone", share: 0.5 }]))).toMatchObject({
+    code: "unknownFilling",
   });
 });
 

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { computeFold, solveFilledSection, type Fold, type FoldRequest } from ".";
+import { refused } from "../words/__tests__/refused";
 
 const halfMoon: FoldRequest = {
   form: "halfMoon",
@@ -12,7 +13,7 @@ const halfMoon: FoldRequest = {
 
 function foldOf(request: FoldRequest): Fold {
   const fold = computeFold(request);
-  if (!fold.ok) throw new Error(fold.failure.message);
+  if (!fold.ok) throw new Error(fold.failure.code);
   return fold.value;
 }
 
@@ -183,20 +184,14 @@ test.each([
   ],
 ] as const)("a %s refuses a margin exactly where nothing is left to fill", (_name, request, mostMm) => {
   expect(computeFold({ ...request, thicknessMm: THIN_MM, marginMm: mostMm - 0.01 }).ok).toBe(true);
-  const refused = computeFold({ ...request, thicknessMm: THIN_MM, marginMm: mostMm + 5 });
-  expect(refused).toMatchObject({
-    ok: false,
-    failure: { kind: "marginTooWide", message: expect.stringContaining(`below ${mostMm} mm`) },
+  const answer = computeFold({ ...request, thicknessMm: THIN_MM, marginMm: mostMm + 5 });
+  expect(refused(answer)).toMatchObject({
+    code: "foldMarginTooWide",
+    words: expect.stringContaining(`below ${mostMm} mm`),
   });
 });
 
 test("dough too thick for the fold and an outline that cannot be folded so are refused", () => {
-  expect(computeFold({ ...halfMoon, thicknessMm: 31 })).toMatchObject({
-    ok: false,
-    failure: { kind: "doughTooThick" },
-  });
-  expect(computeFold({ ...halfMoon, form: "triangle" })).toMatchObject({
-    ok: false,
-    failure: { kind: "wrongOutline" },
-  });
+  expect(refused(computeFold({ ...halfMoon, thicknessMm: 31 }))).toMatchObject({ code: "noRoomInFold" });
+  expect(refused(computeFold({ ...halfMoon, form: "triangle" }))).toMatchObject({ code: "wrongOutline" });
 });

@@ -1,8 +1,8 @@
 import { requirePositive, requireThat } from "../require";
-import { fail, ok, type Result } from "../result";
-import { describeOutline, scaleOutline, type BoxMm, type Outline } from "../shape";
+import { because, fail, ok, type Result } from "../result";
+import { scaleOutline, type BoxMm, type Outline } from "../shape";
 import { solveFilledSection, type FilledSection } from "./filledSection";
-import { nameForm, type FormFault } from "./form";
+import type { FormFailure } from "./formFailure";
 import { computePlumpShare, computePocketMm3, solvePocketSection } from "./pocket";
 import { computeFoldGeometry, type FoldForm, type FoldGeometry } from "./foldGeometry";
 
@@ -37,8 +37,6 @@ export interface Fold {
   readonly footprint: BoxMm;
 }
 
-export type FoldFault = FormFault;
-
 /** Steps of the integral along half the fold; Simpson's rule on a smooth integrand, error far below 0.01 %. */
 const SIMPSON_STEPS = 128;
 
@@ -49,7 +47,7 @@ const SIMPSON_STEPS = 128;
  * whose ends are seams too, that of the closed pocket.
  * @throws {RangeError} If a size is not above 0, or a share is outside 0–1.
  */
-export function computeFold(request: FoldRequest): Result<Fold, FoldFault> {
+export function computeFold(request: FoldRequest): Result<Fold, FormFailure> {
   const { form, cut, thicknessMm, springBackShare, marginMm, plumpness } = request;
   requirePositive("thicknessMm", thicknessMm);
   requirePositive("marginMm", marginMm);
@@ -64,20 +62,19 @@ export function computeFold(request: FoldRequest): Result<Fold, FoldFault> {
   const settledThicknessMm = thicknessMm / (1 - springBackShare) ** 2;
   const geometry = computeFoldGeometry(form, settledBlank);
   if (!geometry) {
-    return fail({
-      kind: "wrongOutline",
-      message: `A ${describeOutline(cut)} blank cannot be folded to a ${nameForm(form)}.`,
-    });
+    return fail(because("wrongOutline", { form: form, cut, isOval: false }));
   }
   const filledDepthMm = geometry.filledDepthMm(0, marginMm);
   if (geometry.filledHalfMm(marginMm) <= 0 || filledDepthMm <= 0)
-    return fail(describeWideMargin(geometry, marginMm));
+    return fail(findWideMargin(geometry, marginMm));
   const perimeterMm = innerPerimeterMm(filledDepthMm, settledThicknessMm);
   if (perimeterMm <= 0) {
-    const message =
-      `Dough of ${settledThicknessMm.toFixed(1)} mm leaves no room inside: the fold has ${filledDepthMm.toFixed(0)} mm ` +
-      `inside the margin. Roll it below ${((2 * filledDepthMm) / Math.PI).toFixed(1)} mm or take a larger blank.`;
-    return fail({ kind: "doughTooThick", message });
+    return fail(
+      because("noRoomInFold", {
+        ...{ wallMm: settledThicknessMm, depthMm: filledDepthMm },
+        mostMm: (2 * filledDepthMm) / Math.PI,
+      }),
+    );
   }
   const alongMm = 2 * geometry.filledHalfMm(marginMm);
   const integrate = (atPlumpness: number) =>
@@ -124,13 +121,13 @@ function integrateMl(
   return (2 * halfMm3) / 1000;
 }
 
-function describeWideMargin(geometry: FoldGeometry, marginMm: number): FoldFault {
+function findWideMargin(geometry: FoldGeometry, marginMm: number): FormFailure {
   // The filled depth falls straight with the margin, so the margin that leaves nothing follows from two values.
   const depthAt0 = geometry.filledDepthMm(0, 0);
   const lossPerMm = depthAt0 - geometry.filledDepthMm(0, Math.min(1, depthAt0 / 4));
   const mostMm = Math.min(depthAt0 / (lossPerMm / Math.min(1, depthAt0 / 4)), geometry.foldMm / 2);
-  const message =
-    `A margin of ${marginMm} mm leaves nothing to fill: the folded blank is ${geometry.depthMm.toFixed(0)} mm deep, ` +
-    `${Math.max(Math.ceil(marginMm - mostMm), 1)} mm too little. Keep the margin below ${mostMm.toFixed(0)} mm or take a larger blank.`;
-  return { kind: "marginTooWide", message };
+  return because("foldMarginTooWide", {
+    ...{ marginMm, depthMm: geometry.depthMm, mostMm },
+    overMm: marginMm - mostMm,
+  });
 }

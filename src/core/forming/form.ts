@@ -1,5 +1,5 @@
-import { fail } from "../result";
 import type { BoxMm, Outline, Polygon } from "../shape";
+import type { FormDoubt } from "./formDoubt";
 import type { Mould } from "./mouldBlank";
 
 /** The way a piece is made, with what that way alone needs to know. Lengths mm. */
@@ -124,12 +124,6 @@ export interface FormedPiece {
   readonly steps: readonly { readonly text: string; readonly figure: string }[];
 }
 
-/** Something that works and is not as it should be. */
-export interface FormDoubt {
-  readonly code: "pressedUp" | "cornersShort";
-  readonly message: string;
-}
-
 /** Something whole in a piece, by what it weighs in it. */
 export interface Solid {
   readonly name: string;
@@ -200,28 +194,6 @@ export function completeForm(
     ...parts,
   };
 }
-
-export interface FormFault {
-  readonly kind:
-    | "wrongOutline"
-    | "marginTooWide"
-    | "doughTooThick"
-    | "topTooSmall"
-    | "topTooThin"
-    | "holeTooWide"
-    | "tooLargeForCavity"
-    | "blankTooSmall"
-    | "coreTooWide"
-    | "flutesTooDeep"
-    | "layersTooHigh"
-    | "toppingTooWide"
-    | "spreadTooThick"
-    | "stickTooShort"
-    | "stickShows";
-  readonly message: string;
-}
-
-export const formFault = (kind: FormFault["kind"], message: string) => fail<FormFault>({ kind, message });
 
 /** A blank is cut to this, rounded up: what a cutter or a hand can hold to, mm. */
 const CUT_STEP_MM = 0.5;

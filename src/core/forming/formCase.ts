@@ -1,6 +1,7 @@
-import { fail, ok, type Result } from "../result";
-import { describeOutline, toContour, type Point } from "../shape";
-import { completeForm, type FormedPiece, type FormFault, type RequestOf } from "./form";
+import { because, fail, ok, type Result } from "../result";
+import { toContour, type Point } from "../shape";
+import { completeForm, type FormedPiece, type RequestOf } from "./form";
+import type { FormFailure } from "./formFailure";
 
 /**
  * How many times its rolled thickness a laminated wall stands after baking, free to rise. Craft's first guess for six
@@ -16,24 +17,15 @@ const NARROWEST_WALL_MM = 8;
  * A base disc, a ring of the same size on it, and the ring's centre baked beside it as a lid. Filled after baking, to
  * a share of the well's depth.
  */
-export function formCase(request: RequestOf<"case">): Result<FormedPiece, FormFault> {
+export function formCase(request: RequestOf<"case">): Result<FormedPiece, FormFailure> {
   const { form, cut, thicknessMm, springBackShare, plumpness, marginMm } = request;
   if (cut.kind !== "disc") {
-    return fail({ kind: "wrongOutline", message: `A case is cut round, not ${describeOutline(cut)}.` });
+    return fail(because("wrongOutline", { form: "case", cut, isOval: false }));
   }
   const wallMm = (cut.diameterMm - form.holeMm) / 2;
   if (wallMm < NARROWEST_WALL_MM) {
-    const found =
-      wallMm > 0
-        ? `leaves a wall of ${wallMm.toFixed(1)} mm in a ${cut.diameterMm} mm round; below ${NARROWEST_WALL_MM} mm it falls over`
-        : `leaves no wall in a ${cut.diameterMm} mm round`;
-    const widestMm = cut.diameterMm - 2 * NARROWEST_WALL_MM;
-    const remedy =
-      widestMm > 0
-        ? `a centre of at most ${widestMm} mm`
-        : `a round of at least ${form.holeMm + 2 * NARROWEST_WALL_MM} mm`;
-    const message = `A ${form.holeMm} mm centre ${found}. Take ${remedy}.`;
-    return fail({ kind: "holeTooWide", message });
+    const [holeMm, roundMm] = [form.holeMm, cut.diameterMm];
+    return fail(because("holeTooWide", { holeMm, roundMm, wallMm, leastWallMm: NARROWEST_WALL_MM }));
   }
   const stays = 1 - springBackShare;
   const settledThicknessMm = thicknessMm / stays ** 2;

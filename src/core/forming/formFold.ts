@@ -3,13 +3,14 @@ import { computeAreaMm2, describeOutline, type Point } from "../shape";
 import { computeFold, type Fold } from "./computeFold";
 import type { FilledSection } from "./filledSection";
 import type { FoldForm } from "./foldGeometry";
-import { completeForm, type FormedPiece, type FormFault, type FormRequest } from "./form";
+import { completeForm, type FormedPiece, type FormRequest } from "./form";
+import type { FormFailure } from "./formFailure";
 
 /** Points along an arc of the section, for drawing. */
 const ARC_POINTS = 64;
 
 /** A blank folded over its filling. */
-export function formFold(kind: FoldForm, request: FormRequest): Result<FormedPiece, FormFault> {
+export function formFold(kind: FoldForm, request: FormRequest): Result<FormedPiece, FormFailure> {
   const { cut, marginMm } = request;
   const folded = computeFold({ ...request, form: kind });
   if (!folded.ok) return folded;

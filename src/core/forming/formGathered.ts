@@ -1,6 +1,7 @@
-import { ok, type Result } from "../result";
-import { describeOutline, toContour, type Point } from "../shape";
-import { completeForm, formFault, type FormedPiece, type FormFault, type RequestOf } from "./form";
+import { because, fail, ok, type Result } from "../result";
+import { toContour, type Point } from "../shape";
+import { completeForm, type FormedPiece, type RequestOf } from "./form";
+import type { FormFailure } from "./formFailure";
 
 /** A rolled top thinner than this bursts as the filling steams, mm. */
 const LEAST_TOP_MM = 1.5;
@@ -48,13 +49,10 @@ function drawUp(
  * the gathered side below gives first: the top keeps its thickness until both are alike, then both thin together. The
  * less filling, the less skin there is to spread the same dough over, and the thicker it stays.
  */
-export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece, FormFault> {
+export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece, FormFailure> {
   const { form, cut, thicknessMm, springBackShare, plumpness, marginMm } = request;
   if (cut.kind !== "disc") {
-    return formFault(
-      "wrongOutline",
-      `A gathered piece is drawn up from a round, not ${describeOutline(cut)}.`,
-    );
+    return fail(because("wrongOutline", { form: "gathered", cut, isOval: false }));
   }
   const stays = 1 - springBackShare;
   const settledThicknessMm = thicknessMm / stays ** 2;
@@ -63,10 +61,12 @@ export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece
   const purse = drawUp(diameterMm, settledThicknessMm, marginMm, plumpness, heapMm);
   if (purse.acrossMm <= 0) {
     const leastMm = (2 * (marginMm + (heapMm ?? 0) + (Math.PI * settledThicknessMm) / 2)) / stays;
-    return formFault(
-      "marginTooWide",
-      `A round of ${cut.diameterMm} mm does not close over anything: margin${heapMm === null ? " and dough" : ", dough and the guide ring"} alone take ${leastMm.toFixed(0)} mm, ` +
-        `${(leastMm - cut.diameterMm).toFixed(0)} mm more. Take a larger round.`,
+    return fail(
+      because("roundTooSmall", {
+        roundMm: cut.diameterMm,
+        neededMm: leastMm,
+        hasGuideRing: heapMm !== null,
+      }),
     );
   }
   const { acrossMm, fillingMm3, doughMm3 } = purse;
@@ -78,17 +78,14 @@ export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece
   const topMm = Math.min(settledThicknessMm, doughMm3 / (2 * halfSkinMm2));
   const bottomMm = doughMm3 / halfSkinMm2 - topMm;
   if (across < pursed) {
-    return formFault(
-      "topTooSmall",
-      `Gathered, it is ${pursed.toFixed(0)} mm across before it is rolled; ${across} mm is ${(pursed - across).toFixed(0)} mm ` +
-        "less. Roll it wider, or take a smaller round.",
-    );
+    return fail(because("rolledTooSmall", { gatheredMm: pursed, acrossMm: across }));
   }
   if (topMm < LEAST_TOP_MM) {
-    return formFault(
-      "topTooThin",
-      `After rolling to ${across} mm the top is ${topMm.toFixed(1)} mm thick: below ${LEAST_TOP_MM} mm it will burst. ` +
-        `Roll it to at most ${findWidestMm(purse).toFixed(0)} mm, or roll the round thicker.`,
+    return fail(
+      because("topTooThin", {
+        ...{ acrossMm: across, topMm, leastMm: LEAST_TOP_MM },
+        widestMm: findWidestMm(purse),
+      }),
     );
   }
   const knotMm = computeKnotMm(diameterMm - 2 * marginMm, settledThicknessMm);

@@ -1,7 +1,8 @@
-import { ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
 import { computeAreaMm2, describeOutline, scaleOutline, type Point } from "../shape";
 import { computeFoldGeometry, type FoldGeometry } from "./foldGeometry";
-import { completeForm, formFault, type FormedPiece, type FormFault, type RequestOf } from "./form";
+import { completeForm, type FormedPiece, type RequestOf } from "./form";
+import type { FormFailure } from "./formFailure";
 
 /** Slices of the integral along the fold; the trapezium rule's error at this count is below 0.01 %. */
 const SLICES = 2000;
@@ -14,30 +15,22 @@ const END_POINTS = 24;
  * area is Ps/2 − πs²/4, from nothing to the full circle, P²/4π, at s = P/π. Near the ends of the fold the bed thins to
  * what the dough there still closes over.
  */
-export function formLargeFold(request: RequestOf<"largeFold">): Result<FormedPiece, FormFault> {
+export function formLargeFold(request: RequestOf<"largeFold">): Result<FormedPiece, FormFailure> {
   const { form, cut, thicknessMm, springBackShare, marginMm } = request;
   const settled = scaleOutline(cut, 1 - springBackShare);
   const geometry = computeFoldGeometry("halfMoon", settled);
   if (!geometry) {
-    return formFault("wrongOutline", `A large fold is made of one round, not ${describeOutline(cut)}.`);
+    return fail(because("wrongOutline", { form: "largeFold", cut, isOval: false }));
   }
   const settledThicknessMm = thicknessMm / (1 - springBackShare) ** 2;
   const depthMm = geometry.depthMm - marginMm;
   const perimeterMm = innerPerimeterMm(depthMm, settledThicknessMm);
   if (depthMm <= 0 || perimeterMm <= 0) {
-    return formFault(
-      "marginTooWide",
-      `A margin of ${marginMm} mm leaves nothing to fill: folded, the round is ${geometry.depthMm.toFixed(0)} mm deep. ` +
-        "Take a larger round or a narrower margin.",
-    );
+    return fail(because("largeFoldTooSmall", { marginMm, depthMm: geometry.depthMm }));
   }
   const mostSpreadMm = perimeterMm / Math.PI;
   if (form.spreadMm > mostSpreadMm) {
-    return formFault(
-      "spreadTooThick",
-      `Spread ${form.spreadMm} mm thick, the dough does not close over it: at most ${mostSpreadMm.toFixed(0)} mm, ` +
-        `${(form.spreadMm - mostSpreadMm).toFixed(0)} mm less. Spread thinner or take a larger round.`,
-    );
+    return fail(because("spreadTooThick", { spreadMm: form.spreadMm, mostMm: mostSpreadMm }));
   }
   const capacityMl = integrateMl(geometry, marginMm, settledThicknessMm, form.spreadMm);
   const archShare = (perimeterMm - bedMm(perimeterMm, form.spreadMm)) / perimeterMm;

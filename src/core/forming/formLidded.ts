@@ -1,4 +1,4 @@
-import { ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
 import {
   computeAreaMm2,
   computeBox,
@@ -11,14 +11,13 @@ import {
 } from "../shape";
 import {
   completeForm,
-  formFault,
   roundUpCut,
   type FormedPiece,
-  type FormFault,
   type RequestOf,
   type SectionShape,
   type Stick,
 } from "./form";
+import type { FormFailure } from "./formFailure";
 
 /** A stick's tip lies so far along the filling's width: past the middle, short of the far edge. */
 const STICK_REACH_SHARE = 0.75;
@@ -36,13 +35,10 @@ const ARC_POINTS = 48;
  * out with the oval. Over a rectangle the heap is a hipped vault: everywhere as high as the arc is so far from the
  * nearest edge, with a level ridge between its ends.
  */
-export function formLidded(request: RequestOf<"lidded">): Result<FormedPiece, FormFault> {
+export function formLidded(request: RequestOf<"lidded">): Result<FormedPiece, FormFailure> {
   const { form, cut, thicknessMm, springBackShare, marginMm, plumpness } = request;
   if (!isLiddedCut(cut)) {
-    return formFault(
-      "wrongOutline",
-      `A lidded piece has a round, oval, square or rectangular base, not ${describeOutline(cut)}.`,
-    );
+    return fail(because("wrongOutline", { form: "lidded", cut, isOval: false }));
   }
   const stays = 1 - springBackShare;
   const settledThicknessMm = thicknessMm / stays ** 2;
@@ -50,11 +46,7 @@ export function formLidded(request: RequestOf<"lidded">): Result<FormedPiece, Fo
   const [shortMm, longMm] = [Math.min(base.widthMm, base.heightMm), Math.max(base.widthMm, base.heightMm)];
   const heapMm = shortMm / 2 - marginMm;
   if (heapMm <= 0) {
-    return formFault(
-      "marginTooWide",
-      `A margin of ${marginMm} mm leaves nothing to fill on a base that settles to ${shortMm.toFixed(0)} mm, ` +
-        `${Math.max(Math.ceil(-heapMm), 1)} mm too little on each side. Keep it below ${(shortMm / 2).toFixed(0)} mm or take a larger base.`,
-    );
+    return fail(because("heapMarginTooWide", { marginMm, baseMm: shortMm, overMm: -heapMm }));
   }
   const drawnOut = (longMm / 2 - marginMm) / heapMm;
   const reachMm = (halfAngle: number) =>
@@ -64,11 +56,7 @@ export function formLidded(request: RequestOf<"lidded">): Result<FormedPiece, Fo
   const oversizeMm = form.topOversizeMm ?? needsMm;
   const settledTopMm = shortMm + oversizeMm * stays;
   if (settledTopMm < reachMm(0) - 1e-9) {
-    return formFault(
-      "topTooSmall",
-      `The top is smaller than the base by ${(-oversizeMm).toFixed(1)} mm: it does not even reach the rim. ` +
-        `Cut it ${needsMm.toFixed(1)} mm larger than the base for this plumpness.`,
-    );
+    return fail(because("topTooSmall", { underMm: -oversizeMm, oversizeMm: needsMm }));
   }
   // The top given may not climb as high as the plumpness asks: what it reaches decides.
   const halfAngle = Math.min(wanted, solveAngle(reachMm, settledTopMm));
@@ -172,24 +160,16 @@ function placeStick(
   marginMm: number,
   heapMm: number,
   halfAngle: number,
-): Result<{ insideMm: number; outsideMm: number }, FormFault> {
+): Result<{ insideMm: number; outsideMm: number }, FormFailure> {
   const insideMm = marginMm + 2 * heapMm * STICK_REACH_SHARE;
   const outsideMm = lengthMm - insideMm;
   if (outsideMm < STICK_GRIP_MM) {
-    return formFault(
-      "stickTooShort",
-      `The stick is ${lengthMm} mm; ${insideMm.toFixed(0)} mm lie in the piece and ${STICK_GRIP_MM} mm are wanted to hold it by, ` +
-        `${(STICK_GRIP_MM - outsideMm).toFixed(0)} mm more. Take sticks of ${Math.ceil(insideMm + STICK_GRIP_MM)} mm.`,
-    );
+    return fail(because("stickTooShort", { lengthMm, insideMm, gripMm: STICK_GRIP_MM }));
   }
   const tipMm = heapMm * (2 * STICK_REACH_SHARE - 1);
   const coverMm = heapHeightMm(halfAngle, heapMm, tipMm);
   if (coverMm < thicknessMm) {
-    return formFault(
-      "stickShows",
-      `At the stick’s tip the filling is ${coverMm.toFixed(1)} mm deep and the stick ${thicknessMm} mm thick: it shows. ` +
-        "Fill plumper, or take a thinner stick.",
-    );
+    return fail(because("stickShows", { coverMm, stickMm: thicknessMm }));
   }
   return ok({ insideMm, outsideMm });
 }

@@ -1,26 +1,17 @@
-import { ok, type Result } from "../result";
-import {
-  computeAreaMm2,
-  computeBox,
-  describeOutline,
-  scaleOutline,
-  toContour,
-  type Outline,
-  type Point,
-} from "../shape";
+import { because, fail, ok, type Result } from "../result";
+import { computeAreaMm2, computeBox, scaleOutline, toContour, type Outline, type Point } from "../shape";
 import {
   completeForm,
-  formFault,
   roundUpCut,
   type Blank,
-  type FormDoubt,
   type FormedPiece,
-  type FormFault,
   type FormRequest,
   type RequestOf,
   type SectionShape,
   type Topping,
 } from "./form";
+import type { FormDoubt } from "./formDoubt";
+import type { FormFailure } from "./formFailure";
 import {
   computeAcrossMm,
   computeLinedMm2,
@@ -44,7 +35,7 @@ const EVEN_MM = 0.05;
 export const PUCK_PROUD_MM = 4;
 
 /** Dough pressed into a mould, what stands over the rim cut off flush; open, with a lid, or with a cut-out on it. */
-export function formLined(request: RequestOf<"lined">): Result<FormedPiece, FormFault> {
+export function formLined(request: RequestOf<"lined">): Result<FormedPiece, FormFailure> {
   const lining = lineMould(request, request.form.mould, "lining");
   if (!lining.ok) return lining;
   const top = computeTopping(request, lining.value);
@@ -67,7 +58,7 @@ export function formLined(request: RequestOf<"lined">): Result<FormedPiece, Form
  * A slice of a log, flattened and pressed into a mould: its rim stands proud and stays. The log is sheets, stacked and
  * rolled up: length · sheets · thickness is the area of its round end.
  */
-export function formPuck(request: RequestOf<"puck">): Result<FormedPiece, FormFault> {
+export function formPuck(request: RequestOf<"puck">): Result<FormedPiece, FormFailure> {
   const lining = lineMould(request, request.form.mould, "slice");
   if (!lining.ok) return lining;
   const { form, cut, thicknessMm } = request;
@@ -132,13 +123,10 @@ function lineMould(
   { cut, thicknessMm, springBackShare }: FormRequest,
   mould: Mould,
   role: "lining" | "slice",
-): Result<LinedMould, FormFault> {
+): Result<LinedMould, FormFailure> {
   const isOval = mould.axes.length === 2;
   if (cut.kind !== (isOval ? "oval" : "disc")) {
-    return formFault(
-      "wrongOutline",
-      `${isOval ? "An oval" : "A round"} mould is lined with ${isOval ? "an oval" : "a round"}, not ${describeOutline(cut)}.`,
-    );
+    return fail(because("wrongOutline", { form: "lined", cut, isOval: isOval }));
   }
   const stays = 1 - springBackShare;
   const settledThicknessMm = thicknessMm / stays ** 2;
@@ -148,11 +136,7 @@ function lineMould(
     : [box.widthMm];
   const narrowestMm = Math.min(...mould.axes.map(({ baseMm }) => baseMm));
   if (mould.fluteMm > narrowestMm / 2) {
-    return formFault(
-      "flutesTooDeep",
-      `Flutes of ${mould.fluteMm} mm leave nothing of a base ${narrowestMm} mm across. They are at most ` +
-        `${Math.floor(narrowestMm / 2)} mm deep: measure them from crest to valley.`,
-    );
+    return fail(because("flutesTooDeep", { fluteMm: mould.fluteMm, baseMm: narrowestMm }));
   }
   const axes = mould.axes.map((axis) => meanAxis(axis, mould.fluteMm));
   const reaches = axes.map((axis) =>
@@ -162,25 +146,21 @@ function lineMould(
   const shortMm = Math.max(-Math.min(...overs), 0);
   // What does not reach the rim is pressed up the wall by hand, and thinner for it.
   const trimOverMm = shortMm > 0 ? 0 : Math.min(...overs);
-  const needed = reaches.map((reach) => roundUpCut(reach / stays)).join(" × ");
+  const neededMm = reaches.map((reach) => roundUpCut(reach / stays));
   const doughMm3 = computeAreaMm2(scaleOutline(cut, stays)) * settledThicknessMm;
   const wallMm = doughMm3 / computeLinedMm2(axes, mould.depthMm, trimOverMm);
   if (shortMm > EVEN_MM && wallMm < LEAST_WALL_MM) {
-    return formFault(
-      "blankTooSmall",
-      `The mould needs ${isOval ? "an oval" : "a round"} of ${needed} mm to be lined to its rim; yours is ` +
-        `${cuts.join(" × ")} mm, and pressed up to the rim it comes to ${wallMm.toFixed(1)} mm, which tears below ` +
-        `${LEAST_WALL_MM} mm. Cut it larger or roll it thicker.`,
-    );
+    return fail(because("liningTooSmall", { cutsMm: cuts, neededMm, wallMm, leastWallMm: LEAST_WALL_MM }));
   }
   const innerDepthMm = mould.depthMm - wallMm;
   const across = (level: number) =>
     axes.map((axis) => innerAcrossMm(axis, mould.depthMm, wallMm, wallMm + innerDepthMm * level));
   if (innerDepthMm <= 0 || Math.min(...across(0)) <= 0) {
-    return formFault(
-      "doughTooThick",
-      `Lined ${wallMm.toFixed(1)} mm thick nothing is left inside a mould ${mould.depthMm} mm deep and ` +
-        `${Math.min(...axes.map(({ baseMm }) => baseMm)).toFixed(0)} mm across its base. Roll it thinner.`,
+    return fail(
+      because("noRoomInMould", {
+        ...{ wallMm, depthMm: mould.depthMm },
+        baseMm: Math.min(...axes.map(({ baseMm }) => baseMm)),
+      }),
     );
   }
   return ok({
@@ -194,12 +174,10 @@ function lineMould(
     doubts:
       shortMm > EVEN_MM
         ? [
-            {
-              code: "pressedUp",
-              message:
-                `its ${cuts.join(" × ")} mm round stops ${shortMm.toFixed(1)} mm below the rim; pressed up by hand the wall ` +
-                `comes to ${wallMm.toFixed(1)} mm instead of ${settledThicknessMm.toFixed(1)}. It lines without pressing from ${needed} mm.`,
-            },
+            because("pressedUp", {
+              ...{ cutsMm: cuts, neededMm, shortMm, wallMm },
+              rolledMm: settledThicknessMm,
+            }),
           ]
         : [],
     innerDepthMm,
@@ -225,7 +203,7 @@ const rimMm2 = ({ rims, wallMm }: LinedMould) => ellipsePerimeterMm(rims) * wall
 function computeTopping(
   { form, springBackShare }: RequestOf<"lined">,
   { rims, settledThicknessMm }: LinedMould,
-): Result<{ blanks: readonly Blank[]; trimMl: number; washMm2: number }, FormFault> {
+): Result<{ blanks: readonly Blank[]; trimMl: number; washMm2: number }, FormFailure> {
   const { topping } = form;
   const stays = 1 - springBackShare;
   if (topping.kind === "open") return ok({ blanks: [], trimMl: 0, washMm2: 0 });
@@ -246,10 +224,7 @@ function computeTopping(
   const { widthMm, heightMm } = computeBox(settled);
   const wideMm = Math.max(widthMm, heightMm) - Math.max(...rims);
   if (wideMm > 0) {
-    return formFault(
-      "toppingTooWide",
-      `The cut-out is ${wideMm.toFixed(0)} mm wider than the rim. Take one of at most ${Math.floor(Math.max(...rims) / stays)} mm.`,
-    );
+    return fail(because("toppingTooWide", { overMm: wideMm, mostMm: Math.floor(Math.max(...rims) / stays) }));
   }
   return ok({ blanks, trimMl: 0, washMm2: areaMm2 });
 }
@@ -264,14 +239,10 @@ function splitLayers(
   layersMm: readonly number[],
   levelMm: number,
   cavityMl: (heightMm: number) => number,
-): Result<readonly number[], FormFault> {
+): Result<readonly number[], FormFailure> {
   const underMm = layersMm.reduce((sum, each) => sum + each, 0);
   if (underMm >= levelMm) {
-    return formFault(
-      "layersTooHigh",
-      `The layers below are ${underMm.toFixed(1)} mm high and the filling stands at ${levelMm.toFixed(1)} mm: ` +
-        `nothing is left for it. Make them ${(underMm - levelMm).toFixed(1)} mm lower, or fill higher.`,
-    );
+    return fail(because("layersTooHigh", { layersMm: underMm, levelMm }));
   }
   let atMm = 0;
   return ok(
@@ -293,7 +264,7 @@ function buildLined(
   request: FormRequest,
   lined: LinedMould,
   parts: LinedParts,
-): Result<FormedPiece, FormFault> {
+): Result<FormedPiece, FormFailure> {
   const { plumpness, layersMm, marginMm } = request;
   const { cavity, doubts, innerDepthMm, mould, settledThicknessMm, wallMm, rims } = lined;
   const layersMl = splitLayers(layersMm, innerDepthMm * plumpness, (heightMm) =>

@@ -10,6 +10,7 @@ import {
 import { computeBox } from "../shape";
 import { frustumMl } from "./formLined";
 import { outlineFruit } from "./formWrapped";
+import { refused } from "../words/__tests__/refused";
 
 const base: FormRequest = {
   form: { kind: "halfMoon" },
@@ -22,13 +23,10 @@ const base: FormRequest = {
 };
 function formed(request: FormRequest): FormedPiece {
   const piece = formPiece(request);
-  if (!piece.ok) throw new Error(piece.failure.message);
+  if (!piece.ok) throw new Error(piece.failure.code);
   return piece.value;
 }
-function refusal(request: FormRequest) {
-  const piece = formPiece(request);
-  return piece.ok ? null : piece.failure;
-}
+const refusal = (request: FormRequest) => refused(formPiece(request));
 const share = (min: number) => fc.double({ min, max: 1, noNaN: true });
 
 /** Straight sides, for which everything is known in closed form. */
@@ -77,12 +75,12 @@ test("a core as wide as its fruit and flutes as deep as their mould are refused,
       cut: { kind: "square", sideMm: 200 },
     });
   expect(cored(30)).toBeNull();
-  expect(cored(31)).toMatchObject({ kind: "coreTooWide", message: expect.stringContaining("at most 30 mm") });
+  expect(cored(31)).toMatchObject({ code: "coreTooWide", words: expect.stringContaining("at most 30 mm") });
   const fluted = (fluteMm: number) => refusal(lined({ ...sloped, kind: "fluted", fluteMm }));
   expect(fluted(4)).toBeNull();
   expect(fluted(26)).toMatchObject({
-    kind: "flutesTooDeep",
-    message: expect.stringContaining("at most 25 mm"),
+    code: "flutesTooDeep",
+    words: expect.stringContaining("at most 25 mm"),
   });
 });
 
@@ -93,8 +91,8 @@ test("a lining a hair too small for its mould is pressed up, and one that tears 
   expect(formed(cutTo(reachMm)).doubts).toEqual([]);
   expect(formed(cutTo(reachMm - 0.6)).doubts).toEqual([expect.objectContaining({ code: "pressedUp" })]);
   expect(refusal(cutTo(reachMm / 2))).toMatchObject({
-    kind: "blankTooSmall",
-    message: expect.stringContaining(`needs a round of ${reachMm} mm`),
+    code: "liningTooSmall",
+    words: expect.stringContaining(`needs a round of ${reachMm} mm`),
   });
 });
 
@@ -104,8 +102,8 @@ test("layers lie one on another up to the level and no higher", () => {
   expect(piece.layersMl.reduce((sum, ml) => sum + ml, 0)).toBeCloseTo(piece.capacityMl, 9);
   const levelMm = Number(/of the (\d+) mm inside/.exec(piece.steps.at(-1)?.text ?? "")?.[1]);
   expect(levelMm).toBeGreaterThan(20);
-  expect(refusal(lined(sloped, { plumpness: 0.5, layersMm: [14] }))).toMatchObject({ kind: "layersTooHigh" });
-  expect(refusal({ ...base, layersMm: [2] })).toMatchObject({ kind: "layersTooHigh" });
+  expect(refusal(lined(sloped, { plumpness: 0.5, layersMm: [14] }))).toMatchObject({ code: "layersTooHigh" });
+  expect(refusal({ ...base, layersMm: [2] })).toMatchObject({ code: "layersNotLevel" });
 });
 
 test("a lid is cut beyond the rim, sealed along it and trimmed flush; a cut-out may not be wider", () => {
@@ -122,7 +120,7 @@ test("a lid is cut beyond the rim, sealed along it and trimmed flush; a cut-out 
   const star = (diameterMm: number) =>
     topped({ kind: "cutOut", outline: { kind: "star", diameterMm, points: 5 } });
   expect(refusal(star(70))).toBeNull();
-  expect(refusal(star(75))).toMatchObject({ kind: "toppingTooWide" });
+  expect(refusal(star(75))).toMatchObject({ code: "toppingTooWide" });
 });
 
 test("an oval mould with equal axes is a round one; a puck's slice is the dough of its disc", () => {
@@ -159,8 +157,8 @@ test("a sphere is wrapped by the square whose half diagonal is half its girth", 
   const needed = Math.ceil(2 * Math.SQRT2 * Math.PI * 35) / 2;
   expect(refusal(wrap(needed))).toBeNull();
   expect(refusal(wrap(needed - 0.5))).toMatchObject({
-    kind: "blankTooSmall",
-    message: expect.stringContaining(`must be ${needed} mm`),
+    code: "squareTooSmall",
+    words: expect.stringContaining(`must be ${needed} mm`),
   });
 });
 
@@ -180,11 +178,11 @@ test("rolling a purse keeps its volume, thins its top, and is refused where the 
     expect(volumeMl(piece)).toBeCloseTo(doughMl + piece.capacityMl, 6);
   }
   const fault = refusal(purse(150));
-  expect(fault).toMatchObject({ kind: "topTooThin" });
-  const widest = Number(/at most (\d+) mm/.exec(fault?.message ?? "")?.[1]);
+  expect(fault).toMatchObject({ code: "topTooThin" });
+  const widest = Number(/at most (\d+) mm/.exec(fault?.words ?? "")?.[1]);
   expect(refusal(purse(widest - 1))).toBeNull();
-  expect(refusal(purse(widest + 1))).toMatchObject({ kind: "topTooThin" });
-  expect(refusal(purse(30))).toMatchObject({ kind: "topTooSmall" });
+  expect(refusal(purse(widest + 1))).toMatchObject({ code: "topTooThin" });
+  expect(refusal(purse(30))).toMatchObject({ code: "rolledTooSmall" });
 });
 
 test("the less goes into a purse the thicker its top stays, and top and bottom are all of its dough", () => {
@@ -233,8 +231,8 @@ test("a press gives back what stands out of it and refuses a round that it does 
   );
   expect(refusal(press(110))).toBeNull();
   expect(refusal(press(109.4))).toMatchObject({
-    kind: "blankTooSmall",
-    message: expect.stringContaining("0.6 mm short"),
+    code: "pressNotReached",
+    words: expect.stringContaining("0.6 mm short"),
   });
 });
 
@@ -249,7 +247,7 @@ test("a large fold spread to the most is the round fold, and more is refused to 
     formed({ ...base, cut: { kind: "disc", diameterMm: 300 } }).capacityMl,
     1,
   );
-  expect(refusal(large(mostMm + 0.1))).toMatchObject({ kind: "spreadTooThick" });
+  expect(refusal(large(mostMm + 0.1))).toMatchObject({ code: "spreadTooThick" });
   // Thin, it is the bed's area times its height, less the rounding of its edge.
   const bedMl = ((Math.PI / 2) * 140 ** 2 * 1) / 1000;
   expect(formed({ ...large(1), thicknessMm: 1e-6 }).capacityMl / bedMl).toBeCloseTo(1, 1);
@@ -267,8 +265,8 @@ test("a stick reaches past the middle, is held outside, and is covered or refuse
   expect(refusal(onStick(95))).toBeNull();
   expect(formed(onStick(150)).footprint.heightMm).toBeCloseTo(80 + 95, 9);
   expect(refusal(onStick(94))).toMatchObject({
-    kind: "stickTooShort",
-    message: expect.stringContaining("95 mm"),
+    code: "stickTooShort",
+    words: expect.stringContaining("95 mm"),
   });
-  expect(refusal(onStick(150, { plumpness: 0.1 }))).toMatchObject({ kind: "stickShows" });
+  expect(refusal(onStick(150, { plumpness: 0.1 }))).toMatchObject({ code: "stickShows" });
 });

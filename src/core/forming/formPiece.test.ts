@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { formPiece, type FormedPiece, type FormRequest } from ".";
+import { refused } from "../words/__tests__/refused";
 
 const lidded: FormRequest = {
   form: { kind: "lidded", topOversizeMm: null, stick: null },
@@ -12,7 +13,7 @@ const lidded: FormRequest = {
 };
 function formed(request: FormRequest): FormedPiece {
   const piece = formPiece(request);
-  if (!piece.ok) throw new Error(piece.failure.message);
+  if (!piece.ok) throw new Error(piece.failure.code);
   return piece.value;
 }
 const topMm = (piece: FormedPiece) => {
@@ -56,10 +57,9 @@ test("plumper needs a larger top and holds more; a top that is given decides wha
       expect(given.capacityMl).toBeGreaterThanOrEqual(lean!.capacityMl - 1e-6);
     }),
   );
-  expect(formPiece({ ...lidded, form: { kind: "lidded", topOversizeMm: -6, stick: null } })).toMatchObject({
-    ok: false,
-    failure: { kind: "topTooSmall", message: expect.stringContaining("6.0 mm") },
-  });
+  expect(
+    refused(formPiece({ ...lidded, form: { kind: "lidded", topOversizeMm: -6, stick: null } })),
+  ).toMatchObject({ code: "topTooSmall", words: expect.stringContaining("6.0 mm") });
 });
 
 test("a case is a ring, its base and a well; a centre too wide for its wall is refused at 8 mm", () => {
@@ -69,9 +69,9 @@ test("a case is a ring, its base and a well; a centre too wide for its wall is r
   expect(piece.fillsBaked).toBe(true);
   expect(piece.capacityMl).toBeCloseTo((Math.PI * 25 ** 2 * 15) / 1000, 9);
   expect(formPiece({ ...request, form: { kind: "case", holeMm: 64 } }).ok).toBe(true);
-  expect(formPiece({ ...request, form: { kind: "case", holeMm: 64.2 } })).toMatchObject({
-    ok: false,
-    failure: { kind: "holeTooWide", message: expect.stringContaining("at most 64 mm") },
+  expect(refused(formPiece({ ...request, form: { kind: "case", holeMm: 64.2 } }))).toMatchObject({
+    code: "holeTooWide",
+    words: expect.stringContaining("at most 64 mm"),
   });
 });
 
@@ -89,11 +89,8 @@ test("a rosette rolls up to the disc of its own area and is refused where the ca
   // (300 − 40) / 20 + 1 slices.
   expect(piece.steps[0]?.figure).toBe("14 on a strip");
   expect(
-    formPiece({ ...request, form: { ...request.form, cavityMm: 50 } as FormRequest["form"] }),
-  ).toMatchObject({
-    ok: false,
-    failure: { kind: "tooLargeForCavity", message: expect.stringContaining("at most 262 mm long") },
-  });
+    refused(formPiece({ ...request, form: { ...request.form, cavityMm: 50 } as FormRequest["form"] })),
+  ).toMatchObject({ code: "tooLargeForCavity", words: expect.stringContaining("at most 262 mm long") });
 });
 
 test.each(["lidded", "case", "rosette"] as const)("a %s refuses an outline it cannot be made of", (kind) => {
@@ -103,8 +100,5 @@ test.each(["lidded", "case", "rosette"] as const)("a %s refuses an outline it ca
     rosette: { kind, sliceMm: 40, sliceThicknessMm: 2, overlapShare: 0.5, cavityMm: 70 },
   } as unknown as Record<string, FormRequest["form"]>;
   const cut = { kind: "star", diameterMm: 90, points: 5 } as const;
-  expect(formPiece({ ...lidded, cut, form: forms[kind]! })).toMatchObject({
-    ok: false,
-    failure: { kind: "wrongOutline" },
-  });
+  expect(refused(formPiece({ ...lidded, cut, form: forms[kind]! }))).toMatchObject({ code: "wrongOutline" });
 });

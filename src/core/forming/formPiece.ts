@@ -1,4 +1,4 @@
-import type { Result } from "../result";
+import { because, fail, type Result } from "../result";
 import { formCase } from "./formCase";
 import { formFold } from "./formFold";
 import { formGathered } from "./formGathered";
@@ -8,20 +8,18 @@ import { formLined, formPuck } from "./formLined";
 import { formPressed } from "./formPressed";
 import { formRosette } from "./formRosette";
 import { formWrapped } from "./formWrapped";
-import { formFault, nameForm, type FormedPiece, type FormFault, type FormRequest } from "./form";
+import type { FormedPiece, FormRequest } from "./form";
+import type { FormFailure } from "./formFailure";
 
 /**
  * Blanks, capacity, seam and drawings of a piece, straight from geometry.
  * @returns The piece, or by how much it cannot be made and what would mend it.
  * @throws {RangeError} If a size is not above 0, or a share is outside 0–1.
  */
-export function formPiece(request: FormRequest): Result<FormedPiece, FormFault> {
+export function formPiece(request: FormRequest): Result<FormedPiece, FormFailure> {
   const { form, layersMm } = request;
   if (layersMm.length > 0 && form.kind !== "lined" && form.kind !== "puck") {
-    return formFault(
-      "layersTooHigh",
-      `Layers lie level only in a mould; a ${nameForm(form.kind)} holds them beside each other. Give a share of the room instead.`,
-    );
+    return fail(because("layersNotLevel", { form: form.kind }));
   }
   switch (form.kind) {
     case "lidded":

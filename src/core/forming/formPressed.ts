@@ -1,31 +1,21 @@
-import { ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
 import { describeOutline, scaleOutline } from "../shape";
 import { computeFold } from "./computeFold";
-import {
-  completeForm,
-  formFault,
-  roundUpCut,
-  type FormedPiece,
-  type FormFault,
-  type RequestOf,
-} from "./form";
+import { completeForm, roundUpCut, type FormedPiece, type RequestOf } from "./form";
+import type { FormFailure } from "./formFailure";
 import { drawFoldSection, washMm2OfFold } from "./formFold";
 
 /** A round laid in a hinged press and closed: a half-moon of the press's own size; what stands out of it comes off. */
-export function formPressed(request: RequestOf<"pressed">): Result<FormedPiece, FormFault> {
+export function formPressed(request: RequestOf<"pressed">): Result<FormedPiece, FormFailure> {
   const { form, cut, thicknessMm, springBackShare, marginMm, plumpness } = request;
   if (cut.kind !== "disc") {
-    return formFault("wrongOutline", `A press closes a round, not ${describeOutline(cut)}.`);
+    return fail(because("wrongOutline", { form: "pressed", cut, isOval: false }));
   }
   const stays = 1 - springBackShare;
   const settledMm = cut.diameterMm * stays;
   if (settledMm < form.pressMm - 1e-9) {
     const neededMm = roundUpCut(form.pressMm / stays);
-    return formFault(
-      "blankTooSmall",
-      `The press is ${form.pressMm} mm across and the round settles to ${settledMm.toFixed(1)} mm: its edge is not caught, ` +
-        `${(form.pressMm - settledMm).toFixed(1)} mm short. Cut it ${neededMm} mm or more.`,
-    );
+    return fail(because("pressNotReached", { pressMm: form.pressMm, settledMm, neededMm }));
   }
   const settledThicknessMm = thicknessMm / stays ** 2;
   const pressed = computeFold({

@@ -1,6 +1,7 @@
-import { fail, ok, type Result } from "../result";
-import { computeBox, describeOutline, scaleOutline, toContour, type Point } from "../shape";
-import { completeForm, type FormedPiece, type FormFault, type RequestOf } from "./form";
+import { because, fail, ok, type Result } from "../result";
+import { computeBox, scaleOutline, toContour, type Point } from "../shape";
+import { completeForm, type FormedPiece, type RequestOf } from "./form";
+import type { FormFailure } from "./formFailure";
 import { PRODUCE_G_PER_ML } from "./produce";
 
 /** A filling is spread along the strip so thick at plumpness 1, mm: more is pressed out as it is rolled. */
@@ -10,13 +11,10 @@ const THICKEST_SPREAD_MM = 3;
  * A strip with slices overlapped along it, half over its edge; the strip is folded up over them and rolled. The roll
  * is as wide as its layers need: length · (two layers of dough, slice, filling) is the area of the rolled disc.
  */
-export function formRosette(request: RequestOf<"rosette">): Result<FormedPiece, FormFault> {
+export function formRosette(request: RequestOf<"rosette">): Result<FormedPiece, FormFailure> {
   const { form, cut, thicknessMm, springBackShare, plumpness, marginMm } = request;
   if (cut.kind !== "rectangle") {
-    return fail({
-      kind: "wrongOutline",
-      message: `A rosette is rolled from a strip, not ${describeOutline(cut)}.`,
-    });
+    return fail(because("wrongOutline", { form: "rosette", cut, isOval: false }));
   }
   const stays = 1 - springBackShare;
   const settledThicknessMm = thicknessMm / stays ** 2;
@@ -29,11 +27,10 @@ export function formRosette(request: RequestOf<"rosette">): Result<FormedPiece, 
   const layerMm = 2 * settledThicknessMm + form.sliceThicknessMm + spreadMm;
   const rolledMm = Math.sqrt((4 * lengthMm * layerMm) / Math.PI);
   if (rolledMm > form.cavityMm) {
-    const most = ((Math.PI * form.cavityMm ** 2) / (4 * layerMm) / stays).toFixed(0);
-    const message =
-      `Rolled up, a ${lengthMm.toFixed(0)} mm strip is ${rolledMm.toFixed(0)} mm across; the cavity is ${form.cavityMm} mm, ` +
-      `${(rolledMm - form.cavityMm).toFixed(0)} mm too small. Cut it at most ${most} mm long, or roll it thinner.`;
-    return fail({ kind: "tooLargeForCavity", message });
+    const mostStripMm = (Math.PI * form.cavityMm ** 2) / (4 * layerMm) / stays;
+    return fail(
+      because("tooLargeForCavity", { stripMm: lengthMm, rolledMm, cavityMm: form.cavityMm, mostStripMm }),
+    );
   }
   const stepMm = form.sliceMm * (1 - form.overlapShare);
   const slices = Math.max(Math.floor((lengthMm - form.sliceMm) / stepMm) + 1, 1);

@@ -1,13 +1,7 @@
-import { ok, type Result } from "../result";
-import { computeAreaMm2, describeOutline, toContour, type Point } from "../shape";
-import {
-  completeForm,
-  formFault,
-  roundUpCut,
-  type FormedPiece,
-  type FormFault,
-  type RequestOf,
-} from "./form";
+import { because, fail, ok, type Result } from "../result";
+import { computeAreaMm2, toContour, type Point } from "../shape";
+import { completeForm, roundUpCut, type FormedPiece, type RequestOf } from "./form";
+import type { FormFailure } from "./formFailure";
 import { PRODUCE_G_PER_ML } from "./produce";
 
 /** Points along half a fruit's outline, for its length and for drawing: the length is right to 1e-6. */
@@ -23,24 +17,18 @@ const MOST_CORE_SHARE = 0.6;
  * top, and half the overlap more. Between the corners the four flaps narrow to nothing: at a distance s from the
  * middle they are together 8 · (half diagonal − s) wide and must still go round the fruit there.
  */
-export function formWrapped(request: RequestOf<"wrapped">): Result<FormedPiece, FormFault> {
+export function formWrapped(request: RequestOf<"wrapped">): Result<FormedPiece, FormFailure> {
   const { form, cut, thicknessMm, springBackShare, plumpness, marginMm } = request;
   if (cut.kind !== "square") {
-    return formFault("wrongOutline", `A fruit is wrapped in a square, not ${describeOutline(cut)}.`);
+    return fail(because("wrongOutline", { form: "wrapped", cut, isOval: false }));
   }
   if (form.footMm >= form.fruitMm) {
-    return formFault(
-      "wrongOutline",
-      `The flat below is ${form.footMm} mm across and the fruit only ${form.fruitMm} mm. Trim less off.`,
-    );
+    return fail(because("footTooWide", { footMm: form.footMm, fruitMm: form.fruitMm }));
   }
+  const { fruitMm, fruitHeightMm } = form;
   const mostCoreMm = form.fruitMm * MOST_CORE_SHARE;
   if (form.coreMm > mostCoreMm) {
-    return formFault(
-      "coreTooWide",
-      `A core of ${form.coreMm} mm leaves too little of a fruit ${form.fruitMm} mm across: it falls apart. Core it ` +
-        `at most ${Math.floor(mostCoreMm)} mm wide, ${Math.ceil(form.coreMm - mostCoreMm)} mm less.`,
-    );
+    return fail(because("coreTooWide", { coreMm: form.coreMm, fruitMm: form.fruitMm, mostMm: mostCoreMm }));
   }
   const stays = 1 - springBackShare;
   const settledThicknessMm = thicknessMm / stays ** 2;
@@ -54,11 +42,7 @@ export function formWrapped(request: RequestOf<"wrapped">): Result<FormedPiece, 
   const wantedMm = roundUpCut((Math.SQRT2 * halfDiagonalMm) / stays);
   const neededMm = roundUpCut((Math.SQRT2 * meridianMm) / stays);
   if (cut.sideMm < neededMm - 1e-9) {
-    return formFault(
-      "blankTooSmall",
-      `The square must be ${neededMm} mm for its corners to meet over this fruit, ${form.fruitMm} mm across and ${form.fruitHeightMm} mm ` +
-        `high; yours is ${cut.sideMm} mm, ${Number((neededMm - cut.sideMm).toFixed(1))} mm short. Cut it larger or take smaller fruit.`,
-    );
+    return fail(because("squareTooSmall", { sideMm: cut.sideMm, neededMm, fruitMm, fruitHeightMm }));
   }
   const sideMm = cut.sideMm * stays;
   const overlapMm = 2 * (sideMm / Math.SQRT2 - meridianMm);
@@ -97,10 +81,10 @@ export function formWrapped(request: RequestOf<"wrapped">): Result<FormedPiece, 
       doubts:
         cut.sideMm < wantedMm - 1e-9
           ? [
-              {
-                code: "cornersShort",
-                message: describeShort(cut.sideMm, wantedMm, overlapMm, form.overlapMm, gapMm),
-              },
+              because("cornersShort", {
+                ...{ sideMm: cut.sideMm, wantedMm, overlapMm, gapMm },
+                askedMm: form.overlapMm,
+              }),
             ]
           : [],
       // The flaps meet along four ridges, from where the middles of the sides lie up to the top.
@@ -125,17 +109,6 @@ export function formWrapped(request: RequestOf<"wrapped">): Result<FormedPiece, 
     }),
   );
 }
-
-const describeShort = (
-  sideMm: number,
-  wantedMm: number,
-  overlapMm: number,
-  askedMm: number,
-  gapMm: number,
-): string =>
-  `its corners meet with ${overlapMm.toFixed(0)} mm over each other instead of ${askedMm}` +
-  (gapMm >= 1 ? `, and between them the fruit shows up to ${gapMm.toFixed(0)} mm wide` : "") +
-  `. Pinch well, or cut the square ${wantedMm} mm, ${Number((wantedMm - sideMm).toFixed(1))} mm larger.`;
 
 interface FruitOutline {
   /** Right half from foot to top, x out, y up. */

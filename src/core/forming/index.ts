@@ -3,11 +3,10 @@ export { formPiece } from "./formPiece";
 export {
   formKinds,
   isFilledLevel,
+  nameForm,
   type Blank,
   type BlankRole,
-  type FormDoubt,
   type FormedPiece,
-  type FormFault,
   type FormKind,
   type FormRequest,
   type RequestOf,
@@ -32,3 +31,5 @@ export {
   type MouldBlank,
   type MouldKind,
 } from "./mouldBlank";
+export type { FormDoubt } from "./formDoubt";
+export type { FormFailure } from "./formFailure";

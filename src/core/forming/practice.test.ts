@@ -1,6 +1,8 @@
 import fc from "fast-check";
 import { computeAreaMm2, computeBox } from "../shape";
 import { findLining, formPiece, type FormedPiece, type FormRequest, type Mould } from ".";
+import { refused } from "../words/__tests__/refused";
+import { sayFailure } from "../words";
 
 const base: FormRequest = {
   form: { kind: "lidded", topOversizeMm: null, stick: null },
@@ -13,13 +15,10 @@ const base: FormRequest = {
 };
 function formed(change: Partial<FormRequest>): FormedPiece {
   const piece = formPiece({ ...base, ...change });
-  if (!piece.ok) throw new Error(piece.failure.message);
+  if (!piece.ok) throw new Error(piece.failure.code);
   return piece.value;
 }
-const refusal = (change: Partial<FormRequest>) => {
-  const piece = formPiece({ ...base, ...change });
-  return piece.ok ? null : piece.failure;
-};
+const refusal = (change: Partial<FormRequest>) => refused(formPiece({ ...base, ...change }));
 const share = fc.double({ min: 0.05, max: 1, noNaN: true });
 
 test("a heap over a rectangle holds what a fine sum over its base gives: as high as the nearest edge lets it", () => {
@@ -63,7 +62,7 @@ test("a square base is a rectangle of equal sides, and its top is larger by the 
   expect(top!.widthMm - bottom!.widthMm).toBeCloseTo(top!.heightMm - bottom!.heightMm, 9);
   expect(seamMm).toBeCloseTo(2 * (140 + 90) * 0.97, 9);
   expect(refusal({ cut: { kind: "heart", widthMm: 90, heightMm: 90 } })).toMatchObject({
-    kind: "wrongOutline",
+    code: "wrongOutline",
   });
 });
 
@@ -105,8 +104,8 @@ test("a heap in a guide ring fills what is left of the way round it, and nothing
     cut: { kind: "disc", diameterMm: 140 },
   } as const;
   expect(refusal(wide)).toMatchObject({
-    kind: "marginTooWide",
-    message: expect.stringContaining("guide ring"),
+    code: "roundTooSmall",
+    words: expect.stringContaining("guide ring"),
   });
 });
 
@@ -121,15 +120,14 @@ test("a thick small round is pressed up the mould: its volume spreads, and the w
   const reachMm = computeBox(findLining(cup, { thicknessMm: 4, springBackShare: 0.03 }, 0)).widthMm;
   expect(formed(lined(reachMm + 1, 4)).doubts).toEqual([]);
   const small = formed(lined(reachMm - 20, 4));
-  expect(small.doubts).toEqual([
-    { code: "pressedUp", message: expect.stringMatching(/pressed up by hand the wall comes to \d\.\d mm/) },
-  ]);
+  expect(small.doubts.map(({ code }) => code)).toEqual(["pressedUp"]);
+  expect(sayFailure(small.doubts[0]!)).toMatch(/pressed up by hand the wall comes to \d\.\d mm/);
   expect(small.trimMl).toBe(0);
   // What the mould holds is its room less all the dough there is, however it is pressed: a thinner wall leaves more.
   expect(small.mostMl).toBeGreaterThan(formed(lined(reachMm + 1, 4)).mostMl);
   expect(refusal(lined(40, 4))).toMatchObject({
-    kind: "blankTooSmall",
-    message: expect.stringContaining("tears"),
+    code: "liningTooSmall",
+    words: expect.stringContaining("tears"),
   });
 });
 
@@ -140,11 +138,12 @@ test("a square whose corners just meet closes with a warning; one that does not 
     thicknessMm: 4,
     springBackShare: 0,
   });
-  const needed = Number(/must be ([\d.]+) mm/.exec(refusal(wrap(100))!.message)![1]);
+  const needed = Number(/must be ([\d.]+) mm/.exec(refusal(wrap(100))!.words)![1]);
   const just = formed(wrap(needed));
-  expect(just.doubts).toEqual([{ code: "cornersShort", message: expect.stringContaining("instead of 14") }]);
-  expect(refusal(wrap(needed - 0.5))).toMatchObject({ kind: "blankTooSmall" });
-  const wanted = Number(/cut the square ([\d.]+) mm/.exec(just.doubts[0]!.message)![1]);
+  expect(just.doubts).toMatchObject([{ code: "cornersShort", figures: { askedMm: 14 } }]);
+  expect(sayFailure(just.doubts[0]!)).toContain("instead of 14");
+  expect(refusal(wrap(needed - 0.5))).toMatchObject({ code: "squareTooSmall" });
+  const wanted = Number(/cut the square ([\d.]+) mm/.exec(sayFailure(just.doubts[0]!))![1]);
   expect(formed(wrap(wanted)).doubts).toEqual([]);
   expect(formed(wrap(wanted - 0.5)).doubts).toHaveLength(1);
 });

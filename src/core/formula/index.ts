@@ -49,7 +49,6 @@ export {
   checkMaking,
   createMaking,
   createMakingStep,
-  describeMakingFault,
   factsOfMaking,
   makingKinds,
   MOST_MAKING_STEPS,
@@ -58,7 +57,7 @@ export {
   toMaking,
   type FormerMaking,
   type Making,
-  type MakingFault,
+  type MakingFailure,
   type MakingJob,
   type MakingKind,
   type MakingStep,
@@ -87,3 +86,4 @@ export {
   type WeighedAmount,
 } from "./parseLine";
 export { parseFormulaText, type ParsedFormula } from "./parseFormulaText";
+export type { LineFailure, ScaleFailure } from "./formulaFailure";

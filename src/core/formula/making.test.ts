@@ -3,13 +3,13 @@ import {
   checkMaking,
   createMaking,
   createMakingStep,
-  describeMakingFault,
   factsOfMaking,
   makingKinds,
   readMaking,
   toMaking,
   type Making,
 } from ".";
+import { sayFailure } from "../words";
 
 describe("a making as jobs, written by hand", () => {
   test("parts cool side by side, then the filling is put together and cools", () => {
@@ -82,11 +82,11 @@ test.each([
   ["straining before anything", [["strain"], ["make"]], "nothingYet"],
   ["keeping hot what has cooled", [["make"], ["cook"], ["cool"], ["keepHot"]], "notHot"],
   ["keeping hot what was never hot", [["make"], ["keepHot"]], "notHot"],
-  ["no end", [["make"], ...Array.from({ length: 30 }, () => ["cool"] as const)], "tooMany"],
+  ["no end", [["make"], ...Array.from({ length: 30 }, () => ["cool"] as const)], "makingTooLong"],
 ] as const)("%s cannot be: it is refused with what would mend it", (_, steps, code) => {
   const faults = checkMaking(createMaking(steps));
   expect(faults.map((fault) => fault.code)).toContain(code);
-  for (const fault of faults) expect(describeMakingFault(fault)).toMatch(/[.]$/);
+  for (const fault of faults) expect(sayFailure(fault)).toMatch(/[.]$/);
 });
 
 const makings = fc

@@ -1,3 +1,5 @@
+import { because, type Failure, type Plain } from "../result";
+
 /** Where in the making of a filling a step stands. */
 export type MakingStage =
   /** A part by itself, before the filling is put together. */
@@ -218,59 +220,41 @@ export function readMaking(making: Making): MakingPlan {
   return { jobs, readyMin: waitMin, hotMin, use, useReadyMin, useHotMin };
 }
 
-/** Why a making cannot be; its words are `describeMakingFault`. */
-export type MakingFault =
-  | { readonly code: "notTogether"; readonly times: number }
+/** Why a making cannot be. */
+export type MakingFailure =
+  | Failure<"notTogether", { readonly times: number }>
   /** A part cooked apart, or something else, stands where it comes too late. */
-  | { readonly code: "tooLate"; readonly step: MakingKind; readonly before: MakingKind }
+  | Failure<"tooLate", { readonly step: MakingKind; readonly before: MakingKind }>
   /** Nothing is there yet that it could be done to. */
-  | { readonly code: "nothingYet"; readonly step: MakingKind }
+  | Failure<"nothingYet", { readonly step: MakingKind }>
   /** It has cooled, or was never hot. */
-  | { readonly code: "notHot" }
-  | { readonly code: "tooMany"; readonly steps: number; readonly most: number };
+  | Failure<"notHot", Plain>
+  | Failure<"makingTooLong", { readonly steps: number; readonly most: number }>;
 
 /** More steps than any filling of small pastry has. */
 export const MOST_MAKING_STEPS = 20;
 
 /** Everything that cannot be about a making; empty for one that can be done. */
-export function checkMaking(making: Making): MakingFault[] {
-  const faults: MakingFault[] = [];
+export function checkMaking(making: Making): MakingFailure[] {
+  const faults: MakingFailure[] = [];
   if (making.length > MOST_MAKING_STEPS)
-    faults.push({ code: "tooMany", steps: making.length, most: MOST_MAKING_STEPS });
+    faults.push(because("makingTooLong", { steps: making.length, most: MOST_MAKING_STEPS }));
   const at = making.findIndex(({ kind }) => kind === "make");
   const times = making.filter(({ kind }) => kind === "make").length;
-  if (times !== 1) faults.push({ code: "notTogether", times });
+  if (times !== 1) faults.push(because("notTogether", { times }));
   const firstUse = making.findIndex(({ kind }) => factsOfMaking(kind).stage === "use");
   making.forEach(({ kind }, i) => {
     const { stage } = factsOfMaking(kind);
-    if (stage === "apart" && at >= 0 && i > at) faults.push({ code: "tooLate", step: kind, before: "make" });
-    if (stage === "use" && i < at) faults.push({ code: "tooLate", step: "make", before: kind });
+    if (stage === "apart" && at >= 0 && i > at)
+      faults.push(because("tooLate", { step: kind, before: "make" as const }));
+    if (stage === "use" && i < at) faults.push(because("tooLate", { step: "make" as const, before: kind }));
     if (stage !== "use" && stage !== "hot" && firstUse >= 0 && i > firstUse && i > at && kind !== "make")
-      faults.push({ code: "tooLate", step: kind, before: making[firstUse]!.kind });
-    if (stage === "either" && i === 0) faults.push({ code: "nothingYet", step: kind });
-    if (stage === "hot" && !(i > at && isHotAfter(making[i - 1]))) faults.push({ code: "notHot" });
+      faults.push(because("tooLate", { step: kind, before: making[firstUse]!.kind }));
+    if (stage === "either" && i === 0) faults.push(because("nothingYet", { step: kind }));
+    if (stage === "hot" && !(i > at && isHotAfter(making[i - 1]))) faults.push(because("notHot", {}));
   });
   return faults;
 }
 
 const isHotAfter = (step: MakingStep | undefined): boolean =>
   step !== undefined && (factsOfMaking(step.kind).isHot || step.kind === "strain");
-
-/** Why a making cannot be and what would mend it. */
-export function describeMakingFault(fault: MakingFault): string {
-  const name = (kind: MakingKind) => factsOfMaking(kind).name.toLowerCase();
-  switch (fault.code) {
-    case "notTogether":
-      return fault.times === 0
-        ? "“Put together” is missing: add it after what is cooked apart."
-        : `“Put together” stands ${fault.times} times. A filling has it once: take ${fault.times - 1} away.`;
-    case "tooLate":
-      return `“${factsOfMaking(fault.step).name}” cannot come after “${name(fault.before)}”. Move it above that step.`;
-    case "nothingYet":
-      return `“${factsOfMaking(fault.step).name}” comes before anything is made. Move it below what it is done to.`;
-    case "notHot":
-      return "“Keep hot” follows what has cooled. Move it straight below “cook”, “strain” or “warm”.";
-    case "tooMany":
-      return `There are ${fault.steps} steps, ${fault.steps - fault.most} more than ${fault.most}. Take some away.`;
-  }
-}

@@ -1,3 +1,4 @@
+import type { LineFailure } from "./formulaFailure";
 import { parseLine, type KitchenRule, type ParsedLine } from "./parseLine";
 import { splitJoined } from "./spellOut";
 
@@ -7,7 +8,7 @@ export interface ParsedFormula {
   readonly lines: readonly ParsedLine[];
   readonly steps: readonly string[];
   /** Lines that hold no amount and are no step, with what is wrong with them. */
-  readonly unread: readonly { readonly text: string; readonly fault: string }[];
+  readonly unread: readonly { readonly text: string; readonly why: LineFailure }[];
 }
 
 /** Most lines of a paste that are read: a formula has fewer, a pasted book more. */
@@ -34,7 +35,7 @@ export function parseFormulaText(text: string, rule: KitchenRule): ParsedFormula
   let inSteps = false;
   const lines: ParsedLine[] = [];
   const steps: string[] = [];
-  const unread: { text: string; fault: string }[] = [];
+  const unread: { text: string; why: LineFailure }[] = [];
   for (const row of rows) {
     if (STEPS_HEADING.test(row)) inSteps = true;
     else if (LINES_HEADING.test(row)) inSteps = false;
@@ -45,7 +46,7 @@ export function parseFormulaText(text: string, rule: KitchenRule): ParsedFormula
         for (const each of joined) {
           const one = parseLine(each, rule);
           if (one.ok) lines.push(one.value);
-          else unread.push({ text: each, fault: one.failure });
+          else unread.push({ text: each, why: one.failure });
         }
         continue;
       }
@@ -53,7 +54,7 @@ export function parseFormulaText(text: string, rule: KitchenRule): ParsedFormula
       if (parsed?.ok) lines.push(parsed.value);
       else if (parsed === null || (LIST_MARK.test(row) && lines.length > 0)) steps.push(bare);
       else if (name === "" && lines.length === 0) name = bare.replace(/:$/, "");
-      else unread.push({ text: row, fault: parsed.failure });
+      else unread.push({ text: row, why: parsed.failure });
     }
   }
   return { name, lines, steps, unread };

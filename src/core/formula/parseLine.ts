@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
 import {
   computeEggG,
   findQuantity,
@@ -10,6 +10,7 @@ import {
   type MeasureSystem,
   type Quantity,
 } from "../units";
+import type { LineFailure } from "./formulaFailure";
 import type { Ingredient } from "./ingredient";
 import { findDensity, findState, matchIngredient } from "./matchIngredient";
 import { spellOut } from "./spellOut";
@@ -65,15 +66,15 @@ const TO_TASTE_OTHER_G = 5;
 /**
  * Reads a line as people write it, `1½ c plain flour, sifted`, and weighs it: masses as they are, volumes by the
  * density of the ingredient in its state, counts by the mass of a piece, eggs by size and part.
- * @returns The line, with what is to be asked; a sentence if there is no amount in it at all.
+ * @returns The line, with what is to be asked; or why there is no amount in it at all.
  */
-export function parseLine(text: string, rule: KitchenRule): Result<ParsedLine, string> {
+export function parseLine(text: string, rule: KitchenRule): Result<ParsedLine, LineFailure> {
   const spelled = spellOut(text);
   const found = findQuantity(spelled.text, rule.system);
   if (!found.ok) return found;
   const { quantity, rest } = found.value;
   const name = tidyName(rest);
-  if (name === "") return fail(`“${text.trim().slice(0, 32)}” says how much, but not of what.`);
+  if (name === "") return fail(because("amountOfNothing", { shown: text.trim().slice(0, 32) }));
   const match = matchIngredient(name, rule.ingredients);
   const weighed = weigh(quantity, name, match?.ingredient ?? null, rule);
   const questions = [...weighed.questions];
@@ -107,14 +108,14 @@ export interface WeighedAmount {
 /**
  * Weighs what stands in an amount field. A bare number is a count for what comes in pieces (`2` eggs), else grams.
  * @param ingredientId - The entry chosen; null to find it by the name.
- * @returns Grams, or a sentence asking for what cannot be known.
+ * @returns Grams, or what would have to be known.
  */
 export function weighAmount(
   amountText: string,
   name: string,
   ingredientId: string | null,
   rule: KitchenRule,
-): Result<WeighedAmount, string> {
+): Result<WeighedAmount, LineFailure> {
   const found = findQuantity(`${amountText.trim()} ${name.trim()}`, rule.system);
   if (!found.ok) return found;
   const match = matchIngredient(name, rule.ingredients);
@@ -127,15 +128,12 @@ export function weighAmount(
   const unread = found.value.rest.endsWith(name.trim())
     ? found.value.rest.slice(0, found.value.rest.length - name.trim().length).trim()
     : "";
-  if (bare && unread !== "")
-    return fail(`“${unread.slice(0, 24)}” is no unit known here. Write grams, a spoon or a cup.`);
+  if (bare && unread !== "") return fail(because("unitNotWeighed", { shown: unread.slice(0, 24) }));
   const weighed = bare
     ? { low: quantity.low, high: quantity.high, questions: [] }
     : weigh(quantity, name, ingredient, rule);
   if (weighed.low === null || weighed.high === null) {
-    return fail(
-      `${weighed.questions[0] ?? "How many grams?"} Write grams, or add it to the ingredient book.`,
-    );
+    return fail(because("cannotWeigh", { asked: weighed.questions[0] ?? null }));
   }
   return ok({
     massG: weighed.low,

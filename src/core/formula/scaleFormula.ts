@@ -1,6 +1,7 @@
-import { fail, ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
 import { computeEggG, formatMass, formatNumber, type EggSize } from "../units";
 import { computeTargetG, computeTotalG, computeYieldShare, type Formula } from "./formula";
+import type { ScaleFailure } from "./formulaFailure";
 
 export interface WeighedLine {
   readonly lineId: string;
@@ -70,16 +71,16 @@ export const EGG_PARTS = { egg: "whole", "egg-yolk": "yolk", "egg-white": "white
 /** A change of all lines by less than this is rounding: grams were typed to the tenth. */
 const WHOLE_TOLERANCE_SHARE = 2e-3;
 
-/** Scales a formula by what matters today. @returns The batch, or a sentence saying why it cannot be. */
+/** Scales a formula by what matters today. @returns The batch, or why it cannot be. */
 export function scaleBy(
   formula: Formula,
   target: ScaleBy,
   eggSize: EggSize,
   tookG: number | null = null,
-): Result<ScaledBatch, string> {
+): Result<ScaledBatch, ScaleFailure> {
   const totalG = computeTotalG(formula, tookG);
-  if (totalG <= 0) return fail(`${formula.name} has no ingredients yet. Add its lines first.`);
-  const plain = (usableG: number): Result<ScaledBatch, string> =>
+  if (totalG <= 0) return fail(because("nothingToWeigh", { formula: formula.name }));
+  const plain = (usableG: number): Result<ScaledBatch, ScaleFailure> =>
     ok({ batch: scaleFormula(formula, usableG, tookG), change: null });
   switch (target.by) {
     case "mass":
@@ -88,7 +89,7 @@ export function scaleBy(
       return plain(target.pieces * target.perPieceG);
     case "ingredient": {
       const line = formula.lines.find(({ id }) => id === target.lineId);
-      if (!line) return fail(`${formula.name} has no such line. Choose one of its ingredients.`);
+      if (!line) return fail(because("noSuchLine", { formula: formula.name }));
       const usableG =
         (target.massG / computeTargetG(formula, line, tookG)) * totalG * computeYieldShare(formula);
       return plain(usableG);
@@ -103,13 +104,13 @@ function scaleToWholeEggs(
   usableG: number,
   eggSize: EggSize,
   tookG: number | null,
-): Result<ScaledBatch, string> {
+): Result<ScaledBatch, ScaleFailure> {
   const batch = scaleFormula(formula, usableG, tookG);
   const eggs = batch.lines.flatMap(({ ingredientId, massG, name }) =>
     isEgg(ingredientId) ? [{ name, count: massG / computeEggG(eggSize, EGG_PARTS[ingredientId]) }] : [],
   );
   const [first] = eggs;
-  if (!first) return fail(`${formula.name} has no eggs to make whole.`);
+  if (!first) return fail(because("noEggs", { formula: formula.name }));
   const whole = Math.max(Math.ceil(first.count * (1 - WHOLE_TOLERANCE_SHARE)), 1);
   const factor = whole / first.count;
   const changed = scaleFormula(formula, usableG * factor, tookG);

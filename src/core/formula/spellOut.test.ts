@@ -6,7 +6,7 @@ import { splitJoined, spellOut } from "./spellOut";
 const rule: KitchenRule = { system: "us", eggSize: "usLarge", ingredients: standardIngredients };
 const read = (text: string) => {
   const line = parseLine(text, rule);
-  if (!line.ok) throw new Error(line.failure);
+  if (!line.ok) throw new Error(line.failure.code);
   return line.value;
 };
 

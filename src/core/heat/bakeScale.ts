@@ -1,8 +1,9 @@
 import { requirePositive, requireThat } from "../require";
-import { fail, ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
 import { findCrossingMin } from "./chill";
 import { conduct, type Moment, type Stage } from "./conduct";
 import { buildGrid, type Body } from "./grid";
+import type { BakeFailure } from "./heatFailure";
 import { describeMaterial, type Composition } from "./material";
 
 /** The oven's air over a stretch of time. */
@@ -37,11 +38,6 @@ export interface BakeScale {
   readonly moments: readonly Moment[];
 }
 
-export interface BakeScaleFault {
-  readonly kind: "neverDone" | "tooCold" | "notFitted";
-  readonly message: string;
-}
-
 /** Between these the coefficient of a bake lies: still cool air, and a hot stone with steam. */
 const LEAST_SURFACE = 2;
 const MOST_SURFACE = 400;
@@ -60,26 +56,17 @@ const LONGEST_MIN = 6 * 60;
 export function scaleBake(
   known: KnownBake,
   other: Baked & { readonly air: readonly BakeAir[]; readonly doneC: number },
-): Result<BakeScale, BakeScaleFault> {
+): Result<BakeScale, BakeFailure> {
   const fitted = fitSurface(known);
   if (!fitted.ok) return fitted;
   const hottestC = Math.max(...other.air.map(({ airC }) => airC));
-  if (other.doneC >= hottestC) {
-    return fail({
-      kind: "tooCold",
-      message: `An oven of ${hottestC} °C never brings a core to ${other.doneC} °C. Heat it above that.`,
-    });
-  }
+  if (other.doneC >= hottestC) return fail(because("ovenBelowDone", { ovenC: hottestC, doneC: other.doneC }));
   const run = (surface: number) => bakeUntil(other, endless(other.air), other.doneC, surface);
   const [likely, quick, slow] = [1, 1 + SPREAD_SHARE, 1 - SPREAD_SHARE].map((share) =>
     run(fitted.value * share),
   );
-  if (!likely || likely.doneMin === null || !quick || !slow) {
-    return fail({
-      kind: "neverDone",
-      message: `Within ${LONGEST_MIN / 60} hours its core does not come to ${other.doneC} °C. Make it thinner, or the oven hotter.`,
-    });
-  }
+  if (!likely || likely.doneMin === null || !quick || !slow)
+    return fail(because("neverDone", { withinMin: LONGEST_MIN, doneC: other.doneC }));
   return ok({
     surfaceWPerM2K: fitted.value,
     minutes: likely.doneMin,
@@ -90,27 +77,16 @@ export function scaleBake(
 }
 
 /** The surface coefficient with which a known bake is done in its own minutes, W/m² K. */
-export function fitSurface(known: KnownBake): Result<number, BakeScaleFault> {
+export function fitSurface(known: KnownBake): Result<number, BakeFailure> {
   requireThat("air", known.air.length, known.air.length > 0, "at least one stretch");
   const tookMin = known.air.reduce((sum, { minutes }) => sum + minutes, 0);
   requirePositive("minutes", tookMin);
   const doneMin = (surface: number) =>
     bakeUntil(known, endless(known.air), known.doneC, surface).doneMin ?? Infinity;
   let [low, high] = [Math.log(LEAST_SURFACE), Math.log(MOST_SURFACE)];
-  if (doneMin(Math.exp(high)) > tookMin) {
-    return fail({
-      kind: "notFitted",
-      message:
-        `Even at the fiercest heat its core takes longer than ${tookMin} min to ${known.doneC} °C. Correct the minutes, ` +
-        "the thickness or the temperature at which it was done.",
-    });
-  }
-  if (doneMin(Math.exp(low)) < tookMin) {
-    return fail({
-      kind: "notFitted",
-      message: `At any heat its core is at ${known.doneC} °C long before ${tookMin} min. Correct one of them.`,
-    });
-  }
+  const { doneC } = known;
+  if (doneMin(Math.exp(high)) > tookMin) return fail(because("knownTooQuick", { tookMin, doneC }));
+  if (doneMin(Math.exp(low)) < tookMin) return fail(because("knownTooSlow", { tookMin, doneC }));
   for (let i = 0; i < FIT_ROUNDS; i++) {
     const middle = (low + high) / 2;
     if (doneMin(Math.exp(middle)) > tookMin) low = middle;

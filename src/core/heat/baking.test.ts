@@ -15,6 +15,7 @@ import {
   type KnownBake,
   type OilBath,
 } from ".";
+import { refused } from "../words/__tests__/refused";
 
 const composition = { waterShare: 0.4, fatShare: 0.15, sugarShare: 0.1, starchShare: 0.25 };
 const known: KnownBake = {
@@ -27,7 +28,7 @@ const known: KnownBake = {
 };
 const scaled = (over: Partial<KnownBake>) => {
   const result = scaleBake(known, { ...known, ...over });
-  if (!result.ok) throw new Error(result.failure.message);
+  if (!result.ok) throw new Error(result.failure.code);
   return result.value;
 };
 
@@ -51,7 +52,7 @@ test("where conduction rules, time goes with the square of the thickness", () =>
     body: { kind: "slab", thicknessMm: 20 },
   };
   const surface = fitSurface(fierce);
-  if (!surface.ok) throw new Error(surface.failure.message);
+  if (!surface.ok) throw new Error(surface.failure.code);
   const twice = scaleBake(fierce, { ...fierce, body: { kind: "slab", thicknessMm: 40 } });
   const ratio = twice.ok ? twice.value.minutes / 13 : 0;
   expect(ratio).toBeGreaterThan(surface.value > 100 ? 3.2 : 2.5);
@@ -60,13 +61,11 @@ test("where conduction rules, time goes with the square of the thickness", () =>
 test("hotter is quicker, colder from the start is slower, and what cannot be is said", () => {
   expect(scaled({ air: [{ airC: 220, minutes: 25 }] }).minutes).toBeLessThan(25);
   expect(scaled({ startC: -18 }).minutes).toBeGreaterThan(scaled({ startC: 4 }).minutes);
-  expect(scaleBake(known, { ...known, air: [{ airC: 80, minutes: 10 }] })).toMatchObject({
-    ok: false,
-    failure: { kind: "tooCold" },
+  expect(refused(scaleBake(known, { ...known, air: [{ airC: 80, minutes: 10 }] }))).toMatchObject({
+    code: "ovenBelowDone",
   });
-  expect(scaleBake({ ...known, air: [{ airC: 200, minutes: 2 }] }, known)).toMatchObject({
-    ok: false,
-    failure: { kind: "notFitted" },
+  expect(refused(scaleBake({ ...known, air: [{ airC: 200, minutes: 2 }] }, known))).toMatchObject({
+    code: "knownTooQuick",
   });
 });
 
@@ -125,7 +124,7 @@ const bath: OilBath = {
 const load: FryLoad = { pieces: 10, pieceMm2: 11_000, minutes: 5, pieceG: 34, waterShare: 0.4 };
 const fried = (over: Partial<FryLoad>, of = bath) => {
   const result = fryLoad(of, { ...load, ...over });
-  if (!result.ok) throw new Error(result.failure.message);
+  if (!result.ok) throw new Error(result.failure.code);
   return result.value;
 };
 
@@ -200,7 +199,7 @@ test("two times find what a bath holds and loses: those of a stepped balance giv
           minutesTo(100, 170, heaterW),
           minutesTo(170, 160, 0),
         );
-        if (!found.ok) throw new Error(found.failure.message);
+        if (!found.ok) throw new Error(found.failure.code);
         expect(found.value.oilJPerKgK / oilJPerKgK).toBeCloseTo(1, 2);
         expect(found.value.lossWPerK / lossWPerK).toBeCloseTo(1, 2);
       },
@@ -214,16 +213,13 @@ test("two times find what a bath holds and loses: those of a stepped balance giv
     value: { oilJPerKgK: expect.closeTo(2300, 6), lossWPerK: expect.closeTo(bath.lossWPerK, 6) },
   });
   expect(timeBath({ ...bath, heaterW: 300 })).toBeNull();
-  expect(findBath({ ...bath, oilKg: 2, heaterW: 100 }, 40, 4000)).toMatchObject({
-    ok: false,
-    failure: {
-      kind: "notOil",
-      message: expect.stringMatching(/lose 0\.0\d W\/K.* less than a pan can\. Take both/),
-    },
+  expect(refused(findBath({ ...bath, oilKg: 2, heaterW: 100 }, 40, 4000))).toMatchObject({
+    code: "notOilLoss",
+    words: expect.stringMatching(/lose 0\.0\d W\/K.* less than a pan can\. Take both/),
   });
-  expect(findBath(bath, 0.5, 60)).toMatchObject({
-    ok: false,
-    failure: { kind: "notOil", message: expect.stringMatching(/\d+ less than oil in a pan/) },
+  expect(refused(findBath(bath, 0.5, 60))).toMatchObject({
+    code: "notOilHeat",
+    words: expect.stringMatching(/\d+ less than oil in a pan/),
   });
 });
 
@@ -259,8 +255,8 @@ test("the largest load just keeps the oil hot, one more does not; more power tak
 });
 
 test("a heater that cannot hold its setting is refused with what it holds", () => {
-  expect(fryLoad({ ...bath, heaterW: 400 }, load)).toMatchObject({
-    ok: false,
-    failure: { kind: "neverHot", message: expect.stringContaining("143 °C at most, 37 below 180") },
+  expect(refused(fryLoad({ ...bath, heaterW: 400 }, load))).toMatchObject({
+    code: "neverHot",
+    words: expect.stringContaining("143 °C at most, 37 below 180"),
   });
 });

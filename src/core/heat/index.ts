@@ -12,15 +12,7 @@ export {
   type ReadinessRequest,
   type WorkingWindow,
 } from "./readiness";
-export {
-  fitSurface,
-  scaleBake,
-  type BakeAir,
-  type Baked,
-  type BakeScale,
-  type BakeScaleFault,
-  type KnownBake,
-} from "./bakeScale";
+export { fitSurface, scaleBake, type BakeAir, type Baked, type BakeScale, type KnownBake } from "./bakeScale";
 export { convertBake, ovenKindFacts, ovenKinds, type OvenKind } from "./ovenKind";
 export { findHeater } from "./heater";
 export { findFilm, readFilmCore, tabulateCooling, tabulateFilm, type FilmTable } from "./film";
@@ -39,6 +31,6 @@ export {
   type FryLoad,
   type Frying,
   type OilBath,
-  type OilFault,
   type OilMoment,
 } from "./oil";
+export type { BakeFailure, OilFailure } from "./heatFailure";

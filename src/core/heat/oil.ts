@@ -1,5 +1,6 @@
 import { requireNotNegative, requirePositive, requireThat } from "../require";
-import { fail, ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
+import type { OilFailure } from "./heatFailure";
 
 /** A pan or fryer of oil. */
 export interface OilBath {
@@ -40,11 +41,6 @@ export interface Frying {
   readonly moments: readonly OilMoment[];
 }
 
-export interface OilFault {
-  readonly kind: "neverHot" | "notOil";
-  readonly message: string;
-}
-
 /** Of frying oils near 180 °C, J/kg K. */
 export const USUAL_OIL_J_PER_KG_K = 2300;
 /** Off the open surface and the walls of a small fryer for each kilogram of oil, W/K. */
@@ -77,16 +73,12 @@ const MOST_PIECES = 500;
  * pieces. Uptake ends where a piece has no water left to boil.
  * @throws {RangeError} If a quantity is not above 0.
  */
-export function fryLoad(bath: OilBath, load: FryLoad): Result<Frying, OilFault> {
+export function fryLoad(bath: OilBath, load: FryLoad): Result<Frying, OilFailure> {
   check(bath, load);
   const steadyC = findSteadyC(bath);
   if (steadyC <= bath.setC) {
-    return fail({
-      kind: "neverHot",
-      message:
-        `A heater of ${bath.heaterW} W holds ${bath.oilKg} kg of oil at ${Math.round(steadyC)} °C at most, ` +
-        `${Math.ceil(bath.setC - steadyC)} below ${bath.setC}. Fry in less oil, or at a stronger fire.`,
-    });
+    const { heaterW, oilKg, setC } = bath;
+    return fail(because("neverHot", { heaterW, oilKg, steadyC, setC }));
   }
   const frying = fryPath(bath, load.pieces * load.pieceMm2);
   const mostWaterG = load.pieceG * load.waterShare;
@@ -182,7 +174,7 @@ export function findBath(
   { oilKg, heaterW, roomC }: Pick<OilBath, "oilKg" | "heaterW" | "roomC">,
   warmMin: number,
   coolMin: number,
-): Result<Pick<OilBath, "oilJPerKgK" | "lossWPerK">, OilFault> {
+): Result<Pick<OilBath, "oilJPerKgK" | "lossWPerK">, OilFailure> {
   requirePositive("oilKg", oilKg);
   requirePositive("heaterW", heaterW);
   requirePositive("warmMin", warmMin);
@@ -193,19 +185,14 @@ export function findBath(
   const endC = (to * warmed - from) / (warmed - 1);
   const lossWPerK = heaterW / (endC - roomC);
   const oilJPerKgK = (lossWPerK * 60) / perMin / oilKg;
-  const again = `Take both times again, and see that ${heaterW} W is what the heater draws.`;
-  const stray = (value: number, least: number, most: number, digits: number) =>
-    value < least ? `${(least - value).toFixed(digits)} less` : `${(value - most).toFixed(digits)} more`;
-  if (oilJPerKgK < LEAST_J_PER_KG_K || oilJPerKgK > MOST_J_PER_KG_K) {
-    const by = stray(oilJPerKgK, LEAST_J_PER_KG_K, MOST_J_PER_KG_K, 0);
-    const found = `These two times make ${Math.round(oilJPerKgK)} J/kg K of ${oilKg} kg of oil`;
-    return fail({ kind: "notOil", message: `${found}, ${by} than oil in a pan can have. ${again}` });
+  const [jPerKgK, wPerKgK] = [oilJPerKgK, lossWPerK / oilKg];
+  if (jPerKgK < LEAST_J_PER_KG_K || jPerKgK > MOST_J_PER_KG_K) {
+    const [least, most] = [LEAST_J_PER_KG_K, MOST_J_PER_KG_K];
+    return fail(because("notOilHeat", { jPerKgK, least, most, oilKg, heaterW }));
   }
-  const perKg = lossWPerK / oilKg;
-  if (perKg < LEAST_W_PER_KG_K || perKg > MOST_W_PER_KG_K) {
-    const by = stray(perKg, LEAST_W_PER_KG_K, MOST_W_PER_KG_K, 2);
-    const found = `These two times make it lose ${perKg.toFixed(2)} W/K for each kilogram of oil`;
-    return fail({ kind: "notOil", message: `${found}, ${by} than a pan can. ${again}` });
+  if (wPerKgK < LEAST_W_PER_KG_K || wPerKgK > MOST_W_PER_KG_K) {
+    const [least, most] = [LEAST_W_PER_KG_K, MOST_W_PER_KG_K];
+    return fail(because("notOilLoss", { wPerKgK, least, most, heaterW }));
   }
   return ok({ oilJPerKgK, lossWPerK });
 }

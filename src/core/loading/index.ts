@@ -1,1 +1,1 @@
-export { loadTrays, type OvenLoad, type TrayFault, type TrayLoading, type TrayRequest } from "./loadTrays";
+export { loadTrays, type OvenLoad, type TrayFailure, type TrayLoading, type TrayRequest } from "./loadTrays";

@@ -1,5 +1,7 @@
 import fc from "fast-check";
 import { loadTrays, type TrayRequest } from ".";
+import { sayFailure } from "../words";
+import { refused } from "../words/__tests__/refused";
 
 const request: TrayRequest = {
   pieces: 50,
@@ -23,7 +25,7 @@ test("no piece is lost or baked twice, no tray or load is overfull", () => {
   fc.assert(
     fc.property(fc.integer({ min: 1, max: 900 }), fc.integer({ min: 1, max: 6 }), (pieces, traysPerLoad) => {
       const loading = loadTrays({ ...request, pieces, traysPerLoad });
-      if (!loading.ok) throw new Error(loading.failure.message);
+      if (!loading.ok) throw new Error(loading.failure.code);
       const { loads, perTray } = loading.value;
       const trays = loads.flatMap((load) => load.trays);
       expect(trays.reduce((sum, n) => sum + n, 0)).toBe(pieces);
@@ -35,9 +37,8 @@ test("no piece is lost or baked twice, no tray or load is overfull", () => {
 });
 
 test("a piece larger than the tray is refused", () => {
-  expect(loadTrays({ ...request, footprint: { widthMm: 700, heightMm: 500 } })).toMatchObject({
-    ok: false,
-    failure: { kind: "tooLargeForTray" },
+  expect(refused(loadTrays({ ...request, footprint: { widthMm: 700, heightMm: 500 } }))).toMatchObject({
+    code: "tooLargeForTray",
   });
 });
 
@@ -56,7 +57,7 @@ test("no pieces are no loads; moulds that are fewer than a load holds bound it",
 
 test("what does not fit is told with its size, the room round it and what to do", () => {
   const loading = loadTrays({ ...request, footprint: { widthMm: 700.2, heightMm: 500 } });
-  expect(!loading.ok && loading.failure.message).toBe(
+  expect(!loading.ok && sayFailure(loading.failure)).toBe(
     "Not one piece of 701 × 500 mm fits the tray with 20 mm round it. Bring the pieces closer or take a larger tray in Kit.",
   );
 });

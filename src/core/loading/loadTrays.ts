@@ -1,5 +1,5 @@
 import { requireThat } from "../require";
-import { fail, ok, type Result } from "../result";
+import { because, fail, ok, type Failure, type Result } from "../result";
 import { layOutRows, type Layout } from "../cutting";
 import type { BoxMm } from "../shape";
 
@@ -28,10 +28,11 @@ export interface TrayLoading {
   readonly loads: readonly OvenLoad[];
 }
 
-export interface TrayFault {
-  readonly kind: "tooLargeForTray";
-  readonly message: string;
-}
+/** Not one piece lies on the tray. */
+export type TrayFailure = Failure<
+  "tooLargeForTray",
+  { readonly widthMm: number; readonly depthMm: number; readonly spacingMm: number }
+>;
 
 /** Clear rim all round a tray: half a spacing, so that pieces on neighbouring trays do not meet either. */
 const RIM_SHARE_OF_SPACING = 0.5;
@@ -41,7 +42,7 @@ const RIM_SHARE_OF_SPACING = 0.5;
  * @returns The loading, or why not one piece fits.
  * @throws {RangeError} If a count is not a whole number: ≥ 0 of pieces, ≥ 1 of trays and moulds.
  */
-export function loadTrays(request: TrayRequest): Result<TrayLoading, TrayFault> {
+export function loadTrays(request: TrayRequest): Result<TrayLoading, TrayFailure> {
   const { pieces, footprint, spacingMm, tray, traysPerLoad, mostPerLoad } = request;
   requireThat("pieces", pieces, Number.isInteger(pieces) && pieces >= 0, "a whole number ≥ 0");
   requireThat(
@@ -65,8 +66,8 @@ export function loadTrays(request: TrayRequest): Result<TrayLoading, TrayFault> 
     mayTurn: true,
   });
   if (!layout.ok) {
-    const message = `Not one piece of ${Math.ceil(footprint.widthMm)} × ${Math.ceil(footprint.heightMm)} mm fits the tray with ${spacingMm} mm round it. Bring the pieces closer or take a larger tray in Kit.`;
-    return fail({ kind: "tooLargeForTray", message });
+    const [widthMm, depthMm] = [footprint.widthMm, footprint.heightMm];
+    return fail(because("tooLargeForTray", { widthMm, depthMm, spacingMm }));
   }
   const perTray = layout.value.count;
   const loads = splitInto(pieces, Math.min(perTray * traysPerLoad, mostPerLoad ?? Infinity)).map((count) => ({

@@ -81,17 +81,15 @@ export { shapePiece, type ShapedPiece } from "./piece/shapePiece";
 export { type ShapeContext } from "./piece/shapeContext";
 export type { HandOperation, HandWork, PieceWorks } from "./piece/handWork";
 export {
-  describeBatchFault,
   divideBatch,
   listFollows,
   type BatchDivision,
-  type BatchFault,
   type BatchRequest,
   type BatchShare,
   type DividedBatch,
-  type Follows,
   type LayerOver,
 } from "./ask/divideBatch";
+export { sayBatchFailure, type BatchFailure, type Follows } from "./ask/batchFailure";
 export { findMixedG } from "./batch/findMixedG";
 export { listMends, type PieceMend } from "./ask/mends";
 export { listSchools, type School, type SchoolFacts, type SchoolOption } from "./ask/schools";

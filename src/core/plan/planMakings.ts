@@ -60,10 +60,10 @@ export function planMakings(written: DayBook): DayMakings {
   for (const [piece, orders] of groupOrders(book)) {
     const makings = findMakings(book, piece, kit, analyses);
     if (!makings.ok) {
-      problems.push(makings.problem);
+      problems.push(makings.failure);
       continue;
     }
-    const draft = draftPiece(makings.makings, orders, larder.takePieces, context);
+    const draft = draftPiece(makings.value, orders, larder.takePieces, context);
     if (!draft.ok) problems.push(draft.failure);
     else pieceDrafts.push(draft.value);
   }

@@ -1,4 +1,4 @@
-export { computeSeal, type Seal, type SealFault, type SealRequest } from "./seal";
+export { computeSeal, type Seal, type SealDoubt, type SealRequest } from "./seal";
 export { crimpIds, findCrimp, type Crimp, type CrimpId } from "./crimps";
 export { glueIds, glues, type Glue, type GlueId } from "./glue";
 export {

@@ -12,20 +12,23 @@ import {
   ventKinds,
   type HoldFacts,
 } from ".";
+import { sayFailure } from "../words";
 
 const seam = { seamMm: 183, marginMm: 13, crimp: "rope", glue: "water" } as const;
 
 test("a rope's pleats follow from the seam, seconds and glue from them", () => {
   const seal = computeSeal(seam);
-  expect(seal).toMatchObject({ marks: 19, fault: null });
+  expect(seal).toMatchObject({ marks: 19, doubt: null });
   expect(seal.secondsPerPiece).toBeCloseTo(4 + 0.183 * 10 + 19 * 0.9, 9);
   expect(seal.glueG).toBeCloseTo(0.183 * 4, 9);
   expect(computeSeal({ ...seam, glue: "none" }).glueG).toBe(0);
 });
 
 test("a margin narrower than the crimp needs is said to the millimetre, and not where it is enough", () => {
-  expect(computeSeal({ ...seam, marginMm: 9.5 }).fault?.message).toContain("2.5 mm short");
-  expect(computeSeal({ ...seam, marginMm: 12 }).fault).toBeNull();
+  const { doubt } = computeSeal({ ...seam, marginMm: 9.5 });
+  expect(doubt?.figures).toMatchObject({ needsMm: 12, marginMm: 9.5, shortMm: 2.5 });
+  expect(sayFailure(doubt!)).toContain("2.5 mm short");
+  expect(computeSeal({ ...seam, marginMm: 12 }).doubt).toBeNull();
 });
 
 test("a press is quicker than a fork along the same seam", () => {

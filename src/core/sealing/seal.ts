@@ -1,11 +1,13 @@
 import { requirePositive } from "../require";
+import { because, type Failure } from "../result";
 import { findCrimp, type Crimp, type CrimpId } from "./crimps";
 import { gluePerPiece, type Glue, type GlueId } from "./glue";
 
-export interface SealFault {
-  readonly kind: "marginTooNarrow";
-  readonly message: string;
-}
+/** A rim too narrow for its crimp: the seal is made and may not hold. */
+export type SealDoubt = Failure<
+  "marginTooNarrow",
+  { readonly crimp: string; readonly needsMm: number; readonly marginMm: number; readonly shortMm: number }
+>;
 
 export interface Seal {
   readonly crimp: Crimp;
@@ -15,8 +17,8 @@ export interface Seal {
   readonly marks: number;
   readonly secondsPerPiece: number;
   readonly glueG: number;
-  /** The margin is too narrow for this crimp: by how much, and what would mend it. */
-  readonly fault: SealFault | null;
+  /** The margin is too narrow for this crimp; null where it is not. */
+  readonly doubt: SealDoubt | null;
 }
 
 export interface SealRequest {
@@ -44,14 +46,13 @@ export function computeSeal({ seamMm, marginMm, crimp: crimpId, glue: glueId }: 
     marks,
     secondsPerPiece: CLOSE_SECONDS + seconds + marks * crimp.secondsPerMark,
     glueG: massG,
-    fault:
+    doubt:
       shortMm > 0
-        ? {
-            kind: "marginTooNarrow",
-            message:
-              `${crimp.name} needs ${crimp.needsMarginMm} mm of clean rim; the margin is ${marginMm} mm, ` +
-              `${Number(shortMm.toFixed(1))} mm short. Widen the margin or choose another crimp.`,
-          }
+        ? because("marginTooNarrow", {
+            crimp: crimp.name,
+            needsMm: crimp.needsMarginMm,
+            ...{ marginMm, shortMm },
+          })
         : null,
   };
 }

@@ -21,7 +21,8 @@ export {
   type Polygon,
 } from "./polygon";
 export { doOverlap, findSharedMm } from "./overlap";
-export { MAX_PATH_CHARACTERS, parsePath, type PathFault } from "./parsePath";
+export { MAX_PATH_CHARACTERS, parsePath } from "./parsePath";
+export type { PathFailure } from "./pathFailure";
 export {
   computeSheetAreaMm2,
   roundSheetFor,

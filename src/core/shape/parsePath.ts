@@ -1,5 +1,6 @@
 import svgpath from "svgpath";
-import { fail, ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
+import type { PathFailure } from "./pathFailure";
 import {
   areaMm2OfPolygon,
   boxOfPolygon,
@@ -8,11 +9,6 @@ import {
   type Point,
   type Polygon,
 } from "./polygon";
-
-export interface PathFault {
-  readonly kind: "tooLong" | "unreadable" | "empty" | "several" | "open" | "crossing" | "size" | "tooFine";
-  readonly message: string;
-}
 
 /** Longest path text read: some fifty pages of figures, far beyond any cutter. */
 export const MAX_PATH_CHARACTERS = 200_000;
@@ -29,63 +25,37 @@ const MOST_MM = 1500;
 /**
  * The outline of SVG path data in millimetres (every command of SVG 1.1; curves become straight pieces that stray
  * less than 0.1 mm), centred.
- * @param text - The `d` attribute. @returns The corners, or what is wrong with it and what would mend it.
+ * @param text - The `d` attribute. @returns The corners, or what is wrong with it.
  */
-export function parsePath(text: string): Result<Polygon, PathFault> {
-  if (text.length > MAX_PATH_CHARACTERS) {
-    return fault(
-      "tooLong",
-      `This outline is ${text.length.toLocaleString("en")} characters long, the most is ` +
-        `${MAX_PATH_CHARACTERS.toLocaleString("en")}. Simplify it in the drawing program.`,
-    );
-  }
+export function parsePath(text: string): Result<Polygon, PathFailure> {
+  if (text.length > MAX_PATH_CHARACTERS)
+    return fail(because("pathTooLong", { characters: text.length, most: MAX_PATH_CHARACTERS }));
   // Its types leave out the fault that it reports.
   const path: ReturnType<typeof svgpath> & { readonly err?: string } = svgpath(text.trim());
-  if (path.err)
-    return fault("unreadable", `This is not SVG path data: ${path.err.replace(/^SvgPath: /, "")}.`);
+  if (path.err) return fail(because("pathUnreadable", { reported: path.err.replace(/^SvgPath: /, "") }));
   const lines = flatten(path.abs().unarc().unshort());
   const drawn = lines.filter(({ points }) => points.length > 1);
   const [line, second] = drawn;
-  if (!line) return fault("empty", "This path draws nothing. Export one closed outline.");
-  if (second) {
-    return fault(
-      "several",
-      `This path holds ${drawn.length} separate lines; a cutter has one. Export the outer one alone.`,
-    );
-  }
+  if (!line) return fail(because("pathEmpty", {}));
+  if (second) return fail(because("severalLines", { lines: drawn.length }));
   const [first, last] = [line.points[0], line.points.at(-1)];
   const openMm = first && last ? Math.hypot(first[0] - last[0], first[1] - last[1]) : 0;
-  if (!line.isClosed && openMm > CLOSES_WITHIN_MM) {
-    return fault("open", `This outline is open: its ends are ${openMm.toFixed(1)} mm apart. Close the path.`);
-  }
+  if (!line.isClosed && openMm > CLOSES_WITHIN_MM) return fail(because("pathOpen", { openMm }));
   const corners = simplify(openMm <= CLOSES_WITHIN_MM ? line.points.slice(0, -1) : line.points);
-  if (corners.length < 3) return fault("empty", "This outline encloses nothing. Draw a closed shape.");
+  if (corners.length < 3) return fail(because("pathEnclosesNothing", {}));
   return checkCorners(corners);
 }
 
-function checkCorners(corners: Polygon): Result<Polygon, PathFault> {
+function checkCorners(corners: Polygon): Result<Polygon, PathFailure> {
   const { widthMm, heightMm } = boxOfPolygon(corners);
-  const size = `${widthMm.toFixed(1)} × ${heightMm.toFixed(1)} mm`;
-  if (Math.max(widthMm, heightMm) > MOST_MM || Math.min(widthMm, heightMm) < LEAST_MM) {
-    return fault(
-      "size",
-      `This outline is ${size}; a cut is between ${LEAST_MM} and ${MOST_MM} mm. The numbers are read as millimetres.`,
-    );
-  }
-  if (corners.length > MAX_CORNERS) {
-    return fault(
-      "tooFine",
-      `This outline has ${corners.length} corners, the most is ${MAX_CORNERS}. Simplify it.`,
-    );
-  }
-  if (crossesItself(corners) || areaMm2OfPolygon(corners) < LEAST_MM ** 2 / 4) {
-    return fault("crossing", "This outline crosses itself. A cutter cannot: pull the loop apart.");
-  }
+  if (Math.max(widthMm, heightMm) > MOST_MM || Math.min(widthMm, heightMm) < LEAST_MM)
+    return fail(because("outlineSize", { widthMm, heightMm, leastMm: LEAST_MM, mostMm: MOST_MM }));
+  if (corners.length > MAX_CORNERS)
+    return fail(because("outlineTooFine", { corners: corners.length, most: MAX_CORNERS }));
+  if (crossesItself(corners) || areaMm2OfPolygon(corners) < LEAST_MM ** 2 / 4)
+    return fail(because("outlineCrosses", {}));
   return ok(centrePolygon(corners));
 }
-
-const fault = (kind: PathFault["kind"], message: string): Result<Polygon, PathFault> =>
-  fail({ kind, message });
 
 interface Line {
   readonly points: Point[];

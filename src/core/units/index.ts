@@ -26,3 +26,4 @@ export {
   formatNumber,
   formatScale,
 } from "./format";
+export type { ParseFailure } from "./parseFailure";

@@ -1,5 +1,6 @@
-import { fail, ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
 import { parseAmount } from "./parseAmount";
+import type { ParseFailure } from "./parseFailure";
 
 /** Kinds of oven that need different settings for the same bake. */
 export type OvenAir = "still" | "fan" | "hotAir";
@@ -30,16 +31,16 @@ const gasMarksC: ReadonlyMap<string, number> = new Map([
 
 /**
  * Reads an oven setting: `350F`, `180 °C`, `180 °C fan`, `gas 6`, `gas mark ½`, or a bare number in °C.
- * @returns The setting, or a sentence saying what would be understood.
+ * @returns The setting, or why it is none.
  */
-export function parseOvenSetting(text: string): Result<OvenSetting, string> {
+export function parseOvenSetting(text: string): Result<OvenSetting, ParseFailure> {
   const shown = text.trim();
   const lower = shown.toLowerCase();
   const gas = /^gas(?:\s*mark)?\s*(\S+)$/.exec(lower);
   if (gas) {
     const setC = gasMarksC.get(gas[1] ?? "");
     return setC === undefined
-      ? fail(`“${shown.slice(0, 16)}” is no gas mark: they run from ¼ to 9.`)
+      ? fail(because("noGasMark", { shown: shown.slice(0, 16) }))
       : ok({ text: shown, setC, air: "still" });
   }
   const air: OvenAir = /\b(fan|convection)\b/.test(lower)

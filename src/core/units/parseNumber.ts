@@ -1,5 +1,6 @@
 import Fraction from "fraction.js";
-import { fail, ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
+import type { ParseFailure } from "./parseFailure";
 
 const vulgarFractions: Record<string, string> = {
   "½": "1/2",
@@ -25,17 +26,14 @@ const MAX_NUMBER_CHARACTERS = 24;
 
 /**
  * Reads a number as people write it: `3`, `1.5`, `1,5`, `1/2`, `1 1/2`, `2-1/4`, `½`, `1½`, `1⁄8`, `-4`.
- * @returns The value, or a sentence that says why it is none. `1,000` is refused: it could mean 1 or 1000.
+ * @returns The value, or why it is none. `1,000` is refused: it could mean 1 or 1000.
  */
-export function parseNumber(text: string): Result<number, string> {
+export function parseNumber(text: string): Result<number, ParseFailure> {
   const shown = text.trim();
-  if (shown === "") return fail("Enter a number.");
-  if (shown.length > MAX_NUMBER_CHARACTERS) return fail(`“${shown.slice(0, 12)}…” is too long for a number.`);
-  if (/^\d{1,3},\d{3}$/.test(shown)) {
-    return fail(
-      `“${shown}” could be ${shown.replace(",", "")} or ${shown.replace(",", ".")}: write one of them.`,
-    );
-  }
+  if (shown === "") return fail(because("noNumberTyped", {}));
+  if (shown.length > MAX_NUMBER_CHARACTERS)
+    return fail(because("numberTooLong", { shown: `${shown.slice(0, 12)}…` }));
+  if (/^\d{1,3},\d{3}$/.test(shown)) return fail(because("doubtfulComma", { shown }));
   const plain = shown
     .replace(/[−–]/g, "-")
     .replace("⁄", "/")
@@ -45,7 +43,7 @@ export function parseNumber(text: string): Result<number, string> {
     .trim()
     .replace(/\s+/g, " ");
   if (!/^-?(\d+(\.\d+)?|\.\d+|\d+ \d+\/\d+|\d+\/\d+)$/.test(plain))
-    return fail(`“${shown}” is not a number.`);
-  if (/\/0+$/.test(plain)) return fail(`“${shown}” divides by zero.`);
+    return fail(because("notANumber", { shown }));
+  if (/\/0+$/.test(plain)) return fail(because("dividesByZero", { shown }));
   return ok(new Fraction(plain).valueOf());
 }

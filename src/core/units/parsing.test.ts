@@ -1,12 +1,13 @@
+import { sayFailure } from "../words";
 import { parseClock, parseNumber } from ".";
 
 const numberOf = (text: string) => {
   const parsed = parseNumber(text);
-  return parsed.ok ? parsed.value : parsed.failure;
+  return parsed.ok ? parsed.value : sayFailure(parsed.failure);
 };
 const clockOf = (text: string) => {
   const parsed = parseClock(text);
-  return parsed.ok ? parsed.value : parsed.failure;
+  return parsed.ok ? parsed.value : sayFailure(parsed.failure);
 };
 
 test.each([

@@ -1,4 +1,5 @@
-import { fail, ok, type Result } from "../result";
+import { because, fail, ok, type Result } from "../result";
+import type { ParseFailure } from "./parseFailure";
 import { parseNumber } from "./parseNumber";
 import { findUnit, listUnits, type MeasureSystem, type Unit } from "./unitTable";
 
@@ -36,11 +37,11 @@ const TO_TASTE = /[,\s]*\b(to taste|as needed|as required|for dusting|for rollin
 /**
  * Finds how much at the beginning of a line (`1½ c flour`), or at its end (`flour 200 g`, `salt to taste`).
  * A second measure of the same amount in brackets, `200 g (7 oz)`, is dropped: the first one counts.
- * @returns The quantity with the rest of the text; or a sentence saying what could not be read.
+ * @returns The quantity with the rest of the text; or what could not be read.
  */
-export function findQuantity(text: string, system: MeasureSystem): Result<FoundQuantity, string> {
+export function findQuantity(text: string, system: MeasureSystem): Result<FoundQuantity, ParseFailure> {
   const line = text.trim().replace(/\s+/g, " ");
-  if (line === "") return fail("Enter an amount.");
+  if (line === "") return fail(because("noAmountTyped", {}));
   if (TO_TASTE.test(line)) {
     const taste = line.replace(TO_TASTE, "").replace(/^[,\s]+/, "");
     if (!/\d/.test(taste)) return ok({ quantity: { kind: "toTaste" }, rest: taste });
@@ -54,10 +55,10 @@ export function findQuantity(text: string, system: MeasureSystem): Result<FoundQ
     const before = line.slice(0, match.index).replace(/[\s,:–-]+$/, "");
     if (atEnd?.ok && atEnd.value.rest === "" && before !== "") return ok({ ...atEnd.value, rest: before });
   }
-  return fail(`“${line.slice(0, 32)}” has no amount in it.`);
+  return fail(because("noAmountIn", { shown: line.slice(0, 32) }));
 }
 
-function readAtStart(line: string, system: MeasureSystem): Result<FoundQuantity, string> | null {
+function readAtStart(line: string, system: MeasureSystem): Result<FoundQuantity, ParseFailure> | null {
   const one = ONE.exec(line);
   const match = QUANTITY.exec(one ? `1 ${line.slice(one[0].length)}` : line);
   if (!match) return null;
@@ -67,8 +68,7 @@ function readAtStart(line: string, system: MeasureSystem): Result<FoundQuantity,
   if (!low.ok) return low;
   const high = highText === undefined ? low : parseNumber(tidy(highText));
   if (!high.ok) return high;
-  if (high.value < low.value)
-    return fail(`“${highText}” is less than “${lowText}”: write the smaller amount first.`);
+  if (high.value < low.value) return fail(because("rangeFalls", { low: lowText, high: highText ?? lowText }));
   const after = source.slice(whole.length);
   const { unit, rest } = splitUnitWord(after, system);
   const about = aboutText !== undefined;

@@ -21,6 +21,7 @@ import {
   type OvenScale,
   type Quantity,
 } from ".";
+import { refused } from "../words/__tests__/refused";
 
 const mass = { dimension: "mass", system: "metric", bareUnit: "g" } as const;
 const length = { dimension: "length", system: "metric", bareUnit: "mm" } as const;
@@ -42,7 +43,7 @@ test.each([
 
 test.each(["", "flour", "1/0", "1//2", "1 2", "1,000", "9".repeat(40), "1e5", "Infinity"])(
   "%p is refused as a number",
-  (text) => expect(parseNumber(text)).toEqual({ ok: false, failure: expect.stringMatching(/\S/) }),
+  (text) => expect(refused(parseNumber(text))).toMatchObject({ words: expect.stringMatching(/\S/) }),
 );
 
 test.each([
@@ -70,7 +71,7 @@ test.each([
   ["", mass, "Enter an amount"],
   ["butter", mass, "no number"],
 ])("%p is refused with a reason", (text, rule, reason) =>
-  expect(parseAmount(text, rule)).toEqual({ ok: false, failure: expect.stringContaining(reason) }),
+  expect(refused(parseAmount(text, rule))).toMatchObject({ words: expect.stringContaining(reason) }),
 );
 
 test("every unit reads back what it was told in each of its spellings", () => {
@@ -166,18 +167,17 @@ test.each([
 );
 
 test("what is no amount is refused with a reason", () => {
-  expect([
-    findQuantity("", "us"),
-    findQuantity("butter", "us"),
-    findQuantity("8–6 tbsp water", "us"),
-  ]).toEqual([
-    { ok: false, failure: "Enter an amount." },
-    { ok: false, failure: "“butter” has no amount in it." },
-    { ok: false, failure: "“6” is less than “8”: write the smaller amount first." },
+  const said = ["", "butter", "8–6 tbsp water"].map((text) => refused(findQuantity(text, "us"))?.words);
+  expect(said).toEqual([
+    "Enter an amount.",
+    "“butter” has no amount in it.",
+    "“6” is less than “8”: write the smaller amount first.",
   ]);
   const fan = parseOvenSetting("180 fan");
   expect(fan.ok && toStillC(fan.value)).toBe(200);
-  expect(parseOvenSetting("gas 12")).toEqual({ ok: false, failure: expect.stringContaining("from ¼ to 9") });
+  expect(refused(parseOvenSetting("gas 12"))).toMatchObject({
+    words: expect.stringContaining("from ¼ to 9"),
+  });
 });
 
 test("an oven is read in the kitchen's own marks, and a five of Fahrenheit comes back as itself", () => {

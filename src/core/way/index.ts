@@ -28,7 +28,8 @@ export {
   type UnmouldWindow,
 } from "./readWay";
 export { listStretches, type Stretch, type StretchWait } from "./stretches";
-export { checkWay, describeWayFault, MOST_STEPS, type WayFault, type WayFacts } from "./checkWay";
+export { checkWay, MOST_STEPS, type WayFacts } from "./checkWay";
+export type { WayFailure } from "./wayFailure";
 export {
   addFigure,
   dropFigure,

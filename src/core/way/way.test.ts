@@ -1,9 +1,9 @@
 import fc from "fast-check";
+import { because } from "../result";
 import type { PieceForm } from "../forming";
 import {
   checkWay,
   createWay,
-  describeWayFault,
   factsOf,
   findChillMin,
   findCoolMin,
@@ -26,6 +26,7 @@ import {
   type StepKind,
   type Way,
 } from ".";
+import { sayFailure } from "../words";
 
 const mould = { kind: "round", axes: [{ baseMm: 60, rimMm: 75 }], depthMm: 25, fluteMm: 0 } as const;
 const forms: readonly PieceForm[] = [
@@ -95,11 +96,11 @@ describe("an order that cannot be", () => {
 
   it("is refused with the step that has to come first", () => {
     const lined = createWay([["fill"], ["line"], bake(200, 20), ["setOut"]]);
-    expect(faultsOf(lined, open)).toContainEqual({ code: "tooEarly", later: "fill", earlier: "line" });
+    expect(faultsOf(lined, open)).toContainEqual(because("tooEarly", { later: "fill", earlier: "line" }));
     const glazed = createWay([["fill"], ["close"], ["glaze"], bake(200, 20), ["setOut"]]);
-    expect(faultsOf(glazed)).toContainEqual({ code: "tooEarly", later: "glaze", earlier: "bake" });
+    expect(faultsOf(glazed)).toContainEqual(because("tooEarly", { later: "glaze", earlier: "bake" }));
     const empty = createWay([["close"], ["fill"], bake(200, 20), ["setOut"]]);
-    expect(faultsOf(empty)).toContainEqual({ code: "tooEarly", later: "close", earlier: "fill" });
+    expect(faultsOf(empty)).toContainEqual(because("tooEarly", { later: "close", earlier: "fill" }));
   });
 
   it.each([
@@ -113,14 +114,14 @@ describe("an order that cannot be", () => {
     const faults = faultsOf(createWay(steps));
     const fault = faults.find((each) => each.code === code);
     expect(fault).toBeDefined();
-    expect(describeWayFault(fault!)).toMatch(/\.$/);
+    expect(sayFailure(fault!)).toMatch(/\.$/);
   });
 
   it("lets an open shell go empty, and no closed piece", () => {
     const empty = (form: PieceForm, shape: readonly (readonly [StepKind])[]) =>
       faultsOf(createWay([...shape, bake(190, 20), ["setOut"]]), form);
     expect(empty(open, [["line"]])).toEqual([]);
-    expect(empty(moon, [["close"]])).toContainEqual({ code: "missing", step: "fill" });
+    expect(empty(moon, [["close"]])).toContainEqual(because("missing", { step: "fill" }));
   });
 
   it("is found wherever a step of a whole way is taken to", () => {

@@ -4,10 +4,10 @@ import { useState } from "react";
 import { useRouter } from "next/navigation";
 import type { Formula } from "@/core/formula";
 import {
-  describeBatchFault,
+  sayBatchFailure,
   findMixedG,
   listFollows,
-  type BatchFault,
+  type BatchFailure,
   type BatchRequest,
   type DividedBatch,
   type Piece,
@@ -53,7 +53,7 @@ export function BatchPage() {
   const piece = book.pieces.find(({ id }) => id === wish.pieceId) ?? first;
   const set = (fields: Partial<Wish>) => setWish({ ...wish, ...fields });
   const request = piece ? toRequest(wish, piece, book.formulas) : null;
-  const { answer, isBusy, fault } = useLatest<DivisionRequest, Result<DividedBatch, BatchFault>>(
+  const { answer, isBusy, fault } = useLatest<DivisionRequest, Result<DividedBatch, BatchFailure>>(
     request && { book, request },
     createDivisionClient,
   );
@@ -75,7 +75,7 @@ export function BatchPage() {
             <Divided batch={answer.output.value} request={answer.input.request} dueMin={wish.dueMin} />
           ) : (
             <p role="alert" className="rounded-lg border-l-4 border-error bg-base-200 px-3 py-2 text-lg">
-              {describeBatchFault(answer.output.failure)}
+              {sayBatchFailure(answer.output.failure)}
             </p>
           )}
         </div>

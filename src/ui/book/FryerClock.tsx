@@ -4,6 +4,7 @@ import { useState } from "react";
 import { findBath, timeBath, TWO_TIMES_C } from "@/core/heat";
 import type { Fryer } from "@/core/plan";
 import { formatNumber } from "@/core/units";
+import { sayFailure } from "@/core/words";
 import { fryerLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { Dial } from "../controls/Dial";
@@ -61,7 +62,7 @@ export function FryerClock({ fryer, onFound }: Props) {
           </>
         ) : (
           <p role="alert" className="rounded-lg border-2 border-error p-3">
-            {found.failure.message}
+            {sayFailure(found.failure)}
           </p>
         )}
       </div>

@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, render, screen, within } from "@testing-library/react";
+import { nativeDialogs } from "../shell/__tests__/nativeDialogs";
 import { CopiesPage, type CopyShown } from "./CopiesPage";
 
 const refresh = jest.fn();
@@ -24,12 +25,7 @@ let answers: Record<string, { ok: boolean; body: unknown }> = {};
 beforeEach(() => {
   [asked, answers] = [[], {}];
   refresh.mockClear();
-  HTMLDialogElement.prototype.showModal = function show(this: HTMLDialogElement) {
-    this.open = true;
-  };
-  HTMLDialogElement.prototype.close = function close(this: HTMLDialogElement) {
-    this.open = false;
-  };
+  nativeDialogs();
   globalThis.fetch = jest.fn((path: string, init: { method?: string; body?: unknown }) => {
     asked.push([path, init.method, init.body]);
     const answer = answers[path.split("?")[0]!] ?? { ok: true, body: {} };

@@ -2,6 +2,7 @@
 
 import { useId, useState, type ChangeEvent } from "react";
 import { describeOutline, MAX_PATH_CHARACTERS, parsePath, type Outline } from "@/core/shape";
+import { sayFailure } from "@/core/words";
 import { OutlineDials } from "../controls/OutlineDials";
 import { Select, toOptions } from "../controls/Select";
 import { OutlineIcon } from "../drawings/OutlineShape";
@@ -47,7 +48,7 @@ function PathField({ onChange }: { readonly onChange: (outline: Outline) => void
   const read = (typed: string) => {
     setText(typed.slice(0, MAX_PATH_CHARACTERS));
     const corners = parsePath(typed);
-    setFault(corners.ok ? null : corners.failure.message);
+    setFault(corners.ok ? null : sayFailure(corners.failure));
     if (corners.ok) onChange({ kind: "path", corners: corners.value });
   };
   const readFile = async (event: ChangeEvent<HTMLInputElement>) => {

@@ -1,10 +1,17 @@
 "use client";
 
 import { useState, type ReactNode } from "react";
-import { toLaidParts, type LaidParts, type LayoutMode, type PartsRequest } from "@/core/cutting";
+import {
+  toLaidParts,
+  type LaidParts,
+  type LayoutMode,
+  type PartsRequest,
+  type PartsFailure,
+} from "@/core/cutting";
 import type { Result } from "@/core/result";
 import { describeOutline, describeSheet, type BoxMm, type Outline, type SheetShape } from "@/core/shape";
 import { formatDuration, formatNumber } from "@/core/units";
+import { sayFailure } from "@/core/words";
 import { pieceLimits, sheetLimits } from "@/schemas/limits";
 import { createPartsClient } from "@/workers/createCutClient";
 import { useBench } from "../bench/BenchProvider";
@@ -54,7 +61,10 @@ export function SheetPage() {
     ...(takesSecond && secondId !== NONE ? [{ outline: find(secondId), ratio: 1 }] : []),
   ];
   const request: PartsRequest = { mode, sheet, outlines, webMm, marginMm, mayTurn, seed: SEED };
-  const { answer, fault } = useLatest<PartsRequest, Result<LaidParts, string>>(request, createPartsClient);
+  const { answer, fault } = useLatest<PartsRequest, Result<LaidParts, PartsFailure>>(
+    request,
+    createPartsClient,
+  );
   const laid = answer?.output;
   const laidParts = laid?.ok ? laid.value : null;
   // A search answers the sheet it was started for, and no other.
@@ -98,7 +108,7 @@ export function SheetPage() {
           )}
           {laid && !laid.ok && (
             <p className="rounded-lg border-2 border-error bg-base-100 p-3" role="alert">
-              {laid.failure}
+              {sayFailure(laid.failure)}
             </p>
           )}
           <div className="grid min-h-0 flex-1 gap-4 md:grid-cols-[minmax(0,1fr)_240px]">

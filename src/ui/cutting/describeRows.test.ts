@@ -10,7 +10,7 @@ const rowsOn = (diameterMm: number, sheet: SheetShape) => {
     marginMm: 0,
     mayTurn: true,
   });
-  if (!layout.ok) throw new Error(layout.failure.message);
+  if (!layout.ok) throw new Error(layout.failure.code);
   return describeRows(layout.value.pattern);
 };
 

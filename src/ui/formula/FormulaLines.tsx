@@ -12,6 +12,8 @@ import {
   type KitchenRule,
 } from "@/core/formula";
 import { formatMass, formatMoney, formatNumber } from "@/core/units";
+import { fail } from "@/core/result";
+import { sayFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { formulaLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
@@ -30,10 +32,10 @@ export interface FormulaEditProps {
 /** What a line weighs, or why that cannot be known. */
 function weigh(amountText: string, name: string, ingredientId: string | null, rule: KitchenRule) {
   const weighed = weighAmount(amountText, name, ingredientId, rule);
-  if (!weighed.ok) return weighed;
+  if (!weighed.ok) return fail(sayFailure(weighed.failure));
   const { massG, mostG } = weighed.value;
   const fault = describeLimitFault(mostG ?? massG, formulaLimits.lineMassG);
-  return fault ? ({ ok: false, failure: fault } as const) : weighed;
+  return fault ? fail(fault) : weighed;
 }
 
 const COLUMNS =

@@ -3,6 +3,7 @@
 import { useState } from "react";
 import { computeTotalG, computeYieldShare, isEgg, scaleBy, type Formula, type ScaleBy } from "@/core/formula";
 import { formatCount, formatMass, formatNumber, parseAmount, parseNumber } from "@/core/units";
+import { sayFailure } from "@/core/words";
 import { useBench } from "../bench/BenchProvider";
 import { useKitchenRule } from "../bench/useKitchenRule";
 import { useWeighing } from "../mix/useWeighing";
@@ -39,7 +40,7 @@ export function FormulaScale({ formula }: { readonly formula: Formula }) {
   });
   const target = readTarget(by, typed[by], lineId, perPieceG);
   const scaled = "fault" in target ? null : scaleBy(formula, target.by, eggSize);
-  const fault = "fault" in target ? target.fault : scaled?.ok === false ? scaled.failure : null;
+  const fault = "fault" in target ? target.fault : scaled?.ok === false ? sayFailure(scaled.failure) : null;
   const hasEggs = formula.lines.some(({ ingredientId }) => isEgg(ingredientId));
   const choices = (Object.keys(titles) as By[]).filter(
     (each) => (each !== "wholeEggs" || hasEggs) && (each !== "pieces" || perPieceG > 0),
@@ -142,13 +143,13 @@ function readTarget(
 ): { readonly by: ScaleBy } | { readonly fault: string } {
   if (by === "pieces") {
     const pieces = parseNumber(text);
-    if (!pieces.ok) return { fault: pieces.failure };
+    if (!pieces.ok) return { fault: sayFailure(pieces.failure) };
     if (!Number.isInteger(pieces.value) || pieces.value < 1 || pieces.value > 10_000)
       return { fault: `“${text}” pieces cannot be made: use a whole number from 1 to 10000.` };
     return { by: { by, pieces: pieces.value, perPieceG } };
   }
   const amount = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });
-  if (!amount.ok) return { fault: amount.failure };
+  if (!amount.ok) return { fault: sayFailure(amount.failure) };
   const massG = amount.value.value;
   if (!(massG >= 1 && massG <= 1_000_000)) return { fault: "Use 1 g to 1000 kg." };
   return by === "ingredient" ? { by: { by, lineId, massG } } : { by: { by, usableG: massG } };

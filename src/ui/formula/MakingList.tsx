@@ -5,7 +5,6 @@ import { useState } from "react";
 import {
   checkMaking,
   createMakingStep,
-  describeMakingFault,
   factsOfMaking,
   makingKinds,
   MOST_MAKING_STEPS,
@@ -17,6 +16,7 @@ import {
   type MakingStep,
 } from "@/core/formula";
 import { formatDuration } from "@/core/units";
+import { sayFailure } from "@/core/words";
 import { formulaLimits, MAX_NAME_CHARACTERS } from "@/schemas/limits";
 import { createId } from "../bench/createId";
 import { Dial } from "../controls/Dial";
@@ -34,7 +34,7 @@ export function MakingList({ filling, save }: Props) {
   const [fault, setFault] = useState<string | null>(null);
   const change = (next: Making) => {
     const [found] = checkMaking(next);
-    setFault(found ? describeMakingFault(found) : null);
+    setFault(found ? sayFailure(found) : null);
     if (!found) save({ ...filling, making: next });
   };
   const move = (from: number, to: number) => {

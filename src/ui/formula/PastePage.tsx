@@ -6,6 +6,7 @@ import { useEffect, useState } from "react";
 import { SURE, type Formula, type ParsedFormula, type ParsedLine } from "@/core/formula";
 import type { Result } from "@/core/result";
 import { formatCount, formatMass, formatNumber, parseAmount } from "@/core/units";
+import { sayFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import {
   formulaLimits,
@@ -139,12 +140,12 @@ export function PastePage() {
                       onGive={(grams) => setGiven({ ...given, [line.text]: grams })}
                     />
                   ))}
-                  {parsed.unread.map(({ text: row, fault }) => (
+                  {parsed.unread.map(({ text: row, why }) => (
                     <li key={row} className="flex gap-2 border-t border-base-300 py-1.5">
                       <CircleX size={22} className="mt-0.5 shrink-0 text-error" aria-label="not read" />
                       <span>
                         {row}
-                        <span className="block text-sm text-error">{fault} It is left out.</span>
+                        <span className="block text-sm text-error">{sayFailure(why)} It is left out.</span>
                       </span>
                     </li>
                   ))}
@@ -290,7 +291,7 @@ function PastedLine({
 
 function readGrams(text: string): { readonly massG: number } | { readonly fault: string } {
   const amount = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });
-  if (!amount.ok) return { fault: amount.failure };
+  if (!amount.ok) return { fault: sayFailure(amount.failure) };
   const fault = describeLimitFault(amount.value.value, formulaLimits.lineMassG);
   return fault ? { fault } : { massG: amount.value.value };
 }

@@ -11,6 +11,7 @@ import {
 } from "@/core/heat";
 import { toFryLoad } from "@/core/plan";
 import { formatDuration, formatMass, formatNumber } from "@/core/units";
+import { sayFailure } from "@/core/words";
 import type { Limit } from "@/schemas/limits";
 import { Dial } from "../controls/Dial";
 import { Fact } from "../controls/Fact";
@@ -101,7 +102,7 @@ export function FryFace({ piece, shaped, baked, book, tabs }: FaceProps) {
             </>
           ) : (
             <p role="alert" className="rounded-lg border-2 border-error p-3">
-              {fried.failure.message}
+              {sayFailure(fried.failure)}
             </p>
           )}
           <ul className="list-disc rounded-lg border border-base-300 p-3 pl-7 text-sm">

@@ -6,6 +6,7 @@ import { useState } from "react";
 import { convertBake, ovenKindFacts, ovenKinds, type OvenKind } from "@/core/heat";
 import { toKnownBake } from "@/core/plan";
 import { formatDuration, formatNumber } from "@/core/units";
+import { sayFailure } from "@/core/words";
 import { pieceLimits, type Limit } from "@/schemas/limits";
 import { createBakeClient } from "@/workers/createHeatClient";
 import { usePicked } from "../bench/BenchProvider";
@@ -56,7 +57,7 @@ export function ScaleFace({ piece, shaped, baked, book, tabs }: FaceProps) {
           </p>
           {(fault ?? (output && !output.ok)) && (
             <p role="alert" className="rounded-lg border-2 border-error p-3">
-              {output && !output.ok ? output.failure.message : `${fault ?? ""} Reload the page.`}
+              {output && !output.ok ? sayFailure(output.failure) : `${fault ?? ""} Reload the page.`}
             </p>
           )}
           {scaled && converted && (

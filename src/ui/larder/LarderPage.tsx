@@ -12,6 +12,7 @@ import {
   type LarderKind,
 } from "@/core/plan";
 import { formatCount, formatMass, parseAmount, parseNumber } from "@/core/units";
+import { sayFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { larderLimits } from "@/schemas/limits";
 import { usePicked } from "../bench/BenchProvider";
@@ -182,7 +183,7 @@ function NewItem() {
       : parseNumber(amount);
     const value = parsed.ok ? (typeof parsed.value === "number" ? parsed.value : parsed.value.value) : 0;
     const problem = !parsed.ok
-      ? parsed.failure
+      ? sayFailure(parsed.failure)
       : value <= 0
         ? "Enter more than nothing."
         : !isMass(kind) && !Number.isInteger(value)

@@ -6,6 +6,7 @@ import { useState } from "react";
 import { findLiquidLine, type WeighStep } from "@/core/formula";
 import type { DayBatch, LiquidAim } from "@/core/plan";
 import { formatCount, formatMass, formatNumber, formatScale, parseAmount } from "@/core/units";
+import { sayFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { weighingLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
@@ -195,7 +196,9 @@ function LiquidByDegrees({ day: { formula, batch, liquidAim } }: { readonly day:
         value={formatNumber(addedG, 1)}
         check={(text) => {
           const amount = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });
-          return amount.ok ? describeLimitFault(amount.value.value, weighingLimits.tookG) : amount.failure;
+          return amount.ok
+            ? describeLimitFault(amount.value.value, weighingLimits.tookG)
+            : sayFailure(amount.failure);
         }}
         onCommit={(text) => {
           const amount = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });

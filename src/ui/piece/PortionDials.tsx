@@ -4,6 +4,7 @@ import { parsePortion } from "@/core/filling";
 import { isFilledLevel } from "@/core/forming";
 import type { Piece } from "@/core/plan";
 import { formatMass, formatNumber } from "@/core/units";
+import { sayFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { pieceLimits } from "@/schemas/limits";
 import { usePicked } from "../bench/BenchProvider";
@@ -21,7 +22,7 @@ export function PortionDials(props: { readonly piece: Piece }) {
   const gPerMl = book.formulas.find(({ id }) => id === piece.fillingId)?.densityGPerMl ?? 1;
   const read = (text: string) => {
     const parsed = parsePortion(text, gPerMl, book.kitchen.system);
-    if (!parsed.ok) return { fault: parsed.failure };
+    if (!parsed.ok) return { fault: sayFailure(parsed.failure) };
     const massG = Number(parsed.value.toFixed(1));
     const fault = describeLimitFault(massG, pieceLimits.portionG);
     return fault ? { fault } : { massG };

@@ -4,6 +4,7 @@ import userEvent from "@testing-library/user-event";
 import { createStore } from "zustand/vanilla";
 import type { Bell, RunSheet } from "@/core/run";
 import type { RunAnswer } from "@/workers/createRunClient";
+import { nativeDialogs } from "../shell/__tests__/nativeDialogs";
 import { jobSheet } from "./__tests__/jobSheet";
 import { BellBanner } from "./BellBanner";
 import { formatLeft } from "./countDown";
@@ -14,15 +15,7 @@ import { WentWrong } from "./WentWrong";
 
 jest.mock("./useReadings", () => ({ useReadings: () => ({ placed: [], past: new Map() }) }));
 
-// The browser's own dialog is not in jsdom.
-beforeAll(() => {
-  HTMLDialogElement.prototype.showModal = function (this: HTMLDialogElement) {
-    this.open = true;
-  };
-  HTMLDialogElement.prototype.close = function (this: HTMLDialogElement) {
-    this.open = false;
-  };
-});
+beforeAll(nativeDialogs);
 
 /** A screen that stands at a minute, and writes down what happens. */
 function openScreen(

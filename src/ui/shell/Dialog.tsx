@@ -1,7 +1,7 @@
 "use client";
 
 import { X } from "lucide-react";
-import { useEffect, useRef, type ReactNode } from "react";
+import { useLayoutEffect, useRef, type ReactNode } from "react";
 
 interface Props {
   readonly open: boolean;
@@ -12,10 +12,13 @@ interface Props {
   readonly children: ReactNode;
 }
 
-/** The browser's own modal dialog: focus stays inside, Escape closes. */
+/**
+ * The browser's own modal dialog: focus stays inside, Escape closes. It opens with the commit that asks for it: a press
+ * that came between would be lost, or taken away again by the first focus.
+ */
 export function Dialog({ open, onClose, title, side = false, children }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (open && !dialog.current?.open) {
       dialog.current?.showModal();
       // The browser would give the focus to the cross that closes.
@@ -24,7 +27,13 @@ export function Dialog({ open, onClose, title, side = false, children }: Props) 
     if (!open && dialog.current?.open) dialog.current.close();
   }, [open]);
   return (
-    <dialog ref={dialog} className={`modal ${side ? "modal-end" : ""}`} onClose={onClose} aria-label={title}>
+    <dialog
+      ref={dialog}
+      className={`modal ${side ? "modal-end" : ""}`}
+      // The browser tells of a closing later: by then it may have been asked for from outside, or be open again.
+      onClose={({ currentTarget }) => open && !currentTarget.open && onClose()}
+      aria-label={title}
+    >
       {open && (
         // Its own ink: it may be opened from a bar whose letters are light.
         <div className={`modal-box text-base-content ${side ? "w-[min(92vw,26rem)]" : "max-w-xl"}`}>

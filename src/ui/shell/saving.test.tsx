@@ -6,19 +6,12 @@ import { createBenchStore, type BenchStore } from "../bench/benchStore";
 import { BenchContext } from "../bench/BenchProvider";
 import { createTestServer, type TestServer } from "../bench/__tests__/testServer";
 import { findRecord } from "@/schemas/recordTable";
+import { nativeDialogs } from "./__tests__/nativeDialogs";
 import { ConflictDialog } from "./ConflictDialog";
 import { Notices } from "./Notices";
 import { SaveMark } from "./SaveMark";
 
-beforeAll(() => {
-  // jsdom knows the element and not its dialogs.
-  HTMLDialogElement.prototype.showModal = function show(this: HTMLDialogElement) {
-    this.open = true;
-  };
-  HTMLDialogElement.prototype.close = function close(this: HTMLDialogElement) {
-    this.open = false;
-  };
-});
+beforeAll(nativeDialogs);
 
 function openStore(server: TestServer, isUp: () => boolean = () => true): BenchStore {
   let ids = 0;

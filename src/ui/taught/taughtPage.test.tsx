@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, render, screen, within } from "@testing-library/react";
 import type { LeftOutFigures, PieceNow, RecordRow, TaughtHabit } from "@/core/run";
+import { nativeDialogs } from "../shell/__tests__/nativeDialogs";
 import { jobSheet } from "../run/__tests__/jobSheet";
 import { NextStrip, type NextOutlook } from "./NextDay";
 import type { KindScore } from "./Scores";
@@ -175,7 +176,7 @@ test("a day of which nothing is known yet says what it waits for", () => {
 test("what is far out is asked about; left out with a word, job by job; taken in again by taking that back", () => {
   const { rerender } = render(show({ taught: [{ ...oven, points: [point(80, true)] }] }));
   expect(screen.getByText(/\+80 °C: far from all before/)).toBeTruthy();
-  HTMLDialogElement.prototype.showModal = jest.fn();
+  nativeDialogs();
   fireEvent.click(screen.getByRole("button", { name: "Stone oven, off its setting: taken. Leave it out" }));
   fireEvent.change(screen.getByLabelText("Why"), { target: { value: " the door stood open " } });
   fireEvent.submit(screen.getByLabelText("Why"));
@@ -228,7 +229,7 @@ test("what hardly moved stands folded, unless it did not hold", () => {
 });
 
 test("of several lots one alone is left out; of none nothing is", () => {
-  HTMLDialogElement.prototype.showModal = jest.fn();
+  nativeDialogs();
   render(show());
   fireEvent.click(screen.getByRole("button", { name: /taken. Leave it out/ }));
   const lots = screen.getByRole("group", { name: "Which lots", hidden: true });

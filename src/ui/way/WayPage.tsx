@@ -17,7 +17,6 @@ import type { Piece } from "@/core/plan";
 import {
   addFigure,
   checkWay,
-  describeWayFault,
   dropFigure,
   factsOf,
   findReadyWay,
@@ -28,6 +27,7 @@ import {
   type StepKind,
   type Way,
 } from "@/core/way";
+import { sayFailure } from "@/core/words";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { StationLayout } from "../controls/StationLayout";
@@ -60,9 +60,9 @@ function WayEditor({ piece }: { readonly piece: Piece }) {
   /** Takes a change, unless that brings an order that cannot be. */
   const take = (fields: Partial<Piece>): boolean => {
     const next = { ...piece, ...fields };
-    const old = checkWay(way, piece).map(describeWayFault);
+    const old = checkWay(way, piece).map(sayFailure);
     const fault = checkWay(settleWay(next.way, next), next)
-      .map(describeWayFault)
+      .map(sayFailure)
       .find((words) => !old.includes(words));
     setRefusal(fault ?? null);
     if (!fault) editPiece(fields);

@@ -2,14 +2,7 @@ import fc from "fast-check";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { computeAreaMm2 } from "../../shape";
-import {
-  describeBatchFault,
-  divideBatch,
-  findMixedG,
-  planDay,
-  type BatchRequest,
-  type DividedBatch,
-} from "..";
+import { sayBatchFailure, divideBatch, findMixedG, planDay, type BatchRequest, type DividedBatch } from "..";
 
 const monday = toDayBook(listDemoRecords(), "2026-11-30", null)!;
 const gPerMl = (id: string) => monday.formulas.find((formula) => formula.id === id)!.densityGPerMl;
@@ -25,7 +18,7 @@ const ask = (over: Partial<BatchRequest>) =>
   });
 function divided(over: Partial<BatchRequest>): DividedBatch {
   const answer = ask(over);
-  if (!answer.ok) throw new Error(describeBatchFault(answer.failure));
+  if (!answer.ok) throw new Error(sayBatchFailure(answer.failure));
   return answer.value;
 }
 
@@ -149,14 +142,14 @@ test("the filling's batch is divided evenly, and too much of it is told as over"
 });
 
 test.each<[string, Partial<BatchRequest>, string]>([
-  ["no such piece", { pieceId: "gone" }, "noPiece"],
-  ["not enough for one", { doughG: 20, division: { by: "each", doughG: 52 } }, "tooLittle"],
-  ["thinner than any hand rolls", { follows: "thickness", doughG: 100 }, "outOfReach"],
-  ["a round too small to close", { division: { by: "into", pieces: 200 } }, "outOfReach"],
+  ["no such piece", { pieceId: "gone" }, "noPieceToDivide"],
+  ["not enough for one", { doughG: 20, division: { by: "each", doughG: 52 } }, "tooLittleDough"],
+  ["thinner than any hand rolls", { follows: "thickness", doughG: 100 }, "massOutOfReach"],
+  ["a round too small to close", { division: { by: "into", pieces: 200 } }, "massOutOfReach"],
 ])("%s is refused with figures", (_, over, code) => {
   const answer = ask(over);
   expect(answer).toMatchObject({ ok: false, failure: { code } });
-  if (!answer.ok) expect(describeBatchFault(answer.failure)).toMatch(/\d+ g|Choose/);
+  if (!answer.ok) expect(sayBatchFailure(answer.failure)).toMatch(/\d+ g|Choose/);
 });
 
 test("so much jam over the batch: each layer is as high as its share, and the day needs just that", () => {
@@ -186,9 +179,12 @@ test("more jam than lies under the filling is refused, with what would do", () =
   const layers = [{ fillingId: "quince-jam", massG: 20_000 }];
   const answer = ask({ pieceId: "tahini-tartlet", division: { by: "sets", each: 1, others: [] }, layers });
   if (answer.ok) throw new Error("20 kg went into a few tartlets");
-  expect(answer.failure).toMatchObject({ code: "layerTooHigh", name: "Quince jam", wantedG: 20_000 });
-  const { mostG } = answer.failure as { mostG: number };
-  expect(describeBatchFault(answer.failure)).toMatch(
+  expect(answer.failure).toMatchObject({
+    code: "layerTooHeavy",
+    figures: { filling: "Quince jam", wantedG: 20_000 },
+  });
+  const { mostG } = answer.failure.figures as { mostG: number };
+  expect(sayBatchFailure(answer.failure)).toMatch(
     /20 kg of Quince jam is .* more than lies under .* Take .*, or divide/,
   );
   expect(

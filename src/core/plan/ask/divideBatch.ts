@@ -2,14 +2,13 @@ import { findFormulas } from "../piece/findFormulas";
 import { hasGrain, type Dough } from "../../formula";
 import { findLining, LINING_TRIM_MM, PUCK_PROUD_MM, type PieceForm } from "../../forming";
 import { rollsRound, type CutAim } from "../../cutting";
-import { fail, ok, type Result } from "../../result";
-import { formatMass } from "../../units";
+import { because, fail, ok, type Result } from "../../result";
 import { scaleOutline, type Outline } from "../../shape";
 import type { DayBook, Order, Piece } from "../book/book";
 import { planMakings } from "../planMakings";
-import { sayProblem } from "../result/problem";
 import { shapePiece, type ShapedPiece } from "../piece/shapePiece";
 import { toShapeContext } from "../piece/shapeContext";
+import type { BatchFailure, Follows } from "./batchFailure";
 
 /** How a batch of dough is divided. */
 export type BatchDivision =
@@ -24,9 +23,6 @@ export interface BatchShare {
   readonly pieceId: string;
   readonly each: number;
 }
-
-/** What gives way so that a blank weighs what it shall: how large it is cut, or how thick it is rolled. */
-export type Follows = "size" | "thickness";
 
 export interface BatchRequest {
   readonly pieceId: string;
@@ -60,21 +56,6 @@ export interface DividedBatch {
   readonly fillingUsedG: number;
 }
 
-/** Why a batch cannot be divided so; its words are `describeBatchFault`. */
-export type BatchFault =
-  | { readonly code: "noPiece" }
-  | { readonly code: "tooLittle"; readonly doughG: number; readonly eachG: number }
-  /** No size or thickness that can be made comes to the mass; the nearest that can is told. */
-  | {
-      readonly code: "outOfReach";
-      readonly follows: Follows;
-      readonly wantedG: number;
-      readonly nearestG: number;
-    }
-  /** So much of a layer leaves no room, or is more than there is a level for. */
-  | { readonly code: "layerTooHigh"; readonly name: string; readonly wantedG: number; readonly mostG: number }
-  | { readonly code: "cannotBeMade"; readonly why: string };
-
 /** A cut is held to half a millimetre, a rolling pin to a tenth. */
 const CUT_STEP_MM = 0.5;
 const ROLL_STEP_MM = 0.1;
@@ -105,14 +86,14 @@ export const listFollows = ({ kind }: PieceForm): readonly Follows[] =>
  * A batch first: this dough into so many, as many as weigh so much, or as many as it gives; its filling divided evenly.
  * Pure; the book's own orders, larder and log do not count.
  */
-export function divideBatch(book: DayBook, request: BatchRequest): Result<DividedBatch, BatchFault> {
+export function divideBatch(book: DayBook, request: BatchRequest): Result<DividedBatch, BatchFailure> {
   const found = book.pieces.find(({ id }) => id === request.pieceId);
   const { dough, filling } = found ? findFormulas(found, book.formulas) : { dough: null, filling: null };
-  if (!found || !dough || !filling) return fail({ code: "noPiece" });
+  if (!found || !dough || !filling) return fail(because("noPieceToDivide", {}));
   const context = toShapeContext(book);
   const shape = (tried: Piece) => shapePiece(tried, dough, filling, context);
   const asSet = shape(found);
-  if (!asSet.ok) return fail({ code: "cannotBeMade", why: sayProblem(asSet.failure) });
+  if (!asSet.ok) return fail(because("cannotBeMade", { why: asSet.failure }));
   const piece = { ...found, spares: 0, cutAim: findAim(found, asSet.value, dough) };
   const { division, doughG, fillingG } = request;
   const others = division.by === "sets" ? division.others : [];
@@ -140,7 +121,7 @@ export function divideBatch(book: DayBook, request: BatchRequest): Result<Divide
   const blankG = blankOf(shape(sized.value)) ?? Infinity;
   const count =
     division.by === "into" ? division.pieces : findMost(doughG, blankG, each, (n) => needG(sized.value, n));
-  if (count < 1) return fail({ code: "tooLittle", doughG, eachG: blankG * each });
+  if (count < 1) return fail(because("tooLittleDough", { doughG, eachG: blankG * each }));
 
   const spread = spreadLayers(
     sized.value,
@@ -150,13 +131,14 @@ export function divideBatch(book: DayBook, request: BatchRequest): Result<Divide
   if (!spread.ok) {
     const { fillingId, wantedG, mostG } = spread.failure;
     const name = book.formulas.find(({ id }) => id === fillingId)?.name ?? fillingId;
-    return fail({ code: "layerTooHigh", name, wantedG: wantedG * count, mostG: mostG * count });
+    const [ofAllG, mostOfAllG] = [wantedG * count, mostG * count];
+    return fail(because("layerTooHeavy", { filling: name, wantedG: ofAllG, mostG: mostOfAllG }));
   }
   const filled = { ...spread.value, portionG: fillingG === null ? piece.portionG : fillingG / count };
   const shaped = shape(filled);
-  if (!shaped.ok) return fail({ code: "cannotBeMade", why: sayProblem(shaped.failure) });
+  if (!shaped.ok) return fail(because("cannotBeMade", { why: shaped.failure }));
   const doughUsedG = needG(filled, count);
-  if (doughUsedG === null) return fail({ code: "cannotBeMade", why: "Its blanks cannot be cut." });
+  if (doughUsedG === null) return fail(because("blanksNotCut", {}));
   return ok({
     piece: filled,
     shaped: shaped.value,
@@ -172,31 +154,6 @@ export function divideBatch(book: DayBook, request: BatchRequest): Result<Divide
       0,
     ),
   });
-}
-
-/** A fault in words, with what would mend it. */
-export function describeBatchFault(fault: BatchFault): string {
-  switch (fault.code) {
-    case "noPiece":
-      return "Choose a piece with a dough and a filling.";
-    case "tooLittle":
-      return (
-        `${formatMass(fault.doughG)} of dough gives none of ${formatMass(fault.eachG)}: ` +
-        `${formatMass(fault.eachG - fault.doughG)} short. Take a larger batch or a smaller piece.`
-      );
-    case "outOfReach":
-      return (
-        `No ${fault.follows === "size" ? "size" : "thickness that is rolled by hand"} comes to ${formatMass(fault.wantedG)}: ` +
-        `the nearest is ${formatMass(fault.nearestG)}. Divide it into ${fault.nearestG < fault.wantedG ? "more" : "fewer"}.`
-      );
-    case "layerTooHigh":
-      return (
-        `${formatMass(fault.wantedG)} of ${fault.name} is ${formatMass(fault.wantedG - fault.mostG)} more than lies under ` +
-        `the filling. Take ${formatMass(fault.mostG)}, or divide the dough into more.`
-      );
-    case "cannotBeMade":
-      return fault.why;
-  }
 }
 
 const blankOf = (shaped: Result<ShapedPiece, unknown>): number | null =>
@@ -256,7 +213,7 @@ function resize(
   follows: Follows,
   wantedG: number,
   weigh: (tried: Piece) => number | null,
-): Result<Piece, BatchFault> {
+): Result<Piece, BatchFailure> {
   const set = (share: number) =>
     follows === "size" ? sizeBy(piece, share) : rollTo(piece, dough, piece.thicknessMm * share);
   const [least, most] =
@@ -278,12 +235,8 @@ function resize(
   const massG = weigh(resized);
   const isAtEnd = low === least || high === most;
   if (massG !== null && !(isAtEnd && Math.abs(massG - wantedG) > wantedG * NEAR_SHARE)) return ok(resized);
-  return fail({
-    code: "outOfReach",
-    follows,
-    wantedG,
-    nearestG: massG ?? weigh(set(high)) ?? weigh(piece) ?? 0,
-  });
+  const nearestG = massG ?? weigh(set(high)) ?? weigh(piece) ?? 0;
+  return fail(because("massOutOfReach", { follows, wantedG, nearestG }));
 }
 
 function sizeBy(piece: Piece, share: number): Piece {

@@ -1,3 +1,4 @@
+import { because } from "../../result";
 import {
   divideDough,
   listPartsG,
@@ -8,16 +9,15 @@ import {
   type FormulaAnalysis,
   type Ingredient,
 } from "../../formula";
-import { formatDuration, formatMass, formatNumber } from "../../units";
 import type { DayBook } from "../book/book";
 import type { DayBatch, DayCut, PiecePlan } from "../result/dayPlan";
-import type { Problem } from "../result/problem";
 import type { PieceWork } from "../tasks/pieceWork";
 import { findThicknessFactor } from "../kit/learnedDough";
 import { findLiquidAim } from "./learnedLiquid";
 import { findPortionFactor } from "./learnedPortion";
 import { restDough } from "./restDough";
 import type { OpenLarder } from "../larder/takeFromLarder";
+import { toProblem, type Problem } from "../result/problem";
 
 export interface BatchInput {
   readonly book: DayBook;
@@ -128,17 +128,8 @@ function findSmallParts({ works }: BatchInput, { formula }: DayBatch): Problem |
   const largestG = Math.max(0, ...sheetsG);
   if (largestG <= partG + EVEN_G) return null;
   const most = Math.max(Math.floor((partG * formula.dividedCount) / largestG), 1);
-  return {
-    code: "smallParts",
-    station: "mix",
-    pieceId: null,
-    stops: false,
-    numbers: { partG, largestG, most },
-    message:
-      `${formula.name}: a part of ${formatMass(partG)} is ${formatMass(largestG - partG)} too little for its largest ` +
-      "sheet.",
-    remedy: `Divide it into ${most === 1 ? "one" : `at most ${most}`}, or roll smaller sheets.`,
-  };
+  const small = because("smallParts", { formula: formula.name, partG, largestG, most });
+  return toProblem(small, { station: "mix" });
 }
 
 /** How long each dough rests before it is rolled, by conduction: the dearest part of a batch, and no part of its mass. */
@@ -228,32 +219,18 @@ function countEnough(
 function findShortage({ formula, overG, enoughForPieces, neededG, fromLarderG }: DayBatch): Problem | null {
   if (enoughForPieces === null) return null;
   const times = (neededG - fromLarderG) / (neededG - fromLarderG + overG);
-  const mend = Number.isFinite(times)
-    ? `Mix ${formatNumber(times, 2)} times as much, or make ${enoughForPieces}.`
-    : `Mix ${formatMass(-overG)}.`;
-  return {
-    code: "shortage",
-    station: "mix",
-    pieceId: null,
-    stops: false,
-    numbers: { shortG: -overG, enoughForPieces },
-    message: `${formula.name} runs out at piece ${enoughForPieces + 1}: ${formatMass(-overG)} short.`,
-    remedy: mend,
-  };
+  const short = because("shortage", {
+    ...{ formula: formula.name, shortG: -overG, enoughForPieces },
+    times: Number.isFinite(times) ? times : null,
+  });
+  return toProblem(short, { station: "mix" });
 }
 
 function findEndlessRest({ formula, rest }: DayBatch): Problem | null {
   if (formula.kind !== "dough" || !rest || rest.modelMin !== null || formula.restWay === "minutes")
     return null;
-  return {
-    code: "endlessRest",
-    station: "mix",
-    pieceId: null,
-    stops: false,
-    numbers: { highC: formula.window.highC },
-    message: `${formula.name}: in that cold its core never comes below ${formula.window.highC} °C.`,
-    remedy:
-      `Planned with your ${formatDuration(rest.minutes)} instead; make the place colder in Kit, or the pieces ` +
-      "smaller.",
-  };
+  const endless = because("endlessRest", {
+    ...{ formula: formula.name, highC: formula.window.highC, plannedMin: rest.minutes },
+  });
+  return toProblem(endless, { station: "mix" });
 }

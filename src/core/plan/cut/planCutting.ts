@@ -1,3 +1,4 @@
+import { because } from "../../result";
 import type { PieceDraft } from "../piece/draftPiece";
 import { Budget } from "../../budget";
 import { createMemory } from "../../createMemory";
@@ -16,9 +17,9 @@ import { describeOutline } from "../../shape";
 import { formatCount, formatLength, formatMass } from "../../units";
 import type { DayBook, Piece } from "../book/book";
 import type { CutPrice, CutRole, DayCut } from "../result/dayPlan";
-import { listNumbers, type Problem } from "../result/problem";
 import type { WhyStep } from "../result/whyStep";
 import { findThicknessMm, toDemandId } from "../piece/shapePiece";
+import { toProblem, type Problem } from "../result/problem";
 
 /** Cuts of this many groups are remembered: a piece that is edited is cut anew, the day's others are not. */
 const MOST_CUTS = 64;
@@ -85,20 +86,13 @@ function planGroup(
   });
   if (!answers.ok) {
     // The others can still be cut.
-    const { demandId, message } = answers.failure;
+    const { demandId } = answers.failure.figures;
     const culprit = group.find((draft) =>
       draft.shaped.formed.blanks.some(({ role }) => toDemandId(draft.piece, role) === demandId),
     );
     if (!culprit) throw new RangeError(`planGroup: no piece has the demand ${demandId}`);
-    problems.push({
-      code: "cannotCut",
-      station: "roll",
-      pieceId: culprit.piece.id,
-      stops: true,
-      numbers: listNumbers(answers.failure),
-      message: `${culprit.piece.name}: ${message}`,
-      remedy: "",
-    });
+    const cannot = because("cannotCut", { piece: culprit.piece.name, why: answers.failure });
+    problems.push(toProblem(cannot, { station: "roll", pieceId: culprit.piece.id, stops: true }));
     return planGroup(
       book,
       id,
@@ -108,15 +102,8 @@ function planGroup(
     );
   }
   if (cutShort) {
-    problems.push({
-      code: "cutUnfinished",
-      station: "roll",
-      pieceId: piece.id,
-      stops: false,
-      numbers: {},
-      message: `${dough.name}: so many so small cuts have more sheets than there was time to weigh; the best found is shown.`,
-      remedy: "Cut fewer at a time, or set a smaller largest sheet in Kit.",
-    });
+    const unfinished = because("cutUnfinished", { dough: dough.name });
+    problems.push(toProblem(unfinished, { station: "roll", pieceId: piece.id }));
   }
   const plan = answers.value[piece.cutAim] ?? answers.value.sensible;
   return { ...shared, plan, prices: listPrices(answers.value, dough), why: explainCut(request, group, plan) };

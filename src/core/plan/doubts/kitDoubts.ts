@@ -1,11 +1,11 @@
+import { because } from "../../result";
 import type { Schedule } from "../../schedule";
-import { formatClock, formatCount, formatDuration } from "../../units";
 import type { Vessel } from "../book/book";
 import type { PiecePlan } from "../result/dayPlan";
-import type { Problem, ProblemCode, ProblemNumbers } from "../result/problem";
 import type { DraftTask } from "../tasks/draftTask";
 import { placeNames, type KitRoom } from "../kit/kitRoom";
 import { countBaskets } from "../piece/planFrying";
+import { toProblem, type Problem } from "../result/problem";
 
 /** Pins that could not be kept, jobs before anybody is there, and shelves, trays or moulds that are asked for twice. */
 export function findKitDoubts(
@@ -15,48 +15,24 @@ export function findKitDoubts(
   openMin: number,
 ): Problem[] {
   const startOf = new Map(schedule.placed.map(({ taskId, startMin }) => [taskId, startMin]));
-  const doubt = (
-    code: ProblemCode,
-    pieceId: string | null,
-    numbers: ProblemNumbers,
-    message: string,
-    remedy: string,
-  ): Problem => ({ code, station: "bake", pieceId, stops: false, numbers, message, remedy });
   const jobs = drafts.flatMap(({ schedule: { pinnedMin }, id, label, pieceId }): Problem[] => {
     const startMin = startOf.get(id) ?? openMin;
     const isOff = pinnedMin !== null && startMin !== pinnedMin;
-    if (isOff)
-      return [
-        doubt(
-          "pinOff",
-          pieceId,
-          { pinnedMin, startMin },
-          `${label} is pinned to ${formatClock(pinnedMin)} and cannot start before ${formatClock(startMin)}, ` +
-            `${formatDuration(Math.abs(startMin - pinnedMin))} off.`,
-          "Unpin it, or pin it later.",
-        ),
-      ];
+    if (isOff) {
+      const off = because("pinOff", { job: label, pinnedMin, startMin });
+      return [toProblem(off, { station: "bake", pieceId })];
+    }
     if (startMin >= openMin) return [];
-    const how = pinnedMin === null ? "has to start at" : "is pinned to";
-    return [
-      doubt(
-        "beforeOpening",
-        pieceId,
-        { startMin, openMin },
-        `${label} ${how} ${formatClock(startMin)}, ${formatDuration(openMin - startMin)} before anybody is there.`,
-        `${pinnedMin === null ? "Unpin what follows it" : "Unpin it"}, or open at ${formatClock(startMin)}.`,
-      ),
-    ];
+    const early = because("beforeOpening", {
+      ...{ job: label, isPinned: pinnedMin !== null },
+      ...{ startMin, openMin },
+    });
+    return [toProblem(early, { station: "bake", pieceId })];
   });
-  const overfull = schedule.overfull.map(({ resourceId, fromMin, toMin, over }) =>
-    doubt(
-      "kitFull",
-      null,
-      { fromMin, toMin, over },
-      `From ${formatClock(fromMin)} to ${formatClock(toMin)} ${over} too many want ${nameHeld(resourceId, kit.vessels)}.`,
-      "Add room in Kit, or make smaller lots.",
-    ),
-  );
+  const overfull = schedule.overfull.map(({ resourceId, fromMin, toMin, over }) => {
+    const held = nameHeld(resourceId, kit.vessels);
+    return toProblem(because("kitFull", { held, fromMin, toMin, over }), { station: "bake" });
+  });
   return [...jobs, ...overfull];
 }
 
@@ -78,17 +54,7 @@ export function findFreezerDoubt(lines: readonly PiecePlan[], { standing }: KitR
   );
   return room === null || trays <= room
     ? []
-    : [
-        {
-          code: "freezerFull",
-          station: "cool",
-          pieceId: null,
-          stops: false,
-          numbers: { trays, room },
-          message: `${formatCount(trays, "tray")} to freeze and room for ${room}: ${trays - room} too many.`,
-          remedy: "Freeze in two goes and bag the first, or make fewer ahead.",
-        },
-      ];
+    : [toProblem(because("freezerFull", { trays, room }), { station: "cool" })];
 }
 
 /** Oil that the day would take past its change. */
@@ -105,17 +71,13 @@ export function findOldOil(lines: readonly PiecePlan[]): Problem[] {
     return overLoads <= 0
       ? []
       : [
-          {
-            code: "oldOil",
-            station: "bake",
-            pieceId: null,
-            stops: false,
-            numbers: { usedLoads: fryer.usedLoads, baskets, overLoads },
-            message:
-              `The oil of ${fryer.name} has fried ${formatCount(fryer.usedLoads, "load")} and today adds ${baskets}: ` +
-              `${overLoads} past its change after ${fryer.changeAfterLoads}.`,
-            remedy: "Change it before today, cold.",
-          },
+          toProblem(
+            because("oldOil", {
+              ...{ fryer: fryer.name, usedLoads: fryer.usedLoads, baskets, overLoads },
+              changeAfterLoads: fryer.changeAfterLoads,
+            }),
+            { station: "bake" },
+          ),
         ];
   });
 }

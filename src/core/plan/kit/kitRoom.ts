@@ -1,9 +1,9 @@
+import { because } from "../../result";
 import type { BoxMm } from "../../shape";
-import { formatNumber } from "../../units";
 import { findHeatWay, hasStep } from "../../way";
 import type { DayBook, Fryer, Oven, Piece, Shelf, Vessel } from "../book/book";
 import { findHeatFactor, learnFryer, learnOven } from "./learnedHeat";
-import type { Problem } from "../result/problem";
+import { toProblem, type Problem } from "../result/problem";
 
 /** What the kit has room for; null where nothing of the kind is entered: then it is not counted. */
 export interface KitRoom {
@@ -40,17 +40,11 @@ export function openKit({ past, vessels, shelves, ...written }: DayBook): KitRoo
     const room = here.reduce((sum, shelf) => sum + shelf.count * countOnShelf(shelf, tray), 0);
     if (room > 0) return room;
     const [first] = here;
-    problems.push({
-      code: "noShelfRoom",
-      station: "bake",
-      pieceId: null,
-      stops: false,
-      numbers: { trayWidthMm: tray.widthMm, trayDepthMm: tray.heightMm },
-      message:
-        `No tray of ${formatNumber(tray.widthMm)} × ${formatNumber(tray.heightMm)} mm stands on ` +
-        `${first?.name ?? "the shelves"} in ${placeNames[place]}.`,
-      remedy: "Planned as if it did; correct the shelf in Kit.",
+    const none = because("noShelfRoom", {
+      ...{ shelf: first?.name ?? "the shelves", place: placeNames[place] },
+      ...{ trayWidthMm: tray.widthMm, trayDepthMm: tray.heightMm },
     });
+    problems.push(toProblem(none, { station: "bake" }));
     return null;
   };
   return {

@@ -1,8 +1,8 @@
-import { formatMass } from "../../units";
+import { because } from "../../result";
 import type { DayBook, LarderItem, LarderKind } from "../book/book";
 import type { LarderUse } from "../result/dayPlan";
-import type { Problem } from "../result/problem";
 import { listComing } from "./makeAhead";
+import { toProblem, type Problem } from "../result/problem";
 
 /** Pieces of a kind found in the larder. */
 export interface TakenPieces {
@@ -82,16 +82,9 @@ export function openLarder(book: DayBook): OpenLarder {
     },
     listUses: () => uses,
     expired,
-    problems: expired.map((item) => ({
-      code: "expired",
-      station: "mix",
-      pieceId: null,
-      stops: false,
-      numbers: { massG: item.massG, count: item.count },
-      message:
-        `${item.count > 0 ? `${item.count} of` : formatMass(item.massG)} ${nameOf(item)} in the larder ` +
-        `was to be used by ${item.useBy}: it is not planned with.`,
-      remedy: "Throw it out in Larder, or correct its date.",
-    })),
+    problems: expired.map((item) => {
+      const { massG, count, useBy } = item;
+      return toProblem(because("expired", { item: nameOf(item), massG, count, useBy }), { station: "mix" });
+    }),
   };
 }

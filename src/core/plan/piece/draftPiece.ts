@@ -2,10 +2,9 @@ import type { PieceMakings } from "./pieceMakings";
 import { listFries } from "./listFries";
 import { findHeatWay, listHeats } from "../../way";
 import { loadTrays, type TrayLoading, type TrayRequest } from "../../loading";
-import { fail, ok, type Result } from "../../result";
+import { because, fail, ok, type Result } from "../../result";
 import type { Order } from "../book/book";
 import type { PiecePlan } from "../result/dayPlan";
-import { listNumbers, type Problem, type ProblemCode, type ProblemNumbers } from "../result/problem";
 import { shapePiece, type ShapedPiece } from "./shapePiece";
 import type { ShapeContext } from "./shapeContext";
 import { setFor } from "../kit/ovenSetting";
@@ -13,6 +12,8 @@ import { findTraysPerLoad, findVessel } from "../kit/kitRoom";
 import { countAhead } from "../larder/makeAhead";
 import type { FryPlan } from "./planFrying";
 import type { TakenPieces } from "../larder/takeFromLarder";
+import { toProblem, type Problem } from "../result/problem";
+import type { ProblemFailure } from "../result/problemFailure";
 
 /** A piece that is known to be possible, before its dough is rolled. */
 export interface PieceDraft extends PieceMakings {
@@ -42,16 +43,8 @@ export function draftPiece(
   context: ShapeContext,
 ): Result<PieceDraft, Problem> {
   const { piece, dough, filling, oven, kit, book } = makings;
-  const stop = (code: ProblemCode, message: string, remedy = "", numbers: ProblemNumbers = {}) =>
-    fail({
-      code,
-      station: "bake" as const,
-      pieceId: piece.id,
-      stops: true,
-      numbers,
-      message: `${piece.name}: ${message}`,
-      remedy,
-    });
+  const stop = (failure: ProblemFailure) =>
+    fail(toProblem(failure, { station: "bake", pieceId: piece.id, stops: true }));
   const ordered = orders.reduce((sum, { count }) => sum + count, 0);
   // What is only made for another day is not baked, spares neither.
   const made = orders.length > 0 ? ordered + piece.spares : 0;
@@ -61,15 +54,13 @@ export function draftPiece(
   const settings = listHeats(piece.way).map((heat) => setFor(heat, oven).ovenC);
   const hottestC = Math.max(...settings);
   if (!isFried && hottestC > oven.maxC) {
+    const [maxC, overC] = [oven.maxC, hottestC - oven.maxC];
     return stop(
-      "ovenTooCold",
-      `${hottestC} °C is ${hottestC - oven.maxC} °C above what ${oven.name} reaches.`,
-      "Lower the heat or take another oven.",
-      { hottestC, maxC: oven.maxC, overC: hottestC - oven.maxC },
+      because("ovenTooCold", { ...{ piece: piece.name, oven: oven.name }, ...{ hottestC, maxC, overC } }),
     );
   }
   const fries = isFried ? listFries(makings, shaped.value) : ok([]);
-  if (!fries.ok) return stop("cannotFry", fries.failure);
+  if (!fries.ok) return stop(because("cannotFry", { piece: piece.name, why: fries.failure }));
   const vessel = findVessel(kit, piece);
   const request = {
     pieces: made,
@@ -83,7 +74,7 @@ export function draftPiece(
   const onTrays = loadTrays(request);
   const loading =
     onTrays.ok && fries.value[0] ? loadTrays(inBaskets(request, onTrays.value, fries.value[0])) : onTrays;
-  if (!loading.ok) return stop("cannotLoad", loading.failure.message, "", listNumbers(loading.failure));
+  if (!loading.ok) return stop(because("cannotLoad", { piece: piece.name, why: loading.failure }));
   const { frozen, shells, blanks } = takePieces(piece.id, made);
   const ahead = countAhead(book, piece.id);
   const toFill = made - frozen + ahead.frozenPieces;

@@ -1,7 +1,9 @@
 import { computeTotalG, type FormulaAnalysis } from "../../formula";
 import { findFormulas, findFilling } from "./findFormulas";
 import type { KitRoom } from "../kit/kitRoom";
-import type { Problem, ProblemCode } from "../result/problem";
+import { toProblem, type Problem } from "../result/problem";
+import type { ProblemFailure } from "../result/problemFailure";
+import { because, fail, ok, type Result } from "../../result";
 import type { PieceMakings } from "./pieceMakings";
 import type { DayBook, Piece, Order } from "../book/book";
 
@@ -21,8 +23,7 @@ export function groupOrders({ orders, pieces, ahead, day }: DayBook): Map<Piece,
 }
 
 /** All that a piece is made of, or what is missing. */
-type Makings =
-  { readonly ok: true; readonly makings: PieceMakings } | { readonly ok: false; readonly problem: Problem };
+type Makings = Result<PieceMakings, Problem>;
 
 /** What a piece's names stand for, each with something in it; the first that is missing stops it. */
 export function findMakings(
@@ -33,38 +34,19 @@ export function findMakings(
 ): Makings {
   const { formulas } = book;
   const [oven] = kit.ovens;
-  const stop = (
-    code: ProblemCode,
-    station: Problem["station"],
-    message: string,
-    remedy: string,
-  ): Makings => ({
-    ok: false,
-    problem: {
-      code,
-      station,
-      pieceId: piece.id,
-      stops: true,
-      numbers: {},
-      message: `${piece.name}: ${message}`,
-      remedy,
-    },
-  });
+  const { name } = piece;
+  const stop = (failure: ProblemFailure, station: Problem["station"]): Makings =>
+    fail(toProblem(failure, { station, pieceId: piece.id, stops: true }));
   const { dough, filling } = findFormulas(piece, formulas);
-  if (!dough) return stop("noDough", "mix", "no dough is chosen.", "Choose one in the piece.");
-  if (!filling) return stop("noFilling", "mix", "no filling is chosen.", "Choose one in the piece.");
+  if (!dough) return stop(because("noDough", { piece: name }), "mix");
+  if (!filling) return stop(because("noFilling", { piece: name }), "mix");
   const others = piece.extras.flatMap((extra) =>
     "fillingId" in extra ? (findFilling(extra.fillingId, formulas) ?? []) : [],
   );
   for (const formula of [dough, filling, ...others]) {
     if (computeTotalG(formula) <= 0)
-      return stop(
-        "emptyFormula",
-        "mix",
-        `${formula.name} has no ingredients yet.`,
-        "Add its lines in Formulas.",
-      );
+      return stop(because("emptyFormula", { piece: name, formula: formula.name }), "mix");
   }
-  if (!oven) return stop("noOven", "bake", "no oven is set up.", "Add one in Kit.");
-  return { ok: true, makings: { piece, dough, filling, oven, kit, analyses, book } };
+  if (!oven) return stop(because("noOven", { piece: name }), "bake");
+  return ok({ piece, dough, filling, oven, kit, analyses, book });
 }

@@ -1,5 +1,11 @@
-import { computePortion, dividePortion, type DividedPortion, type PortionPart } from "../../filling";
-import { formPiece, type FormedPiece, type FormRequest } from "../../forming";
+import {
+  computePortion,
+  dividePortion,
+  type DividedPortion,
+  type PortionFailure,
+  type PortionPart,
+} from "../../filling";
+import { formPiece, type FormedPiece, type FormFailure, type FormRequest } from "../../forming";
 import { ok, type Result } from "../../result";
 import type { Piece } from "../book/book";
 
@@ -33,8 +39,8 @@ export function holdFilling(
   piece: Piece,
   request: FormRequest,
   densityOf: (fillingId: string) => number | undefined,
-): Result<HeldFilling, { readonly message: string }> {
-  const hold = (tried: FormRequest): Result<HeldFilling, { readonly message: string }> => {
+): Result<HeldFilling, FormFailure | PortionFailure> {
+  const hold = (tried: FormRequest): Result<HeldFilling, FormFailure | PortionFailure> => {
     const formed = formPiece(tried);
     if (!formed.ok) return formed;
     const divided = dividePortion(formed.value, piece.fillingId, piece.extras, densityOf);

@@ -1,11 +1,11 @@
 import { findLargestLoad, fryLoad, LEAST_FRYING_C, type Baked, type FryLoad, type OilBath } from "../../heat";
 import { layOutRows } from "../../cutting";
 import type { TrayLoading } from "../../loading";
-import { fail, ok, type Result } from "../../result";
-import { formatNumber } from "../../units";
+import { because, fail, ok, type Result } from "../../result";
 import { listHeats } from "../../way";
 import type { Fryer, Piece } from "../book/book";
 import { toFryLoad } from "./knownBake";
+import type { FryFailure } from "../result/problemFailure";
 import type { ShapedPiece } from "./shapePiece";
 
 /** A piece in one fryer: how many at once, how long, and what decides it. */
@@ -43,18 +43,12 @@ export function planFrying(
   baked: Baked,
   fryer: Fryer,
   roomC: number,
-): Result<FryPlan, string> {
+): Result<FryPlan, FryFailure> {
   const heats = listHeats(piece.way);
   const oilC = heats[0]?.ovenC ?? 0;
   const minutes = heats.reduce((sum, heat) => sum + heat.minutes, 0);
-  if (oilC > fryer.maxC)
-    return fail(
-      `${oilC} °C is ${oilC - fryer.maxC} °C above what ${fryer.name} reaches. Fry cooler or in another.`,
-    );
-  if (oilC < LEAST_FRYING_C)
-    return fail(
-      `oil of ${oilC} °C is ${LEAST_FRYING_C - oilC} °C too cool: below ${LEAST_FRYING_C} °C crust soaks it up. Raise it.`,
-    );
+  if (oilC > fryer.maxC) return fail(because("fryerTooCool", { fryer: fryer.name, oilC, maxC: fryer.maxC }));
+  if (oilC < LEAST_FRYING_C) return fail(because("oilTooCool", { oilC, leastC: LEAST_FRYING_C }));
   const areaMm2 = fryer.basketWidthMm * fryer.basketDepthMm;
   const toMm = (ml: number) => (ml * 1000) / areaMm2;
   const restMm = toMm((fryer.oilKg * 1000) / OIL_G_PER_ML);
@@ -62,11 +56,9 @@ export function planFrying(
   const pieceMl = shaped.rawPieceG / baked.densityGPerMl;
   const level = Math.floor((levelMostMm - restMm) / toMm(pieceMl));
   if (level < 1) {
-    const overG = ((restMm + toMm(pieceMl) - levelMostMm) * areaMm2 * OIL_G_PER_ML) / 1000;
-    return fail(
-      `with one piece in it the oil of ${fryer.name} stands ${formatNumber(restMm + toMm(pieceMl) - levelMostMm, 1)} mm ` +
-        `above its mark. Take ${formatNumber(overG / 1000, 1)} kg out.`,
-    );
+    const overMm = restMm + toMm(pieceMl) - levelMostMm;
+    const overG = (overMm * areaMm2 * OIL_G_PER_ML) / 1000;
+    return fail(because("oilOverMark", { fryer: fryer.name, overMm, overG }));
   }
   const layout = layOutRows({
     outline: { kind: "rectangle", ...shaped.formed.footprint },
@@ -75,20 +67,17 @@ export function planFrying(
     marginMm: 0,
     mayTurn: true,
   });
-  if (!layout.ok) return fail(`not one lies flat in the basket of ${fryer.name}. Make it smaller.`);
+  if (!layout.ok) return fail(because("notInBasket", { fryer: fryer.name }));
   const bath: OilBath = { ...fryer, setC: oilC, roomC };
   const one = toFryLoad(shaped, baked, 1, minutes);
   const cold = fryLoad(bath, one);
-  if (!cold.ok) return fail(cold.failure.message);
+  if (!cold.ok) return cold;
   const most = { oil: findLargestLoad(bath, one), basket: layout.value.count, level };
   const perBasket = Math.min(most.oil, most.basket, most.level);
-  if (perBasket < 1)
-    return fail(
-      `even one cools the oil of ${fryer.name} below ${LEAST_FRYING_C} °C. Use more oil or a stronger heater.`,
-    );
+  if (perBasket < 1) return fail(because("oneCoolsOil", { fryer: fryer.name, leastC: LEAST_FRYING_C }));
   const load = { ...one, pieces: perBasket };
   const fried = fryLoad(bath, load);
-  if (!fried.ok) return fail(fried.failure.message);
+  if (!fried.ok) return fried;
   return ok({
     fryer,
     ...{ oilC, minutes, perBasket, most, bath, load },

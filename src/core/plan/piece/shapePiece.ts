@@ -14,7 +14,7 @@ import {
   type PortionPart,
 } from "../../filling";
 import { findPaceHabit } from "../../habits";
-import { fail, ok, type Result } from "../../result";
+import { because, fail, ok, type Result } from "../../result";
 import {
   computeGlaze,
   computeSeal,
@@ -26,10 +26,10 @@ import {
 import { computeAreaMm2, outerOutline } from "../../shape";
 import { findHeatWay, hasStep, isFilling, type Way } from "../../way";
 import type { Piece } from "../book/book";
-import { listNumbers, type Problem } from "../result/problem";
 import { computeHandWork, type PieceWorks } from "./handWork";
 import { holdFilling } from "./holdFilling";
 import { listThings } from "./things";
+import { toProblem, type Problem } from "../result/problem";
 
 /** One piece by itself: what it is, whatever is ordered of it. */
 export interface ShapedPiece {
@@ -95,16 +95,6 @@ export function shapePiece(piece: Piece, dough: Dough, filling: Filling, context
 }
 
 function shapeAnew(piece: Piece, dough: Dough, filling: Filling, context: ShapeContext): Shaped {
-  const stop = (failure: { readonly message: string }) =>
-    fail({
-      code: "cannotForm" as const,
-      station: "fill" as const,
-      pieceId: piece.id,
-      stops: true,
-      numbers: listNumbers(failure),
-      message: `${piece.name}: ${failure.message}`,
-      remedy: "",
-    });
   const thicknessMm = findThicknessMm(piece, dough);
   const layersMm = piece.extras.flatMap((extra) => (extra.kind === "layer" ? [extra.heightMm] : []));
   const held = holdFilling(
@@ -112,7 +102,10 @@ function shapeAnew(piece: Piece, dough: Dough, filling: Filling, context: ShapeC
     { ...piece, thicknessMm, springBackShare: dough.springBackShare, layersMm },
     (id) => findFilling(id, context.formulas)?.densityGPerMl,
   );
-  if (!held.ok) return stop(held.failure);
+  if (!held.ok) {
+    const why = because("cannotForm", { piece: piece.name, why: held.failure });
+    return fail(toProblem(why, { station: "fill", pieceId: piece.id, stops: true }));
+  }
   const { formed, plumpness } = held.value;
   const { blanks, seamMm, solids, trimMl, washMm2 } = formed;
   const { parts, inclusionsG } = emptyShell(piece.way, held.value.divided);

@@ -1,62 +1,44 @@
+import type { Failure } from "../../result";
 import type { Station } from "../../way";
+import { sayWhole, type Said } from "../../words";
+import type { ProblemFailure } from "./problemFailure";
+import { tellProblem } from "./problemWords";
 
 /** What a problem is, whatever its words: problems are compared by this and by their piece. */
-export type ProblemCode =
-  // A piece cannot be made.
-  | "noDough"
-  | "noFilling"
-  | "emptyFormula"
-  | "noOven"
-  | "ovenTooCold"
-  | "cannotFry"
-  | "cannotLoad"
-  | "cannotForm"
-  | "cannotCut"
-  // It can, at a cost.
-  | "formDoubt"
-  | "overfull"
-  | "narrowMargin"
-  | "thinSheet"
-  | "spareLoad"
-  | "cutUnfinished"
-  // What there is does not do.
-  | "shortage"
-  | "smallParts"
-  | "endlessRest"
-  | "expired"
-  | "oldOil"
-  | "noShelfRoom"
-  | "freezerFull"
-  | "kitFull"
-  // The clock.
-  | "pastPromise"
-  | "late"
-  | "longWait"
-  | "pinOff"
-  | "beforeOpening";
+export type ProblemCode = ProblemFailure["code"];
 
 /** The figures of a problem by name, each with its unit in the name: `lateMin`, `shortG`. */
 export type ProblemNumbers = Readonly<Record<string, number>>;
 
 /** Something the baker has to decide. `stops` means that the piece cannot be made as described. */
-export interface Problem {
+export interface Problem extends Said {
   readonly code: ProblemCode;
   readonly station: Station;
   readonly pieceId: string | null;
   readonly stops: boolean;
   readonly numbers: ProblemNumbers;
-  /** What is wrong and by how much. */
-  readonly message: string;
-  /** What to do about it; empty where an engine's own words in the message say it. */
-  readonly remedy: string;
+}
+
+/** A failure as something to decide: where, of which piece, and whether it stops it. */
+export function toProblem(
+  failure: ProblemFailure,
+  { station, pieceId = null, stops = false }: Pick<Problem, "station"> & Partial<Problem>,
+): Problem {
+  const numbers = listNumbers(failure.figures);
+  return { code: failure.code, station, pieceId, stops, numbers, ...tellProblem(failure) };
 }
 
 /** The whole of a problem in words. */
-export const sayProblem = ({ message, remedy }: Pick<Problem, "message" | "remedy">): string =>
-  remedy === "" ? message : `${message} ${remedy}`;
+export const sayProblem = sayWhole;
 
-/** The figures of an engine's failure. */
-export const listNumbers = (failure: object): ProblemNumbers =>
+/** The figures of a failure, and of what it comes from. */
+const listNumbers = (figures: object): ProblemNumbers =>
   Object.fromEntries(
-    Object.entries(failure).filter((entry): entry is [string, number] => typeof entry[1] === "number"),
+    Object.entries(figures).flatMap(([name, value]: [string, unknown]): [string, number][] =>
+      typeof value === "number"
+        ? [[name, value]]
+        : name === "why"
+          ? Object.entries(listNumbers((value as Failure).figures))
+          : [],
+    ),
   );

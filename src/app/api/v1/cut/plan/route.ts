@@ -1,6 +1,7 @@
 import { validateCutPlan } from "@/schemas/validate";
 import { answerByJob, calculator } from "../../../calculator";
 import { refuse } from "../../../readJson";
+import { sayFailure } from "@/core/words";
 
 /** So many cuts in; the sheets for least dough, fewest re-rolls and least time out. */
 export const POST = calculator({
@@ -9,6 +10,8 @@ export const POST = calculator({
     answerByJob("planCuts", document, document.budgetMs, (answers) =>
       answers.ok
         ? Response.json(answers.value)
-        : refuse([{ path: `demands.${answers.failure.demandId}`, message: answers.failure.message }]),
+        : refuse([
+            { path: `demands.${answers.failure.figures.demandId}`, message: sayFailure(answers.failure) },
+          ]),
     ),
 });

@@ -3,6 +3,7 @@ import { validateTemplate } from "@/schemas/validate";
 import { calculator, refuseJob } from "../../../calculator";
 import { refuse } from "../../../readJson";
 import { writeTemplate } from "../../../writeTemplate";
+import { sayFailure } from "@/core/words";
 
 /** Past its budget a search is ended after so long, ms. */
 const GRACE_MS = 5000;
@@ -14,7 +15,7 @@ export const POST = calculator({
     const done = await runJob("layOut", document, document.budgetMs + GRACE_MS);
     if (!done.ok) return refuseJob(done.failure);
     const layout = done.value;
-    if (!layout.ok) return refuse([{ path: "sheet", message: layout.failure }]);
+    if (!layout.ok) return refuse([{ path: "sheet", message: sayFailure(layout.failure) }]);
     return writeTemplate({ ...document, parts: layout.value.parts }, document);
   },
 });

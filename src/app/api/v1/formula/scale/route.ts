@@ -1,4 +1,5 @@
 import { scaleBy } from "@/core/formula";
+import { sayFailure } from "@/core/words";
 import { validateScale } from "@/schemas/calculators";
 import { calculator } from "../../../calculator";
 import { refuse } from "../../../readJson";
@@ -8,6 +9,8 @@ export const POST = calculator({
   validate: validateScale,
   answer({ formula, to, eggSize }) {
     const scaled = scaleBy(formula, to, eggSize);
-    return scaled.ok ? Response.json(scaled.value) : refuse([{ path: "to", message: scaled.failure }]);
+    return scaled.ok
+      ? Response.json(scaled.value)
+      : refuse([{ path: "to", message: sayFailure(scaled.failure) }]);
   },
 });

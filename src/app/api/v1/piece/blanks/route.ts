@@ -1,5 +1,6 @@
 import { formPiece } from "@/core/forming";
 import { computeAreaMm2, outerOutline } from "@/core/shape";
+import { sayFailure } from "@/core/words";
 import { validateBlanks } from "@/schemas/pieceCalculators";
 import { calculator } from "../../../calculator";
 import { refuse } from "../../../readJson";
@@ -10,7 +11,7 @@ export const POST = calculator({
   answer(document) {
     const { thicknessMm, densityGPerMl } = document;
     const formed = formPiece(document);
-    if (!formed.ok) return refuse([{ path: "form", message: formed.failure.message }]);
+    if (!formed.ok) return refuse([{ path: "form", message: sayFailure(formed.failure) }]);
     const toG = (mm2: number) => (mm2 * thicknessMm * densityGPerMl) / 1000;
     const blanks = formed.value.blanks.map((blank) => ({
       ...blank,

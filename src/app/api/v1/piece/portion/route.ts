@@ -1,5 +1,6 @@
 import { dividePortion } from "@/core/filling";
 import { formPiece } from "@/core/forming";
+import { sayFailure } from "@/core/words";
 import { validatePortion } from "@/schemas/pieceCalculators";
 import { calculator } from "../../../calculator";
 import { refuse } from "../../../readJson";
@@ -11,7 +12,7 @@ export const POST = calculator({
     const { extras, fillingId, fillings } = document;
     const layersMm = extras.flatMap((extra) => (extra.kind === "layer" ? [extra.heightMm] : []));
     const formed = formPiece({ ...document, layersMm });
-    if (!formed.ok) return refuse([{ path: "form", message: formed.failure.message }]);
+    if (!formed.ok) return refuse([{ path: "form", message: sayFailure(formed.failure) }]);
     const { capacityMl, mostMl, steps } = formed.value;
     const divided = dividePortion(
       formed.value,
@@ -19,7 +20,7 @@ export const POST = calculator({
       extras,
       (id) => fillings.find((filling) => filling.id === id)?.densityGPerMl,
     );
-    if (!divided.ok) return refuse([{ path: "extras", message: divided.failure.message }]);
+    if (!divided.ok) return refuse([{ path: "extras", message: sayFailure(divided.failure) }]);
     return Response.json({ capacityMl, mostMl, ...divided.value, why: steps });
   },
 });
