@@ -110,11 +110,11 @@ export { nameHeld } from "./doubts/kitDoubts";
 export { countBaskets, type FryPlan } from "./piece/planFrying";
 export {
   answerDay,
-  applyDayChange,
   type DayAnswers,
-  type DayChange,
   type DayIf,
   type DayNow,
 } from "./ask/dayIfs";
 export { answerAhead, type AheadAnswers, type AheadIf } from "./ask/aheadIfs";
 export { toBaked, toChillPiece, toCooling, toFryLoad, toKnownBake } from "./piece/knownBake";
+export { applyDayChange, type DayChange } from "./ask/dayChange";
+export { listProblemMends, type ProblemMend } from "./ask/problemMends";

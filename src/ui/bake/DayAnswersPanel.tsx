@@ -3,10 +3,10 @@
 import type { DayAnswers, DayBook, DayChange, DayIf } from "@/core/plan";
 import { createAnswersClient } from "@/workers/createPlanClient";
 import { usePicked } from "../bench/BenchProvider";
+import { toEdits } from "../bench/toEdits";
 import { useLatest } from "../bench/useLatest";
 import { DAY_QUIET_MS } from "./quiet";
 import { AnswerCard } from "./AnswerCard";
-import type { Edit } from "@/schemas/recordTable";
 
 /** What if? Each answer is a whole day planned; for a day that is late, why, and what was found to mend it. */
 export function DayAnswersPanel() {
@@ -68,15 +68,4 @@ function Answers({ ifs, now, label, onTake }: AnswersProps) {
       ))}
     </ul>
   );
-}
-
-/** An answer taken is edits like any other: undo takes it back. */
-function toEdits({ day, orders = [], ovens = [], pieces = [], vessels = [] }: DayChange): Edit[] {
-  return [
-    ...(day ? [{ kind: "day" as const, id: day.id, record: day }] : []),
-    ...orders.map((record) => ({ kind: "order" as const, id: record.id, record })),
-    ...ovens.map((record) => ({ kind: "oven" as const, id: record.id, record })),
-    ...pieces.map((record) => ({ kind: "piece" as const, id: record.id, record })),
-    ...vessels.map((record) => ({ kind: "vessel" as const, id: record.id, record })),
-  ];
 }

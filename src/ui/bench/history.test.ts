@@ -26,6 +26,22 @@ test("a drag that ends where it began leaves no step", () => {
   expect(remember(first, step({ spares: 2 }, { spares: 1 }, 100), joinChanges).past).toEqual([]);
 });
 
+test("one figure turned on is one step; another figure right after it, or a record taken out, is the next", () => {
+  let history = remember(NO_HISTORY, step({ spares: 1 }, { spares: 2 }, 0), joinChanges);
+  history = remember(history, step({ spares: 2 }, { spares: 3 }, 300), joinChanges);
+  expect(history.past.map(({ changes }) => changes[0]!.set)).toEqual([{ spares: 3 }]);
+  history = remember(history, step({ spacingMm: 20 }, { spacingMm: 30 }, 600), joinChanges);
+  expect(history.past).toHaveLength(2);
+  const gone = (id: string, atMs: number) => ({
+    changes: [toChange({ ...KEY, id }, { ...piece, id }, null)!],
+    atMs,
+  });
+  history = remember(history, gone("one", 700), joinChanges);
+  history = remember(history, gone("other", 710), joinChanges);
+  history = remember(history, { changes: [toChange(KEY, null, piece)!], atMs: 720 }, joinChanges);
+  expect(history.past).toHaveLength(5);
+});
+
 test("what another hand has set takes the steps with it that would write over it, and no others", () => {
   let history = remember(NO_HISTORY, step({ spares: 1 }, { spares: 2 }, 0), joinChanges);
   history = remember(history, step({ spacingMm: 20 }, { spacingMm: 30 }, 5000), joinChanges);

@@ -16,7 +16,7 @@ export interface History {
 
 export const NO_HISTORY: History = { past: [], future: [] };
 
-/** Edits to the same records closer than this belong to one drag and are undone together, ms. */
+/** Edits to a field of the same records closer than this belong to one drag and are undone together, ms. */
 const ONE_GESTURE_MS = 900;
 /** Steps kept for undo. */
 const MAX_STEPS = 200;
@@ -29,7 +29,7 @@ export function remember(
 ): History {
   const last = past.at(-1);
   const isOneGesture =
-    last !== undefined && step.atMs - last.atMs < ONE_GESTURE_MS && haveSameKeys(last.changes, step.changes);
+    last !== undefined && step.atMs - last.atMs < ONE_GESTURE_MS && isOneDrag(last.changes, step.changes);
   if (!isOneGesture) return { past: [...past, step].slice(-MAX_STEPS), future: [] };
   const changes = step.changes.flatMap((change) => {
     const before = last.changes.find((each) => isSameKey(each, change));
@@ -92,9 +92,15 @@ function meets({ set, was }: Change, fields: readonly string[] | null): boolean 
   return Object.keys(set).some((name) => fields.includes(name));
 }
 
-const haveSameKeys = (left: readonly Change[], right: readonly Change[]): boolean =>
+/** The same records, and a field in common in each; what is put in or taken out is a step of its own. */
+const isOneDrag = (left: readonly Change[], right: readonly Change[]): boolean =>
   left.length === right.length &&
-  left.every((change, i) => right[i] !== undefined && isSameKey(change, right[i]));
+  left.every((change, i) => {
+    const next = right[i];
+    if (!next || !isSameKey(change, next) || !change.was || !change.set || !next.set) return false;
+    const { set } = next;
+    return Object.keys(change.set).some((field) => field in set);
+  });
 
 const toEdits = (changes: readonly Change[], table: RecordTable): Edit[] =>
   changes.map((change) => {

@@ -1,20 +1,12 @@
 import { explainLateness } from "../../schedule";
 import { formatCount, formatDuration } from "../../units";
-import type { Day, DayBook, Order, Oven, Piece, Vessel } from "../book/book";
+import type { DayBook, Order, Oven, Vessel } from "../book/book";
 import type { DayPlan } from "../result/dayPlan";
 import { HANDS } from "../tasks/draftTask";
 import { nameHeld } from "../doubts/kitDoubts";
 import { toFryerId, toOvenId } from "../kit/ovenSetting";
 import { planDay } from "../planDay";
-
-/** What of the book an answer would change; what is not named stays. */
-export interface DayChange {
-  readonly day?: Day;
-  readonly orders?: readonly Order[];
-  readonly ovens?: readonly Oven[];
-  readonly pieces?: readonly Piece[];
-  readonly vessels?: readonly Vessel[];
-}
+import { applyDayChange, type DayChange } from "./dayChange";
 
 /** A day in the figures by which it is chosen. */
 export interface DayNow {
@@ -70,23 +62,6 @@ export function answerDay(book: DayBook): DayAnswers {
     if (mends.length === MOST_MENDS) break;
   }
   return { now, ifs, reasons: explainDay(plan, book.vessels), mends };
-}
-
-/** The book with an answer taken. */
-export function applyDayChange(book: DayBook, { day, orders, ovens, pieces, vessels }: DayChange): DayBook {
-  const replace = <T extends { readonly id: string }>(all: readonly T[], changed: readonly T[] = []): T[] => {
-    const byId = new Map(changed.map((each) => [each.id, each]));
-    const known = new Set(all.map(({ id }) => id));
-    return [...all.map((each) => byId.get(each.id) ?? each), ...changed.filter(({ id }) => !known.has(id))];
-  };
-  return {
-    ...book,
-    day: day ?? book.day,
-    orders: replace(book.orders, orders),
-    ovens: replace(book.ovens, ovens),
-    pieces: replace(book.pieces, pieces),
-    vessels: replace(book.vessels, vessels),
-  };
 }
 
 interface Question {

@@ -87,7 +87,7 @@ const cutTo = (cut: Piece["cut"], from = ""): PieceMend => ({
 });
 
 /** What a mould is lined with, whatever it was cut to. */
-function listLinings({ form, thicknessMm }: Piece, springBackShare: number): PieceMend[] {
+export function listLinings({ form, thicknessMm }: Piece, springBackShare: number): PieceMend[] {
   if (!("mould" in form)) return [];
   const overRimMm = form.kind === "puck" ? PUCK_PROUD_MM : LINING_TRIM_MM;
   return [cutTo(findLining(form.mould, { thicknessMm, springBackShare }, overRimMm), ", to its mould")];

@@ -129,7 +129,7 @@ function findSmallParts({ works }: BatchInput, { formula }: DayBatch): Problem |
   if (largestG <= partG + EVEN_G) return null;
   const most = Math.max(Math.floor((partG * formula.dividedCount) / largestG), 1);
   const small = because("smallParts", { formula: formula.name, partG, largestG, most });
-  return toProblem(small, { station: "mix" });
+  return toProblem(small, { station: "mix", aboutId: formula.id });
 }
 
 /** How long each dough rests before it is rolled, by conduction: the dearest part of a batch, and no part of its mass. */
@@ -223,7 +223,7 @@ function findShortage({ formula, overG, enoughForPieces, neededG, fromLarderG }:
     ...{ formula: formula.name, shortG: -overG, enoughForPieces },
     times: Number.isFinite(times) ? times : null,
   });
-  return toProblem(short, { station: "mix" });
+  return toProblem(short, { station: "mix", aboutId: formula.id });
 }
 
 function findEndlessRest({ formula, rest }: DayBatch): Problem | null {
@@ -232,5 +232,5 @@ function findEndlessRest({ formula, rest }: DayBatch): Problem | null {
   const endless = because("endlessRest", {
     ...{ formula: formula.name, highC: formula.window.highC, plannedMin: rest.minutes },
   });
-  return toProblem(endless, { station: "mix" });
+  return toProblem(endless, { station: "mix", aboutId: formula.id });
 }

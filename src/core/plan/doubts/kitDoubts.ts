@@ -20,14 +20,14 @@ export function findKitDoubts(
     const isOff = pinnedMin !== null && startMin !== pinnedMin;
     if (isOff) {
       const off = because("pinOff", { job: label, pinnedMin, startMin });
-      return [toProblem(off, { station: "bake", pieceId })];
+      return [toProblem(off, { station: "bake", pieceId, aboutId: id })];
     }
     if (startMin >= openMin) return [];
     const early = because("beforeOpening", {
       ...{ job: label, isPinned: pinnedMin !== null },
       ...{ startMin, openMin },
     });
-    return [toProblem(early, { station: "bake", pieceId })];
+    return [toProblem(early, { station: "bake", pieceId, aboutId: id })];
   });
   const overfull = schedule.overfull.map(({ resourceId, fromMin, toMin, over }) => {
     const held = nameHeld(resourceId, kit.vessels);
@@ -76,7 +76,7 @@ export function findOldOil(lines: readonly PiecePlan[]): Problem[] {
               ...{ fryer: fryer.name, usedLoads: fryer.usedLoads, baskets, overLoads },
               changeAfterLoads: fryer.changeAfterLoads,
             }),
-            { station: "bake" },
+            { station: "bake", aboutId: fryer.id },
           ),
         ];
   });

@@ -7,9 +7,9 @@ export function findPastPromises({ orders, nowMin, pieces }: DayBook): Problem[]
   if (nowMin === null) return [];
   return orders
     .filter(({ dueMin }) => dueMin <= nowMin)
-    .map(({ dueMin, pieceId, count }) => {
+    .map(({ id, dueMin, pieceId, count }) => {
       const piece = pieces.find(({ id }) => id === pieceId)?.name ?? "";
       const past = because("pastPromise", { piece, count, dueMin, pastMin: nowMin - dueMin });
-      return toProblem(past, { station: "orders", pieceId });
+      return toProblem(past, { station: "orders", pieceId, aboutId: id });
     });
 }

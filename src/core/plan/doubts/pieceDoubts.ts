@@ -39,11 +39,11 @@ function findOverfull({ piece, portion, overMl, seal }: PiecePlan): ProblemFailu
   });
 }
 
-/** Spare pieces that need a load of their own; null where they go with the ordered ones. */
+/** Spare pieces that need a load of their own; null where they go with the ordered ones, or fill it. */
 function findSpareLoad({ piece, loading, made, ordered }: PiecePlan): ProblemFailure | null {
   const perLoad = loading.loads[0]?.pieces ?? 0;
   const loads = loading.loads.length;
   if (made === ordered || perLoad === 0 || Math.ceil(ordered / perLoad) === loads) return null;
-  const spares = made - ordered;
-  return because("spareLoad", { piece: piece.name, spares, ordered, loads, more: perLoad * loads - made });
+  const [spares, more] = [made - ordered, perLoad * loads - made];
+  return more === 0 ? null : because("spareLoad", { piece: piece.name, spares, ordered, loads, more });
 }

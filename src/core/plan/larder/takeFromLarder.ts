@@ -84,7 +84,8 @@ export function openLarder(book: DayBook): OpenLarder {
     expired,
     problems: expired.map((item) => {
       const { massG, count, useBy } = item;
-      return toProblem(because("expired", { item: nameOf(item), massG, count, useBy }), { station: "mix" });
+      const expired = because("expired", { item: nameOf(item), massG, count, useBy });
+      return toProblem(expired, { station: "mix", aboutId: item.id });
     }),
   };
 }

@@ -16,16 +16,18 @@ export interface Problem extends Said {
   readonly station: Station;
   readonly pieceId: string | null;
   readonly stops: boolean;
+  /** The record or the job that it is about beside its piece: an order, a formula, a fryer, a pinned job. */
+  readonly aboutId: string | null;
   readonly numbers: ProblemNumbers;
 }
 
 /** A failure as something to decide: where, of which piece, and whether it stops it. */
 export function toProblem(
   failure: ProblemFailure,
-  { station, pieceId = null, stops = false }: Pick<Problem, "station"> & Partial<Problem>,
+  { station, pieceId = null, stops = false, aboutId = null }: Pick<Problem, "station"> & Partial<Problem>,
 ): Problem {
   const numbers = listNumbers(failure.figures);
-  return { code: failure.code, station, pieceId, stops, numbers, ...tellProblem(failure) };
+  return { code: failure.code, station, pieceId, stops, aboutId, numbers, ...tellProblem(failure) };
 }
 
 /** The whole of a problem in words. */

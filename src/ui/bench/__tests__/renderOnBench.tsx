@@ -4,6 +4,7 @@ import type { ReactNode } from "react";
 import { planDay, type DayPlan } from "@/core/plan";
 import { toDayBook } from "@/schemas/toDayBook";
 import type { DayInput } from "@/workers/createPlanClient";
+import { nativeDialogs } from "../../shell/__tests__/nativeDialogs";
 import { BenchContext } from "../BenchProvider";
 import { createBenchStore, type BenchStore } from "../benchStore";
 import "./chartsOfASize";
@@ -55,13 +56,7 @@ export function renderOnBench(
   Object.assign(address, { pathname: `/day/${date}/orders`, search, went: [] });
   globalThis.Worker ??= SilentWorker as unknown as typeof Worker;
   globalThis.ResizeObserver ??= SilentObserver as unknown as typeof ResizeObserver;
-  // jsdom knows the element and not its dialogs.
-  HTMLDialogElement.prototype.showModal = function show(this: HTMLDialogElement) {
-    this.open = true;
-  };
-  HTMLDialogElement.prototype.close = function close(this: HTMLDialogElement) {
-    this.open = false;
-  };
+  nativeDialogs();
   const server = createTestServer(date);
   let ids = 0;
   const store: BenchStore = createBenchStore({
