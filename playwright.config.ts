@@ -1,21 +1,28 @@
+import { readdirSync } from "node:fs";
 import { defineConfig } from "@playwright/test";
 
+const SEED = "npx tsx scripts/seedDemo.ts";
 /**
- * The worlds of the tests, each a server with a data file of its own, so that two of them go on side by side. What is
- * written in a world is there for all of its files, which run one after the other.
+ * The worlds of the tests, the longest first, each a server with a data file of its own, so that two of them go on side
+ * by side. What is written in a world is there for all of its files, which run one after the other.
  */
 const worlds = [
-  { name: "empty", port: 3411, seed: "", files: ["firstDay"] },
-  {
-    name: "day",
-    port: 3412,
-    seed: "npx tsx scripts/seedDemo.ts",
-    files: ["api", "run", "screens", "taught"],
-  },
-  { name: "bench", port: 3413, seed: "npx tsx scripts/seedDemo.ts", files: null },
+  { name: "day", seed: SEED, files: ["api", "run", "screens", "taught"] },
+  { name: "book", seed: SEED, files: ["piece", "saving", "mix", "market", "ways"] },
+  { name: "kit", seed: SEED, files: ["kit", "cut", "bake", "heat", "remedy"] },
+  { name: "server", seed: SEED, files: ["server"] },
+  { name: "empty", seed: "", files: ["firstDay"] },
 ] as const;
+/** The first world's port; the others' follow. */
+const FIRST_PORT = 3411;
+const portOf = (at: number) => FIRST_PORT + at;
+const left = readdirSync("tests").filter(
+  (file) =>
+    file.endsWith(".spec.ts") &&
+    !worlds.some(({ files }) => files.some((name) => file === `${name}.spec.ts`)),
+);
+if (left.length > 0) throw new RangeError(`Name the world of ${left.join(", ")}: no test of it would run.`);
 const toPattern = (files: readonly string[]) => new RegExp(`/(${files.join("|")})\\.spec\\.ts$`);
-const elsewhere = worlds.flatMap(({ files }) => files ?? []);
 
 /** The moment the tests take place, whenever they are run. */
 const TESTED_AT = "2026-11-24T10:00:00";
@@ -25,8 +32,8 @@ const toFile = (name: string) => `data/test-${name}.db`;
 export default defineConfig({
   testDir: "tests",
   fullyParallel: false,
-  // Two at a time take three quarters of the time, and the minutes of a running day then come late on a slow machine.
-  workers: 1,
+  // One a core.
+  workers: 2,
   // Generous: a busy machine is slow, not wrong.
   timeout: 120_000,
   expect: { timeout: 15_000 },
@@ -49,19 +56,19 @@ export default defineConfig({
       ],
     },
   },
-  projects: worlds.map(({ name, port, files }) => ({
+  projects: worlds.map(({ name, files }, at) => ({
     name,
     workers: 1,
-    ...(files ? { testMatch: toPattern(files) } : { testIgnore: toPattern(elsewhere) }),
-    use: { baseURL: `http://127.0.0.1:${port}` },
+    testMatch: toPattern(files),
+    use: { baseURL: `http://127.0.0.1:${portOf(at)}` },
   })),
-  webServer: worlds.map(({ name, port, seed }) => ({
+  webServer: worlds.map(({ name, seed }, at) => ({
     command: [
       `rm -f ${toFile(name)} ${toFile(name)}-wal ${toFile(name)}-shm`,
       ...(seed ? [`${seed} ${toFile(name)}`] : []),
-      `exec npx next start --hostname 127.0.0.1 --port ${port}`,
+      `exec npx next start --hostname 127.0.0.1 --port ${portOf(at)}`,
     ].join(" && "),
-    port,
+    port: portOf(at),
     env: { TEZGAH_DATA: toFile(name), TEZGAH_NOW: TESTED_AT, NEXT_TELEMETRY_DISABLED: "1" },
     reuseExistingServer: false,
     timeout: 120_000,

@@ -23,6 +23,7 @@ export { solveFilledSection, type FilledSection } from "./filledSection";
 export {
   computeMouldBlank,
   fitCutter,
+  listCutterFits,
   mouldKinds,
   type CutterFit,
   type Lining,

@@ -1,4 +1,5 @@
 import { requireNotNegative, requirePositive } from "../require";
+import type { Outline } from "../shape";
 
 /** One axis of a mould: across its base and across its rim, mm. A round mould has one, an oval two. */
 export interface MouldAxis {
@@ -123,6 +124,30 @@ export function fitCutter(
     moreG: (areaMm2 * lining.thicknessMm * densityGPerMl) / 1000,
     linesToMm: lengthMm > 0 ? lengthMm * Math.sin(angle) : null,
   };
+}
+
+/** A cutter of the drawer in a mould. */
+export interface FittedCutter<C> {
+  readonly cutter: C;
+  readonly fit: CutterFit;
+}
+
+/** Every round cutter in a round mould, the nearest to the blank it needs first; none for an oval mould. */
+export function listCutterFits<C extends { readonly outline: Outline }>(
+  mould: Mould,
+  lining: Lining,
+  densityGPerMl: number,
+  cutters: readonly C[],
+): FittedCutter<C>[] {
+  if (mould.axes.length === 2) return [];
+  const wantedMm = computeAcrossMm(meanAxis(mould.axes[0], mould.fluteMm), mould.depthMm, lining);
+  return cutters
+    .flatMap((cutter) =>
+      cutter.outline.kind === "disc"
+        ? [{ cutter, fit: fitCutter(mould, lining, densityGPerMl, cutter.outline.diameterMm) }]
+        : [],
+    )
+    .sort((a, b) => Math.abs(a.fit.diameterMm - wantedMm) - Math.abs(b.fit.diameterMm - wantedMm));
 }
 
 export function ellipseMm2(acrossMm: readonly number[]): number {

@@ -5,6 +5,7 @@ export type { Composition } from "./material";
 export type { Place } from "./places";
 export {
   computeReadiness,
+  findShortCut,
   findRestMin,
   type ColdPlace,
   type ColdRest,

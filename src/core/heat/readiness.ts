@@ -182,3 +182,23 @@ function run(
 ): Moment[] {
   return chill({ body, composition, densityGPerMl, startC, wrapped, stays }, isEnough);
 }
+
+/** A rest cut short in the freezer. */
+export interface ShortCut {
+  readonly minutes: number;
+  /** Half way: its cold comes mostly from above. */
+  readonly turnAtMin: number;
+  /** The outside is below the window by then, and wants a few minutes to even out. */
+  readonly evensOut: boolean;
+}
+
+/** How the freezer cuts a rest short; null where the core does not get cold enough even there. */
+export function findShortCut({ freezer }: Pick<Readiness, "freezer">): ShortCut | null {
+  const { coreReadyMin, outsideTooColdMin } = freezer;
+  if (coreReadyMin === null) return null;
+  return {
+    minutes: coreReadyMin,
+    turnAtMin: coreReadyMin / 2,
+    evensOut: outsideTooColdMin !== null && outsideTooColdMin < coreReadyMin,
+  };
+}

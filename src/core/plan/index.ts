@@ -49,7 +49,8 @@ export { placeNames, toFilmHabit, toRelaxedHabit, toThicknessHabit } from "./kit
 export { toJobFactor, toJobHabit } from "./tasks/paceTasks";
 export { toHeaterHabit, toHeatFactor, toHeatHabit, toHeatUpHabit, toOvenHabit } from "./kit/learnedHeat";
 export { closeLarder, giveBack, LEAST_KEPT_G, takeUse } from "./larder/leftovers";
-export { blanksKeepDays, toLarderItem } from "./larder/makeAhead";
+export { blanksKeepDays, findKeepDays } from "./larder/keeping";
+export { toLarderItem } from "./larder/makeAhead";
 export { listAllergens, listMaterials } from "./piece/materials";
 export { type Material, type MaterialUse } from "./result/material";
 export { listShopping, type ShoppingLine, type WeighedDay } from "./larder/shopping";
@@ -108,13 +109,17 @@ export { isVesselId } from "./kit/kitHolds";
 export { countOnShelf } from "./kit/kitRoom";
 export { nameHeld } from "./doubts/kitDoubts";
 export { countBaskets, type FryPlan } from "./piece/planFrying";
-export {
-  answerDay,
-  type DayAnswers,
-  type DayIf,
-  type DayNow,
-} from "./ask/dayIfs";
+export { answerDay, type DayAnswers, type DayIf, type DayNow } from "./ask/dayIfs";
 export { answerAhead, type AheadAnswers, type AheadIf } from "./ask/aheadIfs";
 export { toBaked, toChillPiece, toCooling, toFryLoad, toKnownBake } from "./piece/knownBake";
 export { applyDayChange, type DayChange } from "./ask/dayChange";
 export { listProblemMends, type ProblemMend } from "./ask/problemMends";
+export {
+  createCutter,
+  createFormula,
+  createFryer,
+  createOven,
+  createPiece,
+  createShelf,
+  createVessel,
+} from "./usual";

@@ -36,3 +36,4 @@ export {
 export { forecastEnds, type DayForecast, type EndForecast, type TaskSpread } from "./forecastEnds";
 export { shiftSchedule } from "./shiftSchedule";
 export { explainStart, findCriticalChain, type StartHold, type StartReason } from "./explainStart";
+export { stackTogether, type Stacked } from "./stackTogether";

@@ -1,5 +1,6 @@
 "use client";
 
+import { createFormula, createPiece } from "@/core/plan";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { computeTotalG, type Formula } from "@/core/formula";
@@ -8,7 +9,6 @@ import { formatMass } from "@/core/units";
 import { usePicked } from "../bench/BenchProvider";
 import type { Edit } from "@/schemas/recordTable";
 import { createId } from "../bench/createId";
-import { newFormula, newPiece } from "./newRecords";
 
 interface Props {
   /** Formulas that can be taken into the book and changed. */
@@ -26,7 +26,7 @@ export function BookPage({ starterFormulas }: Props) {
   ];
 
   const addFormula = (kind: "dough" | "filling") => {
-    const formula = newFormula(kind);
+    const formula = createFormula(kind, createId(kind));
     edit([{ kind: "formula", id: formula.id, record: formula }]);
     router.push(`/day/${date}/formula/${formula.id}`);
   };
@@ -42,8 +42,11 @@ export function BookPage({ starterFormulas }: Props) {
   };
   const addPiece = () => {
     // A piece needs a dough and a filling: where there is none, an empty one is made with it.
-    const [itsDough, itsFilling] = [dough ?? newFormula("dough"), filling ?? newFormula("filling")];
-    const piece = newPiece(itsDough.id, itsFilling.id);
+    const [itsDough, itsFilling] = [
+      dough ?? createFormula("dough", createId("dough")),
+      filling ?? createFormula("filling", createId("filling")),
+    ];
+    const piece = createPiece(createId("piece"), itsDough.id, itsFilling.id);
     const edits: Edit[] = [
       ...(dough ? [] : [{ kind: "formula" as const, id: itsDough.id, record: itsDough }]),
       ...(filling ? [] : [{ kind: "formula" as const, id: itsFilling.id, record: itsFilling }]),

@@ -2,7 +2,7 @@
 
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
-import type { Cutter } from "@/core/plan";
+import { createCutter, type Cutter } from "@/core/plan";
 import { describeOutline, type Outline } from "@/core/shape";
 import { usePicked } from "../bench/BenchProvider";
 import { OutlineEditor } from "../cutting/OutlineEditor";
@@ -10,14 +10,14 @@ import { firstOutline } from "../cutting/outlineKinds";
 import { OutlineIcon } from "../drawings/OutlineShape";
 import { outlineLimits } from "@/schemas/limits";
 import { CountStepper } from "./CountStepper";
-import { newCutter } from "./newRecords";
+import { createId } from "../bench/createId";
 
 /** Every cutter there is, with how many. */
 export function CutterDrawer() {
   const { book, edit } = usePicked("book", "edit");
   const [outline, setOutline] = useState<Outline>(firstOutline("disc"));
   const add = () => {
-    const cutter = newCutter(outline);
+    const cutter = createCutter(createId("cutter"), outline);
     edit([{ kind: "cutter", id: cutter.id, record: cutter }]);
   };
   const save = (cutter: Cutter, fields: Partial<Cutter>) =>

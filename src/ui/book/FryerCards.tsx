@@ -1,13 +1,13 @@
 "use client";
 
-import type { Fryer } from "@/core/plan";
+import { createFryer, type Fryer } from "@/core/plan";
 import { fryerLimits } from "@/schemas/limits";
 import { usePicked } from "../bench/BenchProvider";
 import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
 import { TextField } from "../controls/TextField";
 import { FryerClock } from "./FryerClock";
-import { newFryer } from "./newRecords";
+import { createId } from "../bench/createId";
 
 /** Figures of a fryer in the order in which they are asked for, with the slider's end. */
 const dials = [
@@ -30,7 +30,7 @@ export function FryerCards() {
   const save = (fryer: Fryer, fields: Partial<Fryer>) =>
     edit([{ kind: "fryer", id: fryer.id, record: { ...fryer, ...fields } }]);
   const add = () => {
-    const record = newFryer();
+    const record = createFryer(createId("fryer"));
     edit([{ kind: "fryer", id: record.id, record }]);
   };
   return (

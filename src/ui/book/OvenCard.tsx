@@ -1,21 +1,21 @@
 "use client";
 
 import { ovenKindFacts, ovenKinds } from "@/core/heat";
-import { SHARED_HEAT_C, type Oven } from "@/core/plan";
+import { createOven, SHARED_HEAT_C, type Oven } from "@/core/plan";
 import { ovenLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { checkName } from "../controls/checks";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { TextField } from "../controls/TextField";
-import { newOven } from "./newRecords";
+import { createId } from "../bench/createId";
 
 /** Another oven, of the trays of the first: its loads may then go into either. */
 export function AddOven({ ovens }: { readonly ovens: readonly Oven[] }) {
   const edit = useBench((state) => state.edit);
   const [first] = ovens;
   const add = () => {
-    const record = newOven(first ?? null);
+    const record = createOven(createId("oven"), first ?? null);
     edit([{ kind: "oven", id: record.id, record }]);
   };
   return (

@@ -1,7 +1,7 @@
 "use client";
 
 import { Trash2 } from "lucide-react";
-import { countOnShelf, shelfPlaces, type Shelf } from "@/core/plan";
+import { createShelf, countOnShelf, shelfPlaces, type Shelf } from "@/core/plan";
 import { formatCount } from "@/core/units";
 import { shelfLimits } from "@/schemas/limits";
 import { usePicked } from "../bench/BenchProvider";
@@ -9,7 +9,7 @@ import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
 import { TextField } from "../controls/TextField";
 import { CountStepper } from "./CountStepper";
-import { newShelf } from "./newRecords";
+import { createId } from "../bench/createId";
 
 const placeTitles: Record<Shelf["place"], string> = {
   fridge: "Fridge",
@@ -24,7 +24,7 @@ export function ShelfList() {
   const save = (shelf: Shelf, fields: Partial<Shelf>) =>
     edit([{ kind: "shelf", id: shelf.id, record: { ...shelf, ...fields } }]);
   const add = (place: Shelf["place"]) => {
-    const record = newShelf(place, placeTitles[place], home ?? null);
+    const record = createShelf(createId(place), place, placeTitles[place], home ?? null);
     edit([{ kind: "shelf", id: record.id, record }]);
   };
   return (

@@ -1,7 +1,7 @@
 "use client";
 
 import { Trash2 } from "lucide-react";
-import { vesselKinds, type Vessel } from "@/core/plan";
+import { createVessel, vesselKinds, type Vessel } from "@/core/plan";
 import { vesselLimits } from "@/schemas/limits";
 import { usePicked } from "../bench/BenchProvider";
 import { checkName } from "../controls/checks";
@@ -9,7 +9,7 @@ import { Dial } from "../controls/Dial";
 import { Select, toOptions } from "../controls/Select";
 import { TextField } from "../controls/TextField";
 import { CountStepper } from "./CountStepper";
-import { newVessel } from "./newRecords";
+import { createId } from "../bench/createId";
 
 const kindNames: Record<Vessel["kind"], string> = {
   mould: "moulds",
@@ -23,7 +23,7 @@ export function VesselList() {
   const save = (vessel: Vessel, fields: Partial<Vessel>) =>
     edit([{ kind: "vessel", id: vessel.id, record: { ...vessel, ...fields } }]);
   const add = (kind: Vessel["kind"]) => {
-    const record = newVessel(kind);
+    const record = createVessel(createId(kind), kind);
     edit([{ kind: "vessel", id: record.id, record }]);
   };
   /** What is baked in it is baked on the tray once it is gone. */

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { ClosingAnswers, LeftOver } from "@/core/run";
 import { formatMass } from "@/core/units";
-import { parseKept } from "./parseKept";
+import { parseKept } from "../larder/parseKept";
 
 interface Props {
   readonly left: LeftOver;

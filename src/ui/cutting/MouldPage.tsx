@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { computeMouldBlank, fitCutter, type CutterFit, type Mould } from "@/core/forming";
+import { computeMouldBlank, listCutterFits, type CutterFit, type Mould } from "@/core/forming";
 import type { Dough } from "@/core/formula";
 import { formatLength, formatMass } from "@/core/units";
 import { mouldLimits, pieceLimits } from "@/schemas/limits";
@@ -52,17 +52,7 @@ export function MouldPage() {
   const density = dough?.densityGPerMl ?? USUAL_DENSITY;
   const blank = computeMouldBlank(mould, lining, density);
   const [acrossMm = 0] = blank.acrossMm;
-  const fits =
-    kind === "oval"
-      ? []
-      : cutters.flatMap((cutter) =>
-          cutter.outline.kind === "disc"
-            ? [{ cutter, fit: fitCutter(mould, lining, density, cutter.outline.diameterMm) }]
-            : [],
-        );
-  const nearest = fits.toSorted(
-    (a, b) => Math.abs(a.fit.diameterMm - acrossMm) - Math.abs(b.fit.diameterMm - acrossMm),
-  );
+  const nearest = listCutterFits(mould, lining, density, cutters);
   return (
     <StationLayout
       label="Cutter for a mould"

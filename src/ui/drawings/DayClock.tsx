@@ -6,7 +6,7 @@ import { findCriticalChain } from "@/core/schedule";
 import { formatClock, formatHeat, type OvenScale } from "@/core/units";
 import { useFreeMinutes } from "./useFreeMinutes";
 import { DayBar } from "./DayBar";
-import { CLOCK_WIDTH, LANE, layLanes, layTrays, type DayLanes } from "./dayLanes";
+import { CLOCK_WIDTH, LANE, layLanes, type DayLanes } from "./dayLanes";
 import { HeatLine } from "./HeatLine";
 
 interface Props {
@@ -91,7 +91,7 @@ export const DayClock = memo(function DayClock({ plan, pinnedIds, selectedId, on
         {machines.map((machine) => (
           <g key={machine.id}>
             <HeatLine plan={plan} machine={machine} lanes={lanes} />
-            {layTrays(machine.loads).map(({ task, level, levels }) =>
+            {machine.loads.map(({ value: task, level, levels }) =>
               bar(
                 task,
                 machine.top + heatHeight - loadHeight + (level * loadHeight) / levels,

@@ -21,7 +21,9 @@ export function HeatLine({ plan, machine, lanes }: Props) {
   const { x, heatHeight } = lanes;
   const floor = machine.top + heatHeight;
   const heatY = (heatC: number) => floor - (heatC / machine.maxC) * heatHeight;
-  const loads = machine.loads.flatMap(({ heat, placed }) => (heat ? [{ ...placed, ...heat }] : []));
+  const loads = machine.loads.flatMap(({ value: { heat, placed } }) =>
+    heat ? [{ ...placed, ...heat }] : [],
+  );
   const points: (readonly [number, number])[] = [[light.lightMin, heater.restC]];
   let beforeC = heater.restC;
   for (const { startMin, endMin, startC, endC } of loads) {

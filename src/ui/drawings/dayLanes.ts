@@ -1,4 +1,5 @@
 import type { DayPlan, DayTask, Fryer, Oven } from "@/core/plan";
+import { stackTogether, type Stacked } from "@/core/schedule";
 
 /** Drawing units are about a pixel on a tablet: the whole day across WIDTH, the lanes these high. */
 export const CLOCK_WIDTH = 880;
@@ -17,7 +18,8 @@ export interface MachineLane {
   readonly id: string;
   readonly name: string;
   readonly maxC: number;
-  readonly loads: readonly DayTask[];
+  /** Loads that are in it together stand one over the other. */
+  readonly loads: readonly Stacked<DayTask>[];
   readonly top: number;
 }
 
@@ -46,7 +48,10 @@ export function layLanes({ schedule, tasks, ovens, fryers }: DayPlan): DayLanes 
       id: machine.id,
       name: machine.name,
       maxC: machine.maxC,
-      loads: tasks.filter(({ machineId }) => machineId === machine.id),
+      loads: stackTogether(
+        tasks.filter(({ machineId }) => machineId === machine.id),
+        ({ placed }) => placed,
+      ),
     }))
     .filter(({ loads }) => loads.length > 0);
   const { heat, load } = used.length < MANY_MACHINES ? HIGH : LOW;
@@ -66,16 +71,4 @@ export function layLanes({ schedule, tasks, ovens, fryers }: DayPlan): DayLanes 
     people,
     x: (minute) => LEFT + (minute - fromMin) * perMin,
   };
-}
-
-/** Loads that are in a machine together stand one over the other. */
-export function layTrays(
-  loads: readonly DayTask[],
-): { readonly task: DayTask; readonly level: number; readonly levels: number }[] {
-  return loads.map((task) => {
-    const together = loads.filter(
-      ({ placed }) => placed.startMin < task.placed.endMin && task.placed.startMin < placed.endMin,
-    );
-    return { task, level: together.indexOf(task), levels: together.length };
-  });
 }

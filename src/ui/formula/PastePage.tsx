@@ -1,5 +1,6 @@
 "use client";
 
+import { createFormula } from "@/core/plan";
 import { CircleCheck, CircleHelp, CircleX } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
@@ -18,7 +19,6 @@ import {
 import { usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
 import { MeasureSelects } from "../book/MeasureSelects";
-import { newFormula } from "../book/newRecords";
 import { Choice } from "../controls/Choice";
 import { useDraft } from "../controls/useDraft";
 import { readFormula, type ReadAnswer } from "./readFormula";
@@ -331,7 +331,7 @@ function toFormula(
       },
     ];
   });
-  const empty = newFormula(kind);
+  const empty = createFormula(kind, createId(kind));
   return {
     formula: {
       ...empty,

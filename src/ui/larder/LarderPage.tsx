@@ -6,15 +6,13 @@ import { useState, type FormEvent } from "react";
 import {
   addDays,
   closeLarder,
+  findKeepDays,
   larderKinds,
   type DayBook,
   type LarderItem,
   type LarderKind,
 } from "@/core/plan";
-import { formatCount, formatMass, parseAmount, parseNumber } from "@/core/units";
-import { sayFailure } from "@/core/words";
-import { describeLimitFault } from "@/schemas/checkValue";
-import { larderLimits } from "@/schemas/limits";
+import { formatCount, formatMass } from "@/core/units";
 import { usePicked } from "../bench/BenchProvider";
 import type { Edit } from "@/schemas/recordTable";
 import { createId } from "../bench/createId";
@@ -23,6 +21,7 @@ import { Select } from "../controls/Select";
 import { StationLayout } from "../controls/StationLayout";
 import { larderNames } from "../formula/words";
 import { formatShortDate } from "../shell/formatDayDate";
+import { parseKept } from "./parseKept";
 
 const toEdits = (items: readonly LarderItem[]): Edit[] =>
   items.map((item) => ({ kind: "larder", id: item.id, record: item }));
@@ -173,33 +172,21 @@ function NewItem() {
   const [fault, setFault] = useState<string | null>(null);
   const choices = isMass(kind) ? book.formulas.filter((formula) => formula.kind === kind) : book.pieces;
   const chosen = choices.find(({ id }) => id === refId) ?? choices[0];
-  const keepsDays = chosen && "keepsDays" in chosen ? chosen.keepsDays : USUAL_KEEPS_DAYS[kind];
+  const keepsDays = chosen ? findKeepDays(kind, chosen.id, book) : 0;
   const [useBy, setUseBy] = useState<string | null>(null);
   const shownUseBy = useBy ?? addDays(book.day.date, keepsDays);
   const put = (event: FormEvent) => {
     event.preventDefault();
-    const parsed = isMass(kind)
-      ? parseAmount(amount, { dimension: "mass", system: "metric", bareUnit: "g" })
-      : parseNumber(amount);
-    const value = parsed.ok ? (typeof parsed.value === "number" ? parsed.value : parsed.value.value) : 0;
-    const problem = !parsed.ok
-      ? sayFailure(parsed.failure)
-      : value <= 0
-        ? "Enter more than nothing."
-        : !isMass(kind) && !Number.isInteger(value)
-          ? "Pieces are counted: use a whole number."
-          : (describeLimitFault(value, isMass(kind) ? larderLimits.massG : larderLimits.count) ??
-            (shownUseBy < book.day.date ? "Its use-by date is over already." : null));
-    setFault(problem);
-    if (problem || !chosen) return;
+    const kept = parseKept(amount, shownUseBy, isMass(kind), book.day.date);
+    const isNothing = kept.ok && kept.value.massG + kept.value.count <= 0;
+    setFault(!kept.ok ? kept.failure : isNothing ? "Enter more than nothing." : null);
+    if (!kept.ok || isNothing || !chosen) return;
     const item: LarderItem = {
       id: createId("larder"),
       kind,
       refId: chosen.id,
-      massG: isMass(kind) ? value : 0,
-      count: isMass(kind) ? 0 : value,
+      ...kept.value,
       madeOn: book.day.date,
-      useBy: shownUseBy,
       fromDayId: null,
       takenByDayId: null,
     };
@@ -265,12 +252,3 @@ function NewItem() {
     </form>
   );
 }
-
-/** Days a thing usually keeps where no formula says so: blanks in the fridge, the rest frozen or in a tin. */
-const USUAL_KEEPS_DAYS: Record<LarderKind, number> = {
-  dough: 3,
-  filling: 2,
-  blanks: 2,
-  shells: 5,
-  frozenPieces: 30,
-};

@@ -3,7 +3,7 @@
 import Link from "next/link";
 import { useState } from "react";
 import { shapeDoughPiece, type DividedShape, type Dough } from "@/core/formula";
-import type { Readiness } from "@/core/heat";
+import { findShortCut, type Readiness } from "@/core/heat";
 import { toReadinessRequest, type Kitchen } from "@/core/plan";
 import { formatDuration, formatMass } from "@/core/units";
 import { formulaLimits, kitchenLimits, larderLimits, pieceLimits } from "@/schemas/limits";
@@ -209,8 +209,8 @@ function Curve({
 }
 
 function Advice({ readiness, dough }: { readonly readiness: Readiness; readonly dough: Dough }) {
-  const { sheetLimitMin, freezer } = readiness;
-  const inTimeMin = freezer.outsideTooColdMin;
+  const { sheetLimitMin } = readiness;
+  const shortCut = findShortCut(readiness);
   return (
     <ul className="flex list-disc flex-col gap-1 pl-5">
       <li>
@@ -218,11 +218,11 @@ function Advice({ readiness, dough }: { readonly readiness: Readiness; readonly 
         <strong className="figure">{minutes(sheetLimitMin, "as long as you like")}</strong>: roll, cut, and
         back to the cold.
       </li>
-      {freezer.coreReadyMin !== null && (
+      {shortCut && (
         <li>
-          Short-cut: {formatDuration(freezer.coreReadyMin)} in the freezer, turned at{" "}
-          {formatDuration(freezer.coreReadyMin / 2)}
-          {inTimeMin !== null && inTimeMin < freezer.coreReadyMin
+          Short-cut: {formatDuration(shortCut.minutes)} in the freezer, turned at{" "}
+          {formatDuration(shortCut.turnAtMin)}
+          {shortCut.evensOut
             ? "; the outside is then below the window, so leave it a few minutes to even out."
             : "."}
         </li>

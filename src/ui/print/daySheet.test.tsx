@@ -42,8 +42,7 @@ test("what stops a piece is to be decided first, on top; a day of nothing says w
   const [{ book, plan }] = days as [(typeof days)[number]];
   const problem: Problem = {
     code: "shortage",
-    ...{ station: "mix", pieceId: null,
-          aboutId: null, stops: false, numbers: {} },
+    ...{ station: "mix", pieceId: null, aboutId: null, stops: false, numbers: {} },
     ...{ message: "Quince runs out at piece 40.", remedy: "Mix 1.2 times as much." },
   };
   const { container, rerender } = render(<DaySheet book={book} plan={{ ...plan, problems: [problem] }} />);

@@ -77,7 +77,7 @@ function withOneCut(parts: number): DayBook {
 
 /** A day in which each problem that a tap mends is met. */
 const days: readonly (readonly [ProblemCode, DayBook])[] = [
-  ["narrowMargin", withPiece(saturday, first, { marginMm: 4, crimp: "rope" } as Partial<Piece>)],
+  ["narrowMargin", withPiece(saturday, first, { marginMm: 4, crimp: "rope" })],
   ["overfull", withPiece(saturday, first, { portionG: 140 })],
   ["spareLoad", withSpareLoad()],
   [

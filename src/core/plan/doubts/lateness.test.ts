@@ -52,6 +52,7 @@ test("a promise that is missed says when it is ready, how late that is, and the 
       station: "bake",
       pieceId: "a",
       stops: false,
+      aboutId: null,
       numbers: { dueMin: 540, lateMin: 75, openMin: 240 },
       message: "Bake A: ready 10:15, 1 h 15 after the promise of 09:00.",
       remedy: "Open 1 h 15 before 04:00, or move the promise.",

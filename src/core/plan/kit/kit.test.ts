@@ -1,7 +1,16 @@
 import { createWay, findHeatWay } from "../../way";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
-import { listClockRows, listDecks, planDay, type DayBook, type DayPlan, type Order, type Piece } from "..";
+import {
+  listClockRows,
+  listDecks,
+  planDay,
+  sayProblem,
+  type DayBook,
+  type DayPlan,
+  type Order,
+  type Piece,
+} from "..";
 
 const market = toDayBook(listDemoRecords(), "2026-12-05", null)!;
 const pieceOf = (id: string) => market.pieces.find((piece) => piece.id === id)!;
@@ -117,9 +126,7 @@ describe("frying", () => {
     expect(fry!.levelMm).toBeGreaterThan(oilMm);
     expect(fry!.levelMm).toBeLessThanOrEqual(200 * 0.55);
     const full = planDay(dayOf("rhubarb-crescent", 40, {}, { fryers: [{ ...fryer!, oilKg: 7.4 }] }));
-    expect(full.problems.map(({ message }) => message)).toContainEqual(
-      expect.stringMatching(/Take 0\.\d kg out/),
-    );
+    expect(full.problems.map(sayProblem)).toContainEqual(expect.stringMatching(/Take 0\.\d kg out/));
   });
 
   test.each([

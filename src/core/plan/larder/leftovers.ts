@@ -2,7 +2,8 @@ import type { Dough } from "../../formula";
 import { addDays } from "../book/calendar";
 import type { DayBook, Day, LarderItem } from "../book/book";
 import type { DayCut, DayPlan, LarderUse, Leftover } from "../result/dayPlan";
-import { blanksKeepDays, toLarderItem } from "./makeAhead";
+import { blanksKeepDays } from "./keeping";
+import { toLarderItem } from "./makeAhead";
 import type { Batches } from "../batch/planBatches";
 import type { PieceWork } from "../tasks/pieceWork";
 

@@ -1,0 +1,3 @@
+export { createFormula } from "./usualFormulas";
+export { createPiece } from "./usualPiece";
+export { createCutter, createFryer, createOven, createShelf, createVessel } from "./usualKit";
