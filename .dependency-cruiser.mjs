@@ -1,4 +1,4 @@
-import { coreTiers, corePackages, houseLayers } from "./layers.mjs";
+import { coreTiers, corePackages, cuttingTiers, houseLayers } from "./layers.mjs";
 
 /** A test may lay the demo world on anything; what only tests use is no part of the house either. */
 const TESTS = String.raw`(\.test\.tsx?$|/__tests__/|/test[A-Z]\w*\.ts$)`;
@@ -11,27 +11,31 @@ const layerRules = Object.entries(houseLayers).map(([layer, allowed]) => ({
   to: { path: "^src/", pathNot: `^src/(${[layer, ...allowed].join("|")})/` },
 }));
 
-const tierRules = coreTiers.flatMap((rooms, tier) => {
-  const higher = coreTiers.slice(tier + 1).flat();
-  return rooms.flatMap((room) => [
-    ...(higher.length === 0
-      ? []
-      : [
-          {
-            name: `core-${room}-imports-nothing-above-it`,
-            severity: "error",
-            from: { path: `^src/core/${room}/`, pathNot: TESTS },
-            to: { path: `^src/core/(${higher.join("|")})/` },
-          },
-        ]),
-    {
-      name: `core-${room}-is-entered-by-its-index`,
-      severity: "error",
-      from: { path: "^src/", pathNot: [`^src/core/${room}/`, TESTS] },
-      to: { path: `^src/core/${room}/`, pathNot: `^src/core/${room}/index\\.ts$` },
-    },
-  ]);
-});
+/** Rooms of a folder by their floors: none imports what stands above it, and each is entered by its index. */
+const rulesOfRooms = (folder, tiers) =>
+  tiers.flatMap((rooms, tier) => {
+    const higher = tiers.slice(tier + 1).flat();
+    const name = folder.replace("src/", "").replaceAll("/", "-");
+    return rooms.flatMap((room) => [
+      ...(higher.length === 0
+        ? []
+        : [
+            {
+              name: `${name}-${room}-imports-nothing-above-it`,
+              severity: "error",
+              from: { path: `^${folder}/${room}/`, pathNot: TESTS },
+              to: { path: `^${folder}/(${higher.join("|")})/` },
+            },
+          ]),
+      {
+        name: `${name}-${room}-is-entered-by-its-index`,
+        severity: "error",
+        from: { path: "^src/", pathNot: [`^${folder}/${room}/`, TESTS] },
+        to: { path: `^${folder}/${room}/`, pathNot: `^${folder}/${room}/index\\.ts$` },
+      },
+    ]);
+  });
+const tierRules = [...rulesOfRooms("src/core", coreTiers), ...rulesOfRooms("src/core/cutting", cuttingTiers)];
 
 const packageRules = corePackages.map(({ name, from }) => ({
   name: `core-takes-${name.replace(/\W/g, "-")}-in-one-place`,

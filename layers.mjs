@@ -28,6 +28,9 @@ export const coreTiers = [
   ["run"],
 ];
 
+/** The rooms of cutting, in the same way: what a sheet is, how cuts lie on it, what is planned of many sheets. */
+export const cuttingTiers = [["sheet"], ["rows"], ["tight", "wheel"], ["plan"], ["yield"]];
+
 /** Packages that the core may import: small, pure, and knowing nothing of a machine; of each, where. */
 export const corePackages = [
   // Exact halves and thirds of cups.

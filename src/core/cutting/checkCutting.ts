@@ -9,8 +9,8 @@ import {
   type Polygon,
   type SheetShape,
 } from "../shape";
-import type { CutPlan, CutRequest } from "./cutPlan";
-import type { Placement } from "./rowPattern";
+import type { CutPlan, CutRequest } from "./plan";
+import type { Placement } from "./sheet";
 
 /** Cuts of one outline on a sheet. */
 export interface CheckedPart {

@@ -1,6 +1,6 @@
-export { planCuts, type CutAnswers } from "./planCuts";
+export { planCuts, type CutAnswers } from "./plan";
 export { checkCutPlan, checkSheet, type CheckedPart, type CuttingFinding } from "./checkCutting";
-export { noCuts } from "./realizePlan";
+export { noCuts } from "./plan";
 export type {
   BlankDemand,
   BoughtSheetSize,
@@ -13,15 +13,15 @@ export type {
   Portioning,
   Reroll,
   RollingRequest,
-} from "./cutPlan";
-export { cutAims } from "./cutPlan";
-export { rollsRound } from "./portionBlanks";
-export { layOutTogether, type SharedOutline, type SharedPart, type SharedSheet } from "./layOutTogether";
-export { craftHandTimes, type CuttingHandTimes } from "./handTimes";
-export { boundSets } from "./bound";
-export { countNeeds, countSets } from "./sets";
-export { layOutRows, type Layout, type LayoutRequest } from "./layout";
-export type { Placement, Ring, Row, RowPattern, RowStyle } from "./rowPattern";
+} from "./plan";
+export { cutAims } from "./plan";
+export { rollsRound } from "./plan";
+export { layOutTogether, type SharedOutline, type SharedPart, type SharedSheet } from "./rows";
+export { craftHandTimes, type CuttingHandTimes } from "./sheet";
+export { boundSets } from "./sheet";
+export { countNeeds, countSets } from "./sheet";
+export { layOutRows, type Layout, type LayoutRequest } from "./rows";
+export type { Placement, Ring, Row, RowPattern, RowStyle } from "./sheet";
 export {
   computeDoughAreaMm2,
   computeYield,
@@ -32,13 +32,13 @@ export {
   type ThicknessSpan,
   type Yield,
   type YieldRequest,
-} from "./computeYield";
-export { searchTightDiscs, type TightRequest } from "./tightDiscs";
-export type { TightProgress } from "./tightSearch";
-export { tabulateYield, type YieldRow, type YieldTable, type YieldTableRequest } from "./tabulateYield";
-export { layOutWheelCuts, type WheelLayout, type WheelRequest } from "./wheelCuts";
-export { searchTightOutlines, type TightOutlineRequest } from "./tightOutlines";
-export { fillGaps, type GapRequest } from "./fillGaps";
+} from "./yield";
+export { searchTightDiscs, type TightRequest } from "./tight";
+export type { TightProgress } from "./tight";
+export { tabulateYield, type YieldRow, type YieldTable, type YieldTableRequest } from "./yield";
+export { layOutWheelCuts, type WheelLayout, type WheelRequest } from "./wheel";
+export { searchTightOutlines, type TightOutlineRequest } from "./tight";
+export { fillGaps, type GapRequest } from "./tight";
 export {
   layOutParts,
   layoutModes,
@@ -48,4 +48,4 @@ export {
   type LayoutMode,
   type PartsRequest,
 } from "./layOutParts";
-export type { CutFailure, PartsFailure } from "./cutFailure";
+export type { CutFailure, PartsFailure } from "./sheet";

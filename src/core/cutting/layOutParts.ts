@@ -9,18 +9,17 @@ import {
   type Outline,
   type SheetShape,
 } from "../shape";
-import { fillGaps } from "./fillGaps";
-import { craftHandTimes, estimateHandMin } from "./handTimes";
-import { boundCount } from "./bound";
-import type { PartsFailure } from "./cutFailure";
-import { layOutRows, placeCuts, type Layout } from "./layout";
-import { layOutTogether, placeShared } from "./layOutTogether";
-import { improveRows } from "./mirrorRows";
-import type { Placement, RowPattern } from "./rowPattern";
-import { searchTightDiscs } from "./tightDiscs";
-import { searchTightOutlines } from "./tightOutlines";
-import type { TightProgress } from "./tightSearch";
-import { layOutWheelCuts } from "./wheelCuts";
+import { fillGaps, searchTightDiscs, searchTightOutlines, type TightProgress } from "./tight";
+import {
+  craftHandTimes,
+  estimateHandMin,
+  boundCount,
+  type PartsFailure,
+  type Placement,
+  type RowPattern,
+} from "./sheet";
+import { layOutRows, placeCuts, type Layout, layOutTogether, placeShared, improveRows } from "./rows";
+import { layOutWheelCuts } from "./wheel";
 
 export const layoutModes = ["rows", "tight", "wheel", "nested"] as const;
 /**

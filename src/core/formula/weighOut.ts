@@ -1,8 +1,7 @@
 import type { Ingredient } from "./ingredient";
 import { findDensity } from "./matchIngredient";
-import type { Batch, WeighedLine } from "./scaleFormula";
+import { type Batch, type WeighedLine, EGG_PARTS, isEgg } from "./scaleFormula";
 import { computeEggG, formatNumber, listUnits, type EggSize, type MeasureSystem } from "../units";
-import { EGG_PARTS, isEgg } from "./scaleFormula";
 
 /** A line of a weigh-out, in the order of adding. */
 export interface WeighStep {

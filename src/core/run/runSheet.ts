@@ -11,8 +11,14 @@ import { freezeLarder, type RunLarder } from "./runLarder";
 import { freezeCosts, type RunCosts } from "./costs";
 import { freezeExpected, type ExpectedFigures } from "./expected";
 import { listFigures, type JobFigure } from "./jobFigures";
-import { listJobSteps, listStandingBefore, tellLooks } from "./jobSteps";
-import type { JobStep, Looks, StandingStep } from "./jobSteps";
+import {
+  listJobSteps,
+  listStandingBefore,
+  tellLooks,
+  type JobStep,
+  type Looks,
+  type StandingStep,
+} from "./jobSteps";
 import { freezeTargets, type JobTargets } from "./jobTargets";
 import { freezeLots, freezeLotWork, type LotWork, type PieceLots } from "./lots";
 import { planFigures, readPieceNow, type PieceNow } from "./pieceRemedy";

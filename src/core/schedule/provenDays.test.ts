@@ -1,6 +1,13 @@
 import { createRandom } from "../seededRandom";
-import { boundSchedule, checkSchedule, constructSchedule, improveSchedule, type ScheduleProblem } from ".";
-import type { ScheduleResource, ScheduleTask } from ".";
+import {
+  boundSchedule,
+  checkSchedule,
+  constructSchedule,
+  improveSchedule,
+  type ScheduleProblem,
+  type ScheduleResource,
+  type ScheduleTask,
+} from ".";
 import { hands, wait } from "./testDay";
 
 /** Everything in these days is a multiple of this, so that a best day begins every task on such a minute too. */

@@ -1,7 +1,6 @@
-import { planDay, type DayPlan } from "@/core/plan";
+import { planDay, type DayPlan, NO_PAST } from "@/core/plan";
 import { listDemoRecords } from "@/demo";
 import { toDayBook, type DayGround } from "@/schemas/toDayBook";
-import { NO_PAST } from "@/core/plan";
 import type { DayInput, PlanClient } from "@/workers/createPlanClient";
 import { createPlanner, type PlannerState } from "./planner";
 

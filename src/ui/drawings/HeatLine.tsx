@@ -1,5 +1,4 @@
-import type { DayPlan } from "@/core/plan";
-import { listLights } from "@/core/plan";
+import { type DayPlan, listLights } from "@/core/plan";
 import { computeChangeoverMin } from "@/core/schedule";
 import { formatClock } from "@/core/units";
 import { type DayLanes, type MachineLane } from "./dayLanes";

@@ -1,6 +1,5 @@
 import fc from "fast-check";
-import type { RunEvent, RunSheet } from "@/core/run";
-import { foldRun } from "@/core/run";
+import { type RunEvent, type RunSheet, foldRun } from "@/core/run";
 import type { RunAnswer } from "@/workers/createRunClient";
 import type { EventBox, KeptDay } from "./eventBox";
 import { createRunStore, type RunServer } from "./runStore";

@@ -1,0 +1,61 @@
+import fc from "fast-check";
+import { Budget } from "../../budget";
+import { checkCutPlan, computeYield, craftHandTimes, planCuts, planYield } from "..";
+import { demandFor, market, requests } from "./testRequest";
+
+test("ended after any number of steps, what is found is a whole plan, and it is said to be cut short", () => {
+  let short = 0;
+  fc.assert(
+    fc.property(requests, fc.integer({ min: 0, max: 300 }), (request, steps) => {
+      const budget = Budget.ofSteps(steps);
+      const [ended, whole] = [planCuts(request, budget), planCuts(request)];
+      // What cannot be cut at all is refused for the same reason, time or not.
+      if (!whole.ok) return expect(ended).toEqual(whole);
+      if (!ended.ok) throw new Error(ended.failure.code);
+      expect(checkCutPlan(request, ended.value.leastDough)).toEqual([]);
+      if (budget.cutShort) short++;
+      else expect(ended.value).toEqual(whole.value);
+    }),
+    { numRuns: 10, seed: 11 },
+  );
+  expect(short).toBeGreaterThan(2);
+});
+
+test("a yield that is ended finds cuts that are there, at most those of the whole search", () => {
+  const { demands, ...rolling } = market;
+  const { outline, webMm, marginMm } = demands[0]!;
+  fc.assert(
+    fc.property(fc.integer({ min: 400, max: 9000 }), fc.integer({ min: 0, max: 60 }), (doughG, steps) => {
+      const request = { ...rolling, outline, webMm, marginMm, doughG, handTimes: craftHandTimes };
+      const ended = computeYield(request, Budget.ofSteps(steps));
+      const whole = computeYield(request);
+      expect(ended.count).toBeLessThanOrEqual(whole.count);
+      expect(ended.lowCount).toBeLessThanOrEqual(ended.count);
+      expect(ended.highCount).toBeGreaterThanOrEqual(ended.count);
+      const plan = planYield(request, Budget.ofSteps(steps));
+      expect(plan?.yields[0]?.count ?? 0).toBeGreaterThanOrEqual(whole.count > 0 ? 1 : 0);
+    }),
+    { numRuns: 25 },
+  );
+});
+
+test("a search that is ended is asked nothing more, nor is what it left remembered as the whole", () => {
+  const request = { ...market, demands: [demandFor({ kind: "disc", diameterMm: 11.5 }, 4000, { webMm: 1 })] };
+  let asked = 0;
+  const budget = new Budget(() => ++asked > 5);
+  const ended = planCuts(request, budget);
+  // The first answer that time is over is the last that is asked for.
+  expect([asked, budget.cutShort, budget.isOver()]).toEqual([6, true, true]);
+  const [whole, again] = [planCuts(request), planCuts(request, Budget.ofSteps(1e9))];
+  if (!ended.ok || !whole.ok || !again.ok) throw new Error("cannot be cut");
+  expect(again.value).toEqual(whole.value);
+  expect(whole.value.leastDough.doughG).toBeLessThanOrEqual(ended.value.leastDough.doughG);
+});
+
+test("no limit is never over; steps are so many and no more", () => {
+  const free = new Budget();
+  for (let i = 0; i < 1000; i++) expect(free.isOver()).toBe(false);
+  expect(free.cutShort).toBe(false);
+  const three = Budget.ofSteps(3);
+  expect([1, 2, 3, 4, 5].map(() => three.isOver())).toEqual([false, false, false, true, true]);
+});

@@ -1,0 +1,115 @@
+import type { Budget } from "../../budget";
+import { because, fail, ok, type Result } from "../../result";
+import { computeSheetAreaMm2, type SheetShape } from "../../shape";
+import { choose, findFewest, type Aim } from "./chooseSketch";
+import type { CutFailure } from "../sheet";
+import type { CutRequest } from "./cutPlan";
+import type { CutStream } from "./cutStream";
+import { estimatePlan, meets, soleRun, type PlanSketch, type SheetRun } from "./estimatePlan";
+import { layOutRows, layOutTogether } from "../rows";
+
+/**
+ * Plans whose first rolling is sheets of given sizes only: every cutter on sheets of its own, or all together on each,
+ * re-rolls helping as far as they go.
+ * @returns The best of them for an aim, or why no size holds every cutter.
+ */
+export function searchFixedSheets(
+  request: CutRequest,
+  streams: readonly CutStream[],
+  sheets: readonly SheetShape[],
+  budget: Budget,
+): Result<(aim: Aim) => PlanSketch, CutFailure> {
+  const laid: Result<LaidSheet, CutFailure>[] = [];
+  for (const sheet of sheets) {
+    if (laid.some(({ ok: isLaid }) => isLaid) && budget.isOver()) break;
+    laid.push(layOutSheet(request, streams, sheet, budget));
+  }
+  const possible = laid.flatMap((result) => (result.ok ? [result.value] : []));
+  if (possible.length > 0) {
+    return ok((aim) =>
+      choose(
+        possible.flatMap((sheet) => listRepeats(request, streams, sheet, aim)),
+        aim,
+      ),
+    );
+  }
+  const [fault] = laid;
+  if (!fault || fault.ok) throw new RangeError("searchFixedSheets: no sheet to plan with");
+  return fault;
+}
+
+/** One size of sheet: each stream alone on it, and all together if they go. */
+interface LaidSheet {
+  readonly soles: readonly SheetRun[];
+  readonly together: SheetRun | null;
+}
+
+function layOutSheet(
+  request: CutRequest,
+  streams: readonly CutStream[],
+  sheet: SheetShape,
+  budget: Budget,
+): Result<LaidSheet, CutFailure> {
+  const areaMm2 = computeSheetAreaMm2(sheet);
+  const soles: SheetRun[] = [];
+  for (const [i, stream] of streams.entries()) {
+    const layout = layOutRows({ ...stream, sheet, mayTurn: request.mayTurn });
+    if (!layout.ok)
+      return fail(because("noSheetHolds", { demandId: stream.demands[0]?.id ?? "", why: layout.failure }));
+    soles.push(soleRun(i, { sheet, areaMm2, count: layout.value.count }, 1));
+  }
+  return ok({ soles, together: budget.isOver() ? null : layOutAll(request, streams, sheet) });
+}
+
+function listRepeats(
+  request: CutRequest,
+  streams: readonly CutStream[],
+  { soles, together }: LaidSheet,
+  aim: Aim,
+): PlanSketch[] {
+  const last = soles.at(-1);
+  if (!last) throw new RangeError("listRepeats: no stream");
+  const others = soles.slice(0, -1).map((run, i) => ({ ...run, copies: countSheets(run, streams[i], i) }));
+  return [
+    repeatSheet(request, streams, others, last, aim),
+    ...(together ? [repeatSheet(request, streams, [], together, aim)] : []),
+  ];
+}
+
+function layOutAll(request: CutRequest, streams: readonly CutStream[], sheet: SheetShape): SheetRun | null {
+  if (streams.length === 1) return null;
+  const shared = layOutTogether(
+    streams.map(({ outline, webMm, count }) => ({ outline, webMm, ratio: count })),
+    sheet,
+    Math.max(...streams.map(({ marginMm }) => marginMm)),
+    request.mayTurn,
+  );
+  if (!shared.ok) return null;
+  const parts = shared.value.parts.map((part, stream) => ({ stream, ...part }));
+  const count = parts.reduce((sum, part) => sum + part.count, 0);
+  return { entry: { sheet, areaMm2: computeSheetAreaMm2(sheet), count }, copies: 1, parts };
+}
+
+const countSheets = ({ parts }: SheetRun, stream: CutStream | undefined, index: number) =>
+  Math.ceil((stream?.count ?? 0) / (parts.find((part) => part.stream === index)?.count ?? 1));
+
+/** As many sheets like this one beside the others as are needed; the aim decides how far re-rolls help. */
+function repeatSheet(
+  request: CutRequest,
+  streams: readonly CutStream[],
+  others: readonly SheetRun[],
+  sheet: SheetRun,
+  aim: Aim,
+): PlanSketch {
+  const enough = Math.max(...sheet.parts.map(({ stream }) => countSheets(sheet, streams[stream], stream)));
+  const sketches = Array.from({ length: request.rerollLimit + 1 }, (_, rerollLimit) => {
+    const estimate = (copies: number) =>
+      estimatePlan({ ...request, rerollLimit }, streams, [
+        ...others,
+        ...(copies > 0 ? [{ ...sheet, copies }] : []),
+      ]);
+    const least = others.length > 0 ? 0 : 1;
+    return estimate(findFewest(least, enough, (n) => meets(estimate(n), streams)));
+  });
+  return choose(sketches, aim);
+}

@@ -1,0 +1,243 @@
+import fc from "fast-check";
+import { gapMm, placePolygon, toContour, toHalfPlanes, type Outline, type SheetShape } from "../../shape";
+import { fillGaps, layOutRows, layOutTogether, searchTightOutlines, type Placement } from "..";
+import { alternateDiscs } from "./alternateDiscs";
+import { refused } from "../../words/__tests__/refused";
+
+const outlines: readonly Outline[] = [
+  { kind: "leaf", widthMm: 40, heightMm: 18 },
+  { kind: "heart", widthMm: 80, heightMm: 70 },
+  { kind: "star", diameterMm: 80, points: 5 },
+  { kind: "oval", widthMm: 90, heightMm: 50 },
+  { kind: "polygon", diameterMm: 70, sides: 6 },
+  { kind: "scalloped", diameterMm: 70, lobes: 9 },
+  { kind: "triangle", legMm: 70 },
+  {
+    kind: "path",
+    corners: [
+      [-30, -20],
+      [30, -20],
+      [30, 20],
+      [0, 5],
+      [-30, 20],
+    ],
+  },
+];
+
+/** Distances by the edges themselves, knowing nothing of rows and profiles. */
+function check(
+  outline: Outline,
+  placements: readonly Placement[],
+  sheet: SheetShape,
+  marginMm: number,
+  webMm: number,
+) {
+  const cuts = placements.map(({ xMm, yMm, angleDeg }) =>
+    placePolygon(toContour(outline), xMm, yMm, angleDeg),
+  );
+  const beyondMm = toHalfPlanes(sheet).map(
+    ({ nx, ny, reachMm }) => Math.max(...cuts.flat().map(([x, y]) => x * nx + y * ny)) - (reachMm - marginMm),
+  );
+  expect(Math.max(...beyondMm)).toBeLessThanOrEqual(1e-3);
+  const gaps = cuts.flatMap((one, i) =>
+    cuts.slice(i + 1).flatMap((other, j) => {
+      const [a, b] = [placements[i]!, placements[i + 1 + j]!];
+      return Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm) < 110 ? [gapMm(one, other, webMm + 1)] : [];
+    }),
+  );
+  expect(Math.min(...gaps, webMm)).toBeGreaterThanOrEqual(webMm - 2e-3);
+}
+
+const sheets = fc.record({
+  widthMm: fc.integer({ min: 90, max: 330 }),
+  heightMm: fc.integer({ min: 90, max: 260 }),
+  shape: fc.constantFrom("rectangle" as const, "oval" as const),
+});
+
+test("an outline's rows keep the web by its true shape, stay on the sheet, and never pass the bound", () => {
+  fc.assert(
+    fc.property(fc.constantFrom(...outlines), sheets, fc.boolean(), (outline, sheet, mayTurn) => {
+      const layout = layOutRows({ outline, sheet, webMm: 2, marginMm: 5, mayTurn });
+      if (!layout.ok) return;
+      const { placements, count, upperBound } = layout.value;
+      expect(placements).toHaveLength(count);
+      expect(count).toBeLessThanOrEqual(upperBound);
+      check(outline, placements, sheet, 5, 2);
+      if (!mayTurn) for (const { angleDeg } of placements) expect(angleDeg % 180).toBe(0);
+    }),
+    { numRuns: 12, seed: 3 },
+  );
+});
+
+test("hexagons without a web tile, half squares leave nothing, hearts interlock", () => {
+  // Rows of 7 and 6 hexagons 40 mm across corners: width 7·√3·20, height 40 + 4·30.
+  const hexagons = layOutRows({
+    outline: { kind: "polygon", diameterMm: 40, sides: 6 },
+    sheet: { widthMm: 7 * Math.sqrt(3) * 20 + 0.5, heightMm: 160.5 },
+    webMm: 0,
+    marginMm: 0,
+    mayTurn: true,
+  });
+  expect(hexagons).toMatchObject({ ok: true, value: { count: 33 } });
+  const halves = layOutRows({
+    outline: { kind: "triangle", legMm: 100 },
+    sheet: { widthMm: 400, heightMm: 300 },
+    webMm: 0,
+    marginMm: 0,
+    mayTurn: false,
+  });
+  expect(halves).toMatchObject({ ok: true, value: { count: 24, usedShare: 1 } });
+  const heart = { kind: "heart", widthMm: 80, heightMm: 70 } as const;
+  const hearts = layOutRows({
+    outline: heart,
+    sheet: { widthMm: 420, heightMm: 310 },
+    webMm: 0,
+    marginMm: 0,
+    mayTurn: true,
+  });
+  // In boxes 5 × 4 fit.
+  expect(hearts.ok && hearts.value.count).toBeGreaterThanOrEqual(24);
+});
+
+test("a round sheet of three diameters holds seven discs", () => {
+  const sheet = { widthMm: 300.2, heightMm: 300.2, shape: "oval" } as const;
+  const layout = layOutRows({
+    outline: { kind: "disc", diameterMm: 100 },
+    sheet,
+    webMm: 0,
+    marginMm: 0,
+    mayTurn: true,
+  });
+  expect(layout).toMatchObject({ ok: true, value: { count: 7 } });
+});
+
+test("small cuts go in the gaps of large ones and touch none", () => {
+  const large = { kind: "disc", diameterMm: 90 } as const;
+  const sheet = { widthMm: 380, heightMm: 380 };
+  const layout = layOutRows({ outline: large, sheet, webMm: 2, marginMm: 5, mayTurn: true });
+  if (!layout.ok) throw new Error(layout.failure.code);
+  const placed = layout.value.placements.map(({ xMm, yMm }) => placePolygon(toContour(large), xMm, yMm, 0));
+  const small = { kind: "disc", diameterMm: 26 } as const;
+  const found = fillGaps({ placed, sheet, marginMm: 5, outline: small, webMm: 2, anglesDeg: [0], most: 100 });
+  // Sixteen in a square grid leave nine hollows.
+  expect(layout.value.count).toBe(16);
+  expect(found.length).toBeGreaterThanOrEqual(9);
+  check(small, found, sheet, 5, 2);
+  const cuts = found.map(({ xMm, yMm }) => placePolygon(toContour(small), xMm, yMm, 0));
+  const gaps = cuts.flatMap((cut) => placed.map((other) => gapMm(cut, other, 3)));
+  expect(Math.min(...gaps)).toBeGreaterThanOrEqual(2 - 1e-3);
+});
+
+test("more freedom never gives fewer: where cuts may be turned there are at least as many as where they may not", () => {
+  const length = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+  fc.assert(
+    fc.property(length(25, 60), length(25, 60), length(150, 420), length(150, 300), (w, h, wide, high) => {
+      const outline = { kind: "leaf", widthMm: w, heightMm: h } as const;
+      const count = (mayTurn: boolean) => {
+        const layout = layOutRows({
+          outline,
+          sheet: { widthMm: wide, heightMm: high },
+          webMm: 1,
+          marginMm: 4,
+          mayTurn,
+        });
+        return layout.ok ? layout.value.count : 0;
+      };
+      expect(count(true)).toBeGreaterThanOrEqual(count(false));
+    }),
+    { numRuns: 8, seed: 8 },
+  );
+});
+
+test("a tight search of hearts is never below rows, repeats itself, and keeps the web", () => {
+  const request = {
+    outlines: [{ outline: { kind: "heart", widthMm: 80, heightMm: 70 }, ratio: 1 }],
+    sheet: { widthMm: 350, heightMm: 270 },
+    webMm: 2,
+    marginMm: 5,
+    mayTurn: true,
+    seed: 2,
+  } as const;
+  const run = () => {
+    const search = searchTightOutlines(request);
+    let found = search.next();
+    while (!found.done && found.value.attempts < 3) found = search.next();
+    return found.value;
+  };
+  const found = run();
+  expect(found.sets).toBeGreaterThanOrEqual(found.rowsSets);
+  expect(found.sets).toBeLessThanOrEqual(found.upperBound);
+  check(request.outlines[0].outline, found.parts[0]!, request.sheet, 5, 2);
+  expect(run()).toEqual(found);
+});
+
+test("two sizes on one sheet in equal numbers: better than halving it", () => {
+  const [large, small] = [
+    { kind: "disc", diameterMm: 80 } as const,
+    { kind: "disc", diameterMm: 72 } as const,
+  ];
+  const outlines = [large, small].map((outline) => ({ outline, webMm: 1, ratio: 1 }));
+  let better = 0;
+  for (let widthMm = 300; widthMm <= 620; widthMm += 40) {
+    const sheet = { widthMm, heightMm: 400 };
+    const together = layOutTogether(outlines, sheet, 8, true);
+    if (!together.ok) throw new Error(together.failure.code);
+    const count = (outline: Outline, half: { widthMm: number; heightMm: number }) => {
+      const layout = layOutRows({ outline, sheet: half, webMm: 1, marginMm: 0, mayTurn: true });
+      return layout.ok ? layout.value.count : 0;
+    };
+    const halves = [
+      { widthMm: (widthMm - 17) / 2, heightMm: 384 },
+      { widthMm: widthMm - 16, heightMm: (384 - 1) / 2 },
+    ].map((half) => Math.min(count(large, half), count(small, half)));
+    expect(together.value.sets).toBeGreaterThanOrEqual(Math.max(...halves));
+    if (together.value.sets > Math.max(...halves)) better++;
+    expect(Math.min(...together.value.parts.map((part) => part.count))).toBeGreaterThanOrEqual(
+      together.value.sets,
+    );
+  }
+  expect(better).toBeGreaterThan(0);
+});
+
+test("discs by turns keep their distances", () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 60, max: 110 }),
+      fc.integer({ min: 30, max: 60 }),
+      fc.integer({ min: 200, max: 600 }),
+      (d, e, w) => {
+        const rows = alternateDiscs(d, e, { widthMm: w, heightMm: 400 }, 2);
+        if (!rows) return;
+        const discs = [[d, rows.large] as const, [e, rows.small] as const].flatMap(([size, pattern]) =>
+          pattern.rows.flatMap((row) =>
+            Array.from({ length: row.count }, (_, i) => ({
+              r: size / 2,
+              x: row.startMm + i * row.pitchMm,
+              y: row.acrossMm,
+            })),
+          ),
+        );
+        discs.forEach((a, i) => {
+          expect(a.x).toBeGreaterThanOrEqual(a.r - 1e-6);
+          expect(a.x).toBeLessThanOrEqual(w - a.r + 1e-6);
+          expect(a.y).toBeLessThanOrEqual(400 - a.r + 1e-6);
+          for (const b of discs.slice(i + 1))
+            if (Math.hypot(a.x - b.x, a.y - b.y) < a.r + b.r + 2 - 1e-6)
+              throw new Error(`${d} ${e} ${w} overlap`);
+        });
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
+
+test("nothing that goes together, or two on a round sheet, is said", () => {
+  const pair = [
+    { outline: outlines[0]!, webMm: 1, ratio: 1 },
+    { outline: outlines[1]!, webMm: 1, ratio: 1 },
+  ];
+  expect(layOutTogether(pair, { widthMm: 60, heightMm: 60 }, 5, true)).toMatchObject({ ok: false });
+  expect(
+    refused(layOutTogether(pair, { widthMm: 400, heightMm: 400, shape: "oval" }, 5, true)),
+  ).toMatchObject({ words: expect.stringContaining("rectangle") });
+});

@@ -1,0 +1,323 @@
+import { createMemory } from "../../createMemory";
+import { toContour, type BoxMm, type Outline } from "../../shape";
+import { clearBelowMm, clearBesideMm, computeProfile, type Profile } from "./profile";
+import { countRow, type Row, type RowPattern, countPitches, FIT_TOLERANCE_MM } from "../sheet";
+
+/**
+ * One way to lay an outline in rows without end: every cut in a row alike, or every second one turned by half a
+ * turn; the next row shifted along, and turned as a whole or not.
+ */
+export interface RowFamily {
+  readonly row: RowKind;
+  readonly next: RowKind;
+  readonly pitchMm: number;
+  /** How far the next row is shifted along, 0 ≤ shift < pitch. */
+  readonly shiftMm: number;
+  /** From a row to the next, and from that to the one after. */
+  readonly stepsMm: readonly [number, number];
+  /** Upright or lying, the next row straight under it or half a pitch along: may be stretched to fill a sheet. */
+  readonly isPlain: boolean;
+}
+
+/** What stands at the beginning of a row, and what half a turn further, if anything. */
+export interface RowKind {
+  readonly first: Profile;
+  readonly between: { readonly profile: Profile; readonly afterMm: number } | null;
+  readonly reach: Reach;
+}
+
+/** From the first cut's middle to the ends of one beat of a row, and to its top and bottom. */
+interface Reach {
+  readonly leftMm: number;
+  readonly rightMm: number;
+  readonly topMm: number;
+  readonly bottomMm: number;
+}
+
+/** Turns tried where the dough has no grain, degrees; with grain only upright and upside down. */
+const TURNS_DEG = [0, 90, 15, 30, 45, 60, 75];
+/** And of an outline that is not its own mirror image, these too. */
+const MIRRORED_TURNS_DEG = [105, 120, 135, 150, 165];
+/** Shifts of the next row tried, parts of a pitch. */
+const SHIFTS = 16;
+/** Families kept for an outline: the densest, and those that are plain. */
+const MOST_FAMILIES = 40;
+
+/**
+ * The most cuts of any outline in its own rows, the rows along the width or down the height.
+ * @param mayTurn - False where the dough's grain allows only half turns.
+ * @returns The pattern; its count is 0 if not one fits. Families are worked out once for an outline and web.
+ */
+export function findBestOutlineRows(
+  outline: Outline,
+  usable: BoxMm,
+  webMm: number,
+  mayTurn: boolean,
+): RowPattern {
+  // Of all turns only the densest rows are kept: what is found without turning is a choice too.
+  let best: RowPattern = mayTurn
+    ? findBestOutlineRows(outline, usable, webMm, false)
+    : { style: "fitted", rowsRunDown: false, rows: [], count: 0 };
+  const families = listFamilies(outline, webMm, mayTurn);
+  for (const rowsRunDown of [false, true]) {
+    const along = rowsRunDown ? usable.heightMm : usable.widthMm;
+    const across = rowsRunDown ? usable.widthMm : usable.heightMm;
+    // Rows that run down are the sheet turned by a quarter; with grain the outline may not turn with it.
+    for (const family of rowsRunDown && !mayTurn ? listDownFamilies(outline, webMm) : families) {
+      for (const stretched of listStretches(family, along)) {
+        if (countCuts(stretched, along, across) <= best.count) continue;
+        best = buildRows(stretched, along, across, rowsRunDown, usable.widthMm);
+      }
+    }
+  }
+  return best;
+}
+
+/** The family as it is, and with its pitch stretched so that a row (or one shifted) fills the sheet's length. */
+function listStretches(family: RowFamily, alongMm: number): RowFamily[] {
+  const { row, pitchMm, shiftMm, isPlain } = family;
+  if (!isPlain || row.between) return [family];
+  const spareMm = alongMm - (row.reach.rightMm - row.reach.leftMm);
+  const pitches = countPitches(spareMm, pitchMm);
+  if (pitches < 1) return [family];
+  const stretch = (stretchedMm: number): RowFamily[] =>
+    stretchedMm > pitchMm + FIT_TOLERANCE_MM
+      ? [placeNext({ ...family, pitchMm: stretchedMm }, (shiftMm / pitchMm) * stretchedMm)]
+      : [];
+  return [family, ...stretch(spareMm / pitches), ...stretch(spareMm / (pitches + shiftMm / pitchMm))];
+}
+
+/** The plain and the dense families of an outline. */
+export function listFamilies(outline: Outline, webMm: number, mayTurn: boolean): readonly RowFamily[] {
+  const turnsDeg = outline.kind === "path" ? [...TURNS_DEG, ...MIRRORED_TURNS_DEG] : TURNS_DEG;
+  return remember(JSON.stringify([outline, webMm, mayTurn]), () =>
+    workOutFamilies(outline, webMm, mayTurn ? turnsDeg : [0]),
+  );
+}
+
+/** Rows running down a sheet whose cuts keep their upright: laid out as if the sheet lay on its side. */
+function listDownFamilies(outline: Outline, webMm: number): readonly RowFamily[] {
+  return remember(JSON.stringify([outline, webMm, "down"]), () => workOutFamilies(outline, webMm, [270]));
+}
+
+/** Outlines remembered at once: more than any day cuts. */
+const MOST_KNOWN = 64;
+const remember = createMemory<readonly RowFamily[]>(MOST_KNOWN);
+
+function workOutFamilies(outline: Outline, webMm: number, turnsDeg: readonly number[]): RowFamily[] {
+  const contour = toContour(outline);
+  const families = turnsDeg.flatMap((angleDeg) => {
+    const upright = computeProfile(contour, angleDeg, webMm);
+    const turned = computeProfile(contour, (angleDeg + 180) % 360, webMm);
+    return listRowKinds(upright, turned).flatMap((row) => {
+      const nexts = row.between ? [row] : [row, toRowKind(turned, null)];
+      return nexts.flatMap((next) => {
+        const pitchMm = findPitchMm(row);
+        return Array.from({ length: SHIFTS }, (_, i) =>
+          placeNext(
+            {
+              row,
+              next,
+              pitchMm,
+              shiftMm: 0,
+              stepsMm: [0, 0],
+              isPlain: angleDeg % 90 === 0 && i % (SHIFTS / 2) === 0,
+            },
+            (i * pitchMm) / SHIFTS,
+          ),
+        );
+      });
+    });
+  });
+  const dense = [...families].sort((a, b) => mm2PerCut(a) - mm2PerCut(b)).slice(0, MOST_FAMILIES);
+  return [...new Set([...families.filter(({ isPlain }) => isPlain), ...dense])];
+}
+
+function listRowKinds(upright: Profile, turned: Profile): RowKind[] {
+  const afterMm = clearBesideMm(upright, turned);
+  return [toRowKind(upright, null), toRowKind(upright, { profile: turned, afterMm })];
+}
+
+function findPitchMm({ first, between }: RowKind): number {
+  const aloneMm = clearBesideMm(first, first);
+  return between ? Math.max(between.afterMm + clearBesideMm(between.profile, first), aloneMm) : aloneMm;
+}
+
+const mm2PerCut = ({ row, pitchMm, stepsMm }: RowFamily) =>
+  (pitchMm * (stepsMm[0] + stepsMm[1])) / (row.between ? 4 : 2);
+
+/** The family with its next row shifted so far: as near as the profiles allow, rows two apart included. */
+function placeNext(family: RowFamily, shiftMm: number): RowFamily {
+  const { row, next, pitchMm } = family;
+  const downMm = clearRowMm(row, next, pitchMm, shiftMm);
+  const upMm = clearRowMm(next, row, pitchMm, -shiftMm);
+  const sameMm = Math.max(clearRowMm(row, row, pitchMm, 0), clearRowMm(next, next, pitchMm, 0));
+  return { ...family, shiftMm, stepsMm: [downMm, Math.max(upMm, sameMm - downMm)] };
+}
+
+/** How far below a row another must lie, its beginning shifted along. */
+function clearRowMm(upper: RowKind, lower: RowKind, pitchMm: number, shiftMm: number): number {
+  let leastMm = 0;
+  for (const above of members(upper)) {
+    for (const below of members(lower)) {
+      const shift = shiftMm + below.atMm - above.atMm;
+      const widest =
+        above.profile.rightMm - above.profile.leftMm + below.profile.rightMm - below.profile.leftMm;
+      const around = Math.ceil(widest / pitchMm) + 1;
+      const nearest = shift - Math.round(shift / pitchMm) * pitchMm;
+      for (let k = -around; k <= around; k++) {
+        leastMm = Math.max(leastMm, clearBelowMm(above.profile, below.profile, nearest + k * pitchMm));
+      }
+    }
+  }
+  return leastMm;
+}
+
+function members({
+  first,
+  between,
+}: Pick<RowKind, "first" | "between">): { profile: Profile; atMm: number }[] {
+  return [
+    { profile: first, atMm: 0 },
+    ...(between ? [{ profile: between.profile, atMm: between.afterMm }] : []),
+  ];
+}
+
+function toRowKind(first: Profile, between: RowKind["between"]): RowKind {
+  const all = members({ first, between });
+  return {
+    first,
+    between,
+    reach: {
+      leftMm: Math.min(...all.map(({ profile, atMm }) => atMm + profile.leftMm)),
+      rightMm: Math.max(...all.map(({ profile, atMm }) => atMm + profile.rightMm)),
+      topMm: Math.min(...all.map(({ profile }) => profile.topMm)),
+      bottomMm: Math.max(...all.map(({ profile }) => profile.bottomMm)),
+    },
+  };
+}
+
+/** How high one row of either kind needs the sheet. */
+const highMm = (own: Reach, other: Reach) =>
+  Math.max(own.bottomMm, other.bottomMm) - Math.min(own.topMm, other.topMm);
+
+/** Cuts of one row on a length, its first cut's left edge `startMm` in. */
+function fillRow(row: RowKind, pitchMm: number, alongMm: number): Pick<Row, "count" | "between"> {
+  const { first, between } = row;
+  const leftMm = row.reach.leftMm;
+  const fit = (atMm: number, profile: Profile) =>
+    Math.max(countPitches(alongMm + leftMm - atMm - profile.rightMm, pitchMm) + 1, 0);
+  const count = fit(0, first);
+  return {
+    count,
+    between: between && {
+      afterMm: between.afterMm,
+      count: Math.min(fit(between.afterMm, between.profile), count),
+    },
+  };
+}
+
+interface Spread {
+  readonly rows: number;
+  readonly first: Pick<Row, "count" | "between">;
+  readonly next: Pick<Row, "count" | "between">;
+  readonly nextStartMm: number;
+}
+
+function spread(
+  { row, next, pitchMm, shiftMm, stepsMm }: RowFamily,
+  alongMm: number,
+  acrossMm: number,
+): Spread {
+  const [own, other] = [row.reach, next.reach];
+  // The next row's first cut may stand a pitch further left, if its left edge stays on the sheet.
+  const rawStartMm = shiftMm - own.leftMm + other.leftMm;
+  const nextStartMm = rawStartMm - Math.floor((rawStartMm + FIT_TOLERANCE_MM) / pitchMm) * pitchMm;
+  const first = fillRow(row, pitchMm, alongMm);
+  const second = fillRow(next, pitchMm, alongMm - nextStartMm);
+  const spareMm = acrossMm - highMm(own, other);
+  const [oneMm, twoMm] = stepsMm;
+  const pairs = countPitches(spareMm, oneMm + twoMm);
+  const restMm = spareMm - Math.max(pairs, 0) * (oneMm + twoMm);
+  const rows = pairs < 0 ? 0 : 1 + 2 * pairs + (restMm + FIT_TOLERANCE_MM >= oneMm ? 1 : 0);
+  return { rows, first, next: second, nextStartMm };
+}
+
+function countCuts(family: RowFamily, alongMm: number, acrossMm: number): number {
+  const { rows, first, next } = spread(family, alongMm, acrossMm);
+  const each = (row: Pick<Row, "count" | "between">) => row.count + (row.between?.count ?? 0);
+  return Math.ceil(rows / 2) * each(first) + Math.floor(rows / 2) * each(next);
+}
+
+function buildRows(
+  family: RowFamily,
+  alongMm: number,
+  acrossMm: number,
+  rowsRunDown: boolean,
+  usableWidthMm: number,
+): RowPattern {
+  const { rows: rowCount, first, next, nextStartMm } = spread(family, alongMm, acrossMm);
+  const [own, other] = [family.row.reach, family.next.reach];
+  let atMm = -Math.min(own.topMm, other.topMm);
+  const rows: Row[] = [];
+  for (let i = 0; i < rowCount; i++) {
+    const isFirst = i % 2 === 0;
+    const kind = isFirst ? family.row : family.next;
+    const filled = isFirst ? first : next;
+    if (filled.count > 0) {
+      rows.push({
+        ...filled,
+        startMm: -kind.reach.leftMm + (isFirst ? 0 : nextStartMm),
+        // A sheet turned by a quarter clockwise: what lay at the top lies at its right.
+        acrossMm: rowsRunDown ? usableWidthMm - atMm : atMm,
+        pitchMm: family.pitchMm,
+        angleDeg: (kind.first.angleDeg + (rowsRunDown ? 90 : 0)) % 360,
+      });
+    }
+    atMm += family.stepsMm[isFirst ? 0 : 1];
+  }
+  if (rowsRunDown) rows.reverse();
+  const count = rows.reduce((sum, row) => sum + countRow(row), 0);
+  return { style: "fitted", rowsRunDown, rows, count };
+}
+
+/**
+ * Just-large-enough sheets inside `limit` for the plainest and densest of an outline's rows.
+ * @returns Usable sizes with the count they are made for, unsorted.
+ */
+export function* listOutlineSheets(
+  outline: Outline,
+  limit: BoxMm,
+  webMm: number,
+  mayTurn: boolean,
+): Generator<{ usable: BoxMm; count: number }> {
+  for (const rowsRunDown of [false, true]) {
+    const families =
+      rowsRunDown && !mayTurn ? listDownFamilies(outline, webMm) : listFamilies(outline, webMm, mayTurn);
+    const [along, across] = rowsRunDown ? [limit.heightMm, limit.widthMm] : [limit.widthMm, limit.heightMm];
+    for (const family of [...families].sort((a, b) => mm2PerCut(a) - mm2PerCut(b)).slice(0, MENU_FAMILIES)) {
+      const own = family.row.reach;
+      const { leftMm, rightMm } = own;
+      const leastMm = highMm(own, family.next.reach);
+      const mostPerRow = countPitches(along - (rightMm - leftMm), family.pitchMm) + 1;
+      for (let perRow = 1; perRow <= mostPerRow; perRow++) {
+        const rowMm = rightMm - leftMm + (perRow - 1) * family.pitchMm;
+        for (const alongMm of [rowMm, rowMm + family.shiftMm]) {
+          for (let acrossMm = leastMm, step = 0; acrossMm <= across + FIT_TOLERANCE_MM; step++) {
+            if (alongMm <= along + FIT_TOLERANCE_MM) {
+              const count = countCuts(family, alongMm, acrossMm);
+              const usable = rowsRunDown
+                ? { widthMm: acrossMm, heightMm: alongMm }
+                : { widthMm: alongMm, heightMm: acrossMm };
+              if (count > 0) yield { usable, count };
+            }
+            acrossMm += family.stepsMm[step % 2 === 0 ? 0 : 1];
+          }
+        }
+      }
+    }
+  }
+}
+
+/** Families that make up the menu of sheets: the densest; the others cannot save dough. */
+const MENU_FAMILIES = 6;

@@ -1,0 +1,19 @@
+export type { Band } from "./band";
+export { boundCount, boundSets } from "./bound";
+export type { CutFailure, LayoutFailure, PartsFailure, SharedFailure } from "./cutFailure";
+export { craftHandTimes, estimateHandMin, type CuttingHandTimes } from "./handTimes";
+export { convexRoom, rectangularRoom, type Room } from "./room";
+export {
+  countRow,
+  placePattern,
+  turnBox,
+  turnPattern,
+  type Placement,
+  type Ring,
+  type Row,
+  type RowPattern,
+  type RowStyle,
+} from "./rowPattern";
+export { countNeeds, countSets, type Ratioed } from "./sets";
+export { findSpan } from "./span";
+export { FIT_TOLERANCE_MM, countPitches } from "./tolerance";

@@ -1,0 +1,113 @@
+import type { BoxMm } from "../../shape";
+
+/**
+ * How the rows stand to each other. `pushed` is rows as close as they may be, moved to either end by turns; `blocks` is rows of upright rectangles, then rows of turned ones; `halved` is
+ * squares in a grid, each cut corner to corner; `fitted` is an outline's own rows, every cut against the next; `rings` has
+ * rings in place of rows.
+ */
+export type RowStyle =
+  | "square"
+  | "pushed"
+  | "staggered"
+  | "stretched"
+  | "mixed"
+  | "grid"
+  | "blocks"
+  | "halved"
+  | "fitted"
+  | "rings";
+
+/** One row of cuts. Centres are measured inside the usable part of the sheet, from its top left corner. */
+export interface Row {
+  /** First centre, along the row. */
+  readonly startMm: number;
+  /** The row's centre line, across the rows. */
+  readonly acrossMm: number;
+  readonly pitchMm: number;
+  readonly count: number;
+  /** How far each cut is turned clockwise from its own upright, degrees. */
+  readonly angleDeg: number;
+  /** Cuts turned by half a turn that stand between the others, each so far after one of them; null if none. */
+  readonly between: { readonly afterMm: number; readonly count: number } | null;
+}
+
+/** A ring of cuts about the middle of a round sheet. */
+export interface Ring {
+  /** The sheet's middle, inside its ragged edge, along and across. */
+  readonly middleMm: number;
+  /** To the cuts' centres; 0 for one in the middle. */
+  readonly radiusMm: number;
+  readonly count: number;
+  /** Where the first cut stands, degrees clockwise from the right. */
+  readonly startDeg: number;
+}
+
+/** Rows of cuts that a hand can follow with a ruler. */
+export interface RowPattern {
+  readonly style: RowStyle;
+  /** The rows run along the sheet's height instead of its width. */
+  readonly rowsRunDown: boolean;
+  readonly rows: readonly Row[];
+  /** In place of rows, the outermost first. */
+  readonly rings?: readonly Ring[] | undefined;
+  readonly count: number;
+}
+
+/** Centre of one cut on the sheet, mm from its top left corner, in the order of cutting. */
+export interface Placement {
+  readonly xMm: number;
+  readonly yMm: number;
+  /** Clockwise from the outline's own upright, degrees, 0 to below 360. */
+  readonly angleDeg: number;
+}
+
+/** Every cut of the pattern on a sheet with a ragged margin `marginMm` all round. O(count). */
+export function placePattern(pattern: RowPattern, marginMm: number): Placement[] {
+  if (pattern.rings) return pattern.rings.flatMap((ring) => placeRing(ring, marginMm));
+  return pattern.rows.flatMap((row) => {
+    const place = (alongMm: number, angleDeg: number): Placement => {
+      const [along, across] = [marginMm + alongMm, marginMm + row.acrossMm];
+      return pattern.rowsRunDown
+        ? { xMm: across, yMm: along, angleDeg }
+        : { xMm: along, yMm: across, angleDeg };
+    };
+    const placements = Array.from({ length: row.count }, (_, i) =>
+      place(row.startMm + i * row.pitchMm, row.angleDeg),
+    );
+    const { between } = row;
+    if (!between) return placements;
+    const turnedDeg = (row.angleDeg + 180) % 360;
+    return placements.flatMap((placement, i) =>
+      i < between.count
+        ? [placement, place(row.startMm + i * row.pitchMm + between.afterMm, turnedDeg)]
+        : [placement],
+    );
+  });
+}
+
+function placeRing({ middleMm, radiusMm, count, startDeg }: Ring, marginMm: number): Placement[] {
+  return Array.from({ length: count }, (_, i) => {
+    const angle = ((startDeg + (i * 360) / count) * Math.PI) / 180;
+    return {
+      xMm: marginMm + middleMm + radiusMm * Math.cos(angle),
+      yMm: marginMm + middleMm + radiusMm * Math.sin(angle),
+      angleDeg: 0,
+    };
+  });
+}
+
+/** Cuts in a row, those between included. */
+export const countRow = ({ count, between }: Row): number => count + (between?.count ?? 0);
+
+/**
+ * The same rows running down a sheet instead of across it, by exchanging the two directions: right for discs and
+ * rectangles, which are their own mirror images.
+ */
+export function turnPattern(pattern: RowPattern): RowPattern {
+  return { ...pattern, rowsRunDown: !pattern.rowsRunDown };
+}
+
+/** `box` with width and height exchanged. */
+export function turnBox(box: BoxMm): BoxMm {
+  return { widthMm: box.heightMm, heightMm: box.widthMm };
+}

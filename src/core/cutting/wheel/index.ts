@@ -1,0 +1,1 @@
+export { layOutWheelCuts, type WheelLayout, type WheelRequest } from "./wheelCuts";
