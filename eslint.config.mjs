@@ -51,6 +51,24 @@ export default defineConfig([
     },
   },
   {
+    // A component that takes all of a store is drawn anew by every turn of a dial anywhere.
+    files: ["src/ui/**/*.{ts,tsx}"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector: "CallExpression[callee.name='useStore'][arguments.length=1]",
+          message: "Name what is read of the store: useRun, usePicked, or a selector.",
+        },
+        {
+          selector:
+            "CallExpression[callee.name=/^use(Store|Bench|BenchShell)$/] > ArrowFunctionExpression[body.type='Identifier']",
+          message: "A selector that gives the whole store selects nothing.",
+        },
+      ],
+    },
+  },
+  {
     // The core knows no clock, no chance and no machine; what it may import stands in layers.mjs.
     files: ["src/core/**/*.ts"],
     ignores: ["**/*.test.ts", "**/__tests__/**"],

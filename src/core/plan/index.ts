@@ -92,7 +92,8 @@ export {
 } from "./ask/divideBatch";
 export { sayBatchFailure, type BatchFailure, type Follows } from "./ask/batchFailure";
 export { findMixedG } from "./batch/findMixedG";
-export { listMends, type PieceMend } from "./ask/mends";
+export { listMends } from "./ask/mends";
+export type { PieceMend } from "./ask/pieceMend";
 export { listSchools, type School, type SchoolFacts, type SchoolOption } from "./ask/schools";
 export {
   applyChoice,

@@ -61,5 +61,9 @@ export const tellFailure = ({ code, figures }: EngineFailure): Said =>
   // Words are keyed by the code that the figures go with.
   (engineWords[code] as (of: EngineFailure["figures"]) => Said)(figures);
 
+/** Why a text is no number, amount or time. By itself, as every field that is typed in needs it and nothing else of these. */
+export const sayParseFailure = ({ code, figures }: ParseFailure): string =>
+  sayWhole((parseWords[code] as (of: ParseFailure["figures"]) => Said)(figures));
+
 /** The same as one text. */
 export const sayFailure = (failure: EngineFailure): string => sayWhole(tellFailure(failure));

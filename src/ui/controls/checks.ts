@@ -1,5 +1,5 @@
 import { parseClock, parseNumber } from "@/core/units";
-import { sayFailure } from "@/core/words";
+import { sayParseFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { MAX_NAME_CHARACTERS, orderLimits } from "@/schemas/limits";
 
@@ -13,7 +13,7 @@ export function checkName(text: string): string | null {
 /** What is wrong with a number of pieces, or null. */
 export function checkCount(text: string): string | null {
   const parsed = parseNumber(text);
-  if (!parsed.ok) return sayFailure(parsed.failure);
+  if (!parsed.ok) return sayParseFailure(parsed.failure);
   if (!Number.isInteger(parsed.value)) return `${text.trim()} pieces cannot be made: use a whole number.`;
   return describeLimitFault(parsed.value, orderLimits.count);
 }
@@ -21,5 +21,5 @@ export function checkCount(text: string): string | null {
 /** What is wrong with a time of the day, or null. */
 export function checkClock(text: string): string | null {
   const parsed = parseClock(text);
-  return parsed.ok ? null : sayFailure(parsed.failure);
+  return parsed.ok ? null : sayParseFailure(parsed.failure);
 }

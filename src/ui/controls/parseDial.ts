@@ -1,5 +1,5 @@
 import { parseAmount, parseNumber, parseOvenSetting, toFahrenheit, toStillC } from "@/core/units";
-import { sayFailure } from "@/core/words";
+import { sayParseFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import type { Limit } from "@/schemas/limits";
 
@@ -26,7 +26,7 @@ export function parseDial(
     limit.unit === "mm" || limit.unit === "g" || limit.unit === "°C" || limit.unit === "°F"
       ? parseWithUnit(text, limit.unit)
       : parseNumber(bare);
-  if (!parsed.ok) return { fault: sayFailure(parsed.failure) };
+  if (!parsed.ok) return { fault: sayParseFailure(parsed.failure) };
   const value = isShare ? parsed.value / PERCENT : parsed.value;
   const percent: Limit = { ...limit, unit: "%", min: limit.min * PERCENT, max: limit.max * PERCENT };
   const fault = isShare ? describeLimitFault(parsed.value, percent) : describeLimitFault(value, limit);

@@ -25,7 +25,7 @@ test.each<[Station, Partial<Piece>, ProblemCode, RegExp]>([
   change(bench, fields);
   expect(codes(bench)).toContain(code);
   const told = within(screen.getByRole("list", { name: "To decide" }));
-  await bench.user.click(told.getByRole("button", { name: title }));
+  await bench.user.click(await told.findByRole("button", { name: title }));
   expect(codes(bench)).not.toContain(code);
   expect(screen.queryByRole("list", { name: "To decide" })).toBeNull();
 });
@@ -51,7 +51,7 @@ test("what is past its date is thrown out there and then, and an order whose hou
     ...{ madeOn: "2026-11-20", useBy: "2026-11-25", fromDayId: null, takenByDayId: null },
   };
   act(() => edit([{ kind: "larder", id: old.id, record: old }]));
-  await bench.user.click(screen.getByRole("button", { name: "Throw it out" }));
+  await bench.user.click(await screen.findByRole("button", { name: "Throw it out" }));
   expect(bench.plan().problems.filter(({ code }) => code === "expired")).toEqual([]);
   expect(bench.store.getState().book.larder.filter(({ id }) => id === old.id)).toEqual([]);
 });

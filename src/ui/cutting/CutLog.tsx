@@ -3,7 +3,7 @@
 import type { CutRecord, DayCut } from "@/core/plan";
 import { findImplausible, toHabitId, toShareLog } from "@/core/habits";
 import { formatCount, formatNumber, parseNumber } from "@/core/units";
-import { sayFailure } from "@/core/words";
+import { sayParseFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { cutRecordLimits } from "@/schemas/limits";
 import { usePicked } from "../bench/BenchProvider";
@@ -36,7 +36,7 @@ export function CutLog({ cut }: { readonly cut: DayCut }) {
   const check = (text: string): string | null => {
     if (text.trim() === "") return null;
     const parsed = parseNumber(text);
-    if (!parsed.ok) return sayFailure(parsed.failure);
+    if (!parsed.ok) return sayParseFailure(parsed.failure);
     if (!Number.isInteger(parsed.value)) return "Use a whole number.";
     return (
       describeLimitFault(parsed.value, cutRecordLimits.got) ??

@@ -14,7 +14,7 @@ import { forecastCount, type CountForecast, type YieldHabit } from "@/core/habit
 import { computeTotalG, hasGrain, type Dough } from "@/core/formula";
 import type { Cutter } from "@/core/plan";
 import { formatCount, formatLength, formatMass, formatNumber, parseAmount, parseNumber } from "@/core/units";
-import { sayFailure } from "@/core/words";
+import { sayParseFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { orderLimits, pieceLimits, weighingLimits } from "@/schemas/limits";
 import { createYieldClient } from "@/workers/createCutClient";
@@ -357,14 +357,14 @@ function Exact({
 
 function readMass(text: string): { readonly massG: number } | { readonly fault: string } {
   const amount = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });
-  if (!amount.ok) return { fault: sayFailure(amount.failure) };
+  if (!amount.ok) return { fault: sayParseFailure(amount.failure) };
   const fault = describeLimitFault(amount.value.value, weighingLimits.mixG);
   return fault ? { fault } : { massG: amount.value.value };
 }
 
 function readCount(text: string): { readonly count: number } | { readonly fault: string } {
   const parsed = parseNumber(text);
-  if (!parsed.ok) return { fault: sayFailure(parsed.failure) };
+  if (!parsed.ok) return { fault: sayParseFailure(parsed.failure) };
   if (!Number.isInteger(parsed.value)) return { fault: "Use a whole number." };
   const fault = describeLimitFault(parsed.value, orderLimits.count);
   return fault ? { fault } : { count: parsed.value };

@@ -11,7 +11,7 @@ import {
   type IngredientGroup,
 } from "@/core/formula";
 import { formatMass, formatNumber, parseNumber } from "@/core/units";
-import { sayFailure } from "@/core/words";
+import { sayParseFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { ingredientLimits, type Limit } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
@@ -275,7 +275,7 @@ function FigureField({
       check={(text) => {
         if (text.trim() === "") return null;
         const parsed = parseNumber(text);
-        return parsed.ok ? describeLimitFault(parsed.value, limit) : sayFailure(parsed.failure);
+        return parsed.ok ? describeLimitFault(parsed.value, limit) : sayParseFailure(parsed.failure);
       }}
       onCommit={(text) => {
         const parsed = parseNumber(text);

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { findImplausible } from "@/core/habits";
 import { parseNumber } from "@/core/units";
-import { sayFailure } from "@/core/words";
+import { sayParseFailure } from "@/core/words";
 import type { ToldHabit } from "./toldHabit";
 import { formatShortDate } from "../shell/formatDayDate";
 import { tellFigure } from "../taught/tellFigure";
@@ -46,7 +46,7 @@ export function SetHabit({ habit: { habit, scale, word }, onSet }: Props) {
         onSubmit={(event) => {
           event.preventDefault();
           const parsed = parseNumber(text.replace(/\s*(%|°C)\s*$/, "").replace(/^[−–]/, "-"));
-          if (!parsed.ok) return setFault(sayFailure(parsed.failure));
+          if (!parsed.ok) return setFault(sayParseFailure(parsed.failure));
           const told = scale === "share" ? parsed.value / 100 : parsed.value;
           const cannotBe = findImplausible(habit, scale === "share" ? Math.log(Math.max(told, 0)) : told);
           if (cannotBe) return setFault(cannotBe);

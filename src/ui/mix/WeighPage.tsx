@@ -6,7 +6,7 @@ import { useState } from "react";
 import { findLiquidLine, type WeighStep } from "@/core/formula";
 import type { DayBatch, LiquidAim } from "@/core/plan";
 import { formatCount, formatMass, formatNumber, formatScale, parseAmount } from "@/core/units";
-import { sayFailure } from "@/core/words";
+import { sayParseFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { weighingLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
@@ -198,7 +198,7 @@ function LiquidByDegrees({ day: { formula, batch, liquidAim } }: { readonly day:
           const amount = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });
           return amount.ok
             ? describeLimitFault(amount.value.value, weighingLimits.tookG)
-            : sayFailure(amount.failure);
+            : sayParseFailure(amount.failure);
         }}
         onCommit={(text) => {
           const amount = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });

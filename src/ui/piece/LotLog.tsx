@@ -3,7 +3,7 @@
 import type { LotRecord, PiecePlan } from "@/core/plan";
 import { findImplausible, toHabitId, toPaceKey } from "@/core/habits";
 import { formatCount, formatNumber, parseNumber } from "@/core/units";
-import { sayFailure } from "@/core/words";
+import { sayParseFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { lotRecordLimits, type Limit } from "@/schemas/limits";
 import { usePicked } from "../bench/BenchProvider";
@@ -95,7 +95,7 @@ function readOrNull(text: string): number | null {
 function checkWith(limit: Limit, text: string, isWhole: boolean): string | null {
   if (text.trim() === "") return null;
   const parsed = parseNumber(text);
-  if (!parsed.ok) return sayFailure(parsed.failure);
+  if (!parsed.ok) return sayParseFailure(parsed.failure);
   return isWhole && !Number.isInteger(parsed.value)
     ? "Use a whole number."
     : describeLimitFault(parsed.value, limit);

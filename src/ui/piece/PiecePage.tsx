@@ -12,7 +12,7 @@ import { createId } from "../bench/createId";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
-import { Mends } from "../controls/Mends";
+import { ProblemCards } from "../controls/ProblemList";
 import { Fact } from "../controls/Fact";
 import { Section } from "../controls/Section";
 import { Select, toOptions } from "../controls/Select";
@@ -49,9 +49,10 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
   const { shaped: all, problems } = useBench((state) => state.plan);
   const date = useBench((state) => state.date);
   const shaped = all[piece.id];
-  // What comes late is the day's trouble, not the piece's.
+  // What comes late or waits too long is the day's trouble, not the piece's.
   const faults = problems.filter(
-    ({ pieceId, stops, station }) => pieceId === piece.id && (stops || station !== "bake"),
+    ({ pieceId, stops, station, code }) =>
+      pieceId === piece.id && (stops || (station !== "bake" && code !== "longWait")),
   );
   return (
     <div className="flex h-full flex-col gap-3">
@@ -69,14 +70,7 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
           Another size, chilling, cooling, oil
         </Link>
       </nav>
-      {faults.map(({ message, remedy }) => (
-        <div key={message} className="flex flex-col gap-2 rounded-lg border-2 border-error bg-base-100 p-3">
-          <p role="alert">
-            {message} <strong>{remedy}</strong>
-          </p>
-          {!shaped && <Mends pieceId={piece.id} />}
-        </div>
-      ))}
+      <ProblemCards problems={faults} isAlert />
       {shaped && (
         <>
           <div className="flex flex-wrap items-baseline gap-x-8 gap-y-1">

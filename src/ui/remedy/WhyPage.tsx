@@ -14,7 +14,7 @@ import {
 } from "@/core/remedy";
 import { planFigures, readPieceNow, toPieceChange } from "@/core/run";
 import { formatNumber, parseNumber } from "@/core/units";
-import { sayFailure } from "@/core/words";
+import { sayParseFailure } from "@/core/words";
 import { usePicked } from "../bench/BenchProvider";
 import { Select } from "../controls/Select";
 import { StationLayout } from "../controls/StationLayout";
@@ -110,7 +110,7 @@ function FigureField({
       check={(text) => {
         if (text.trim() === "") return null;
         const parsed = parseNumber(text);
-        if (!parsed.ok) return sayFailure(parsed.failure);
+        if (!parsed.ok) return sayParseFailure(parsed.failure);
         return Math.abs(parsed.value) > MOST ? `Give a figure between −${MOST} and ${MOST}.` : null;
       }}
       onCommit={(text) => {

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { correctCount, correctTimes, type RecordRow, type RunEvent, type RunRecord } from "@/core/run";
 import { formatClock, parseClock } from "@/core/units";
-import { sayFailure } from "@/core/words";
+import { sayParseFailure } from "@/core/words";
 import { createId } from "../bench/createId";
 import { Dialog } from "../shell/Dialog";
 import { CauseList } from "../remedy/CauseList";
@@ -143,8 +143,8 @@ function TimesForm({
   const [until, setUntil] = useState(firstUntil);
   const save = () => {
     const [begun, done] = [parseClock(from), parseClock(until)];
-    if (!begun.ok) return onFault(`Begun: ${sayFailure(begun.failure)}`);
-    if (!done.ok) return onFault(`Done: ${sayFailure(done.failure)}`);
+    if (!begun.ok) return onFault(`Begun: ${sayParseFailure(begun.failure)}`);
+    if (!done.ok) return onFault(`Done: ${sayParseFailure(done.failure)}`);
     if (done.value <= begun.value)
       return onFault(
         `It would be done ${formatClock(done.value)}, before it was begun. Give a later time to “done”.`,

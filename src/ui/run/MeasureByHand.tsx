@@ -3,7 +3,7 @@
 import { useId, useState } from "react";
 import { listAsked, toDeckPart, type AskedMeasure, type JobSheet, type Measure } from "@/core/run";
 import { formatNumber, parseNumber } from "@/core/units";
-import { sayFailure } from "@/core/words";
+import { sayParseFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { measureLimits } from "@/schemas/limits";
 
@@ -68,7 +68,7 @@ function MeasureForm({
     const parsed = parseNumber(text.replace(/\s*(mm|min|g|°?C)\s*$/i, ""));
     const fault = parsed.ok
       ? describeLimitFault(parsed.value, measureLimits[measure])
-      : sayFailure(parsed.failure);
+      : sayParseFailure(parsed.failure);
     if (!parsed.ok || fault !== null) return setSaid({ text: fault ?? "", isFault: true });
     setText("");
     setSaid({ text: `${formatNumber(parsed.value, 1)} ${unit} noted`, isFault: false });

@@ -2,7 +2,6 @@
 
 import Link from "next/link";
 import { useState } from "react";
-import { useStore } from "zustand";
 import type { JobSheet } from "@/core/run";
 import { AsideLists } from "./AsideLists";
 import { BellBanner } from "./BellBanner";
@@ -17,6 +16,7 @@ import { useNowMin } from "./useNowMin";
 import { useReadings } from "./useReadings";
 import { useRunKeys } from "./useRunKeys";
 import { WentWrong } from "./WentWrong";
+import { useRun } from "./useRun";
 
 interface Props {
   readonly store: RunStore;
@@ -25,7 +25,15 @@ interface Props {
 
 /** The face of a running day: one job, what goes on by itself, what comes next. */
 export function RunFace({ store, nowMin: readNowMin }: Props) {
-  const { sheet, answer, whose, happen, undo, take } = useStore(store);
+  const { sheet, answer, whose, happen, undo, take } = useRun(
+    store,
+    "sheet",
+    "answer",
+    "whose",
+    "happen",
+    "undo",
+    "take",
+  );
   const nowMin = useNowMin(readNowMin);
   const [lookedAt, setLookedAt] = useState<string | null>(null);
   const [panel, setPanel] = useState<"more" | "wrong" | null>(null);

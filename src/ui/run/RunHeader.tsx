@@ -2,12 +2,12 @@
 
 import { Volume1, Volume2, VolumeX } from "lucide-react";
 import Link from "next/link";
-import { useStore } from "zustand";
 import { formatClock, formatDuration } from "@/core/units";
 import type { Whose } from "@/workers/createRunClient";
 import type { RunStore } from "./runStore";
 import { WhatHelps } from "./WhatHelps";
 import type { RingingBells } from "./useBells";
+import { useRun } from "./useRun";
 
 const sides: readonly { readonly whose: Whose; readonly name: string }[] = [
   { whose: "baker", name: "Me" },
@@ -25,7 +25,16 @@ export function RunHeader({
   readonly nowMin: number;
   readonly bells: RingingBells;
 }) {
-  const { sheet, answer, whose, setWhose, waiting, isLinked, notice } = useStore(store);
+  const { sheet, answer, whose, setWhose, waiting, isLinked, notice } = useRun(
+    store,
+    "sheet",
+    "answer",
+    "whose",
+    "setWhose",
+    "waiting",
+    "isLinked",
+    "notice",
+  );
   if (!sheet || !answer) return null;
   const { view, late, short } = answer;
   const Speaker = speakers[bells.loudness];

@@ -1,13 +1,13 @@
 "use client";
 
 import { useState } from "react";
-import { useStore } from "zustand";
 import { Dialog } from "../shell/Dialog";
 import type { RunStore } from "./runStore";
+import { useRun } from "./useRun";
 
 /** Where a promise breaks: what would help, each worked out whole and taken by a tap. */
 export function WhatHelps({ store }: { readonly store: RunStore }) {
-  const { mends, askMends, happen } = useStore(store);
+  const { mends, askMends, happen } = useRun(store, "mends", "askMends", "happen");
   const [isOpen, setOpen] = useState(false);
   return (
     <>

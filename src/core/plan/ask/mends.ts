@@ -1,17 +1,11 @@
 import { findFormulas } from "../piece/findFormulas";
-import { findLining, LINING_TRIM_MM, PUCK_PROUD_MM } from "../../forming";
-import { describeOutline, scaleOutline } from "../../shape";
+import { scaleOutline } from "../../shape";
 import { formatLength, formatNumber } from "../../units";
 import type { DayBook, Order, Piece } from "../book/book";
 import { planMakings } from "../planMakings";
 import { shapePiece } from "../piece/shapePiece";
 import { toShapeContext } from "../piece/shapeContext";
-
-/** One change that by itself makes a piece that could not be made. */
-export interface PieceMend {
-  readonly title: string;
-  readonly change: Partial<Piece>;
-}
+import { cutTo, listLinings, type PieceMend } from "./pieceMend";
 
 /** How a figure is stepped away from what it is, and how far. */
 const THICKNESS_STEP_MM = 0.5;
@@ -79,18 +73,6 @@ function canMake(book: DayBook, piece: Piece): boolean {
     larder: [],
   });
   return works.some(({ line }) => line.piece.id === piece.id);
-}
-
-const cutTo = (cut: Piece["cut"], from = ""): PieceMend => ({
-  title: `Cut it ${describeOutline(cut)}${from}`,
-  change: { cut },
-});
-
-/** What a mould is lined with, whatever it was cut to. */
-export function listLinings({ form, thicknessMm }: Piece, springBackShare: number): PieceMend[] {
-  if (!("mould" in form)) return [];
-  const overRimMm = form.kind === "puck" ? PUCK_PROUD_MM : LINING_TRIM_MM;
-  return [cutTo(findLining(form.mould, { thicknessMm, springBackShare }, overRimMm), ", to its mould")];
 }
 
 /** Cutters of the drawer of the same kind, the nearest in size first. */

@@ -5,7 +5,7 @@ import type { DayBook, Piece } from "../book/book";
 import { setFor } from "../kit/ovenSetting";
 import type { Problem, ProblemCode } from "../result/problem";
 import type { DayChange } from "./dayChange";
-import { listLinings } from "./mends";
+import { listLinings } from "./pieceMend";
 
 /** One change that takes a problem away. */
 export interface ProblemMend {
