@@ -9,6 +9,7 @@ import { useState } from "react";
 import { formatNumber } from "@/core/units";
 import { Dialog } from "../shell/Dialog";
 import { formatShortDate } from "../shell/formatDayDate";
+import { DataTable } from "../table/DataTable";
 
 /** A copy there is. */
 export interface CopyShown {
@@ -194,32 +195,16 @@ export function CopiesPage({ copies, nowIso, timeZone }: Props) {
         {looked && (
           <>
             <p className="mb-2">Made {at(looked.manifest.madeAt)}</p>
-            <table className="w-full">
-              <thead>
-                <tr>
-                  <th scope="col" className="text-left">
-                    It holds
-                  </th>
-                  <th scope="col" className="px-2 text-right">
-                    Copy
-                  </th>
-                  <th scope="col" className="text-right">
-                    Now
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {listRows(looked).map(([what, copy, now]) => (
-                  <tr key={what} className="border-t border-base-300">
-                    <th scope="row" className="py-1.5 text-left font-normal">
-                      {what}
-                    </th>
-                    <td className="figure px-2 text-right">{copy}</td>
-                    <td className="figure text-right">{now}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <DataTable
+              caption="What is in the copy, beside what is there now"
+              rows={listRows(looked)}
+              idOf={([what]) => what}
+              columns={[
+                { id: "what", title: "It holds", isHead: true, cell: ([what]) => what },
+                { id: "copy", title: "Copy", isFigure: true, className: "figure", cell: ([, copy]) => copy },
+                { id: "now", title: "Now", isFigure: true, className: "figure", cell: ([, , now]) => now },
+              ]}
+            />
             <p className="my-3">
               It takes the place of all that is there now. What is there now is copied first, and kept aside.
             </p>

@@ -1,6 +1,7 @@
 import { sumDays, type DaySummary } from "@/core/run";
 import { formatClock, formatDuration, formatMass, formatMoney } from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
+import { DataTable, type Column } from "../table/DataTable";
 import { countDay, tellFaults } from "./findDays";
 
 interface Props {
@@ -36,31 +37,32 @@ export function CompareDays({ one, other }: Props) {
     ]),
   ];
   return (
-    <table className="my-4 w-full max-w-3xl" aria-label="Two days side by side">
-      <thead>
-        <tr className="text-left">
-          <td />
-          {days.map(({ date }) => (
-            <th key={date} scope="col" className="pl-4">
-              {formatDayDate(date)}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(([name, tell]) => {
-          const [first, second] = days.map(tell);
-          return (
-            <tr key={name} className="border-t border-base-300">
-              <th scope="row" className="quiet py-1 text-left font-normal">
-                {name}
-              </th>
-              <td className="py-1 pl-4">{first}</td>
-              <td className={`py-1 pl-4 ${first === second ? "quiet" : "font-bold"}`}>{second}</td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+    <DataTable
+      caption="Two days side by side"
+      className="my-4 w-full max-w-3xl"
+      rows={rows.map(([name, tell]) => ({ name, told: days.map(tell) }))}
+      idOf={({ name }) => name}
+      columns={[
+        {
+          id: "what",
+          title: "What",
+          isTitleHidden: true,
+          isHead: true,
+          className: "quiet",
+          cell: ({ name }) => name,
+        },
+        ...days.map(({ date }, i): Column<{ readonly name: string; readonly told: readonly string[] }> => ({
+          id: date,
+          title: formatDayDate(date),
+          className: "pl-4",
+          cell: ({ told }) =>
+            i === 0 ? (
+              told[0]
+            ) : (
+              <span className={told[0] === told[i] ? "quiet" : "font-bold"}>{told[i]}</span>
+            ),
+        })),
+      ]}
+    />
   );
 }

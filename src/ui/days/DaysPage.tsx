@@ -7,10 +7,11 @@ import { addDays } from "@/core/plan";
 import { formatCount } from "@/core/units";
 import { CompareDays } from "./CompareDays";
 import { DayMonths } from "./DayMonths";
-import { DayRow } from "./DayRow";
+import { listDayColumns } from "./dayColumns";
 import { findDays } from "./findDays";
 import { LookBackHeader } from "./LookBackHeader";
 import { SpanFigures } from "./SpanFigures";
+import { DataTable } from "../table/DataTable";
 
 interface Props {
   /** The latest first. */
@@ -116,38 +117,12 @@ export function DaysPage({ days, today }: Props) {
           {isCalendar ? (
             <DayMonths days={shown} />
           ) : (
-            <table className="w-full">
-              <thead>
-                <tr className="quiet text-left text-sm">
-                  <th scope="col">Day</th>
-                  <th scope="col" className="pl-3 text-right">
-                    Made
-                  </th>
-                  <th scope="col" className="pl-3 text-right">
-                    Sold
-                  </th>
-                  <th scope="col" className="hidden pl-3 text-right sm:table-cell">
-                    All done
-                  </th>
-                  <th scope="col" className="hidden pl-3 sm:table-cell">
-                    Went wrong
-                  </th>
-                  <th scope="col">
-                    <span className="sr-only">Compare</span>
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {shown.map((day) => (
-                  <DayRow
-                    key={day.date}
-                    day={day}
-                    isChosen={chosen.includes(day.date)}
-                    onTurn={() => turn(day.date)}
-                  />
-                ))}
-              </tbody>
-            </table>
+            <DataTable
+              caption="Days that were run"
+              columns={listDayColumns(chosen, turn)}
+              rows={shown}
+              idOf={({ date }) => date}
+            />
           )}
         </>
       )}

@@ -6,6 +6,7 @@ import { useEffect, useState } from "react";
 import { compareFormulas, type Formula } from "@/core/formula";
 import { formatMass, formatNumber } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
+import { DataTable } from "../table/DataTable";
 
 /** A formula as it stood from an instant on. */
 export interface Edition {
@@ -59,6 +60,13 @@ export function FormulaEditions({ formula, save }: Props) {
     `${edition} · ${Date.parse(writtenAt) > 0 ? format(new TZDate(writtenAt, timeZone), "d MMM yyyy HH:mm") : "before editions were kept"}`;
   const share = (value: number | null) => (value === null ? "–" : `${formatNumber(value * 100, 1)} %`);
   const mass = (value: number | null) => (value === null ? "–" : formatMass(value));
+  const isChanged = ({
+    beforeG,
+    afterG,
+  }: {
+    readonly beforeG: number | null;
+    readonly afterG: number | null;
+  }) => mass(beforeG) !== mass(afterG);
   return (
     <div className="mx-auto flex w-full max-w-4xl flex-col gap-3">
       <h2 className="text-2xl">{formula.name}: editions</h2>
@@ -76,37 +84,55 @@ export function FormulaEditions({ formula, save }: Props) {
           ))}
         </select>
       </label>
-      <table className="w-full">
-        <caption className="sr-only">Edition {before.edition} beside the formula now</caption>
-        <thead>
-          <tr className="text-left">
-            <th scope="col">Line</th>
-            <th scope="col" className="text-right" colSpan={2}>
-              Edition {before.edition}
-            </th>
-            <th scope="col" className="text-right" colSpan={2}>
-              Now
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {compareFormulas(before.formula, formula).map((row) => {
-            const changed = mass(row.beforeG) !== mass(row.afterG);
-            return (
-              <tr key={row.name} className={`border-t border-base-300 ${changed ? "font-bold" : ""}`}>
-                <th scope="row" className="py-1.5 text-left font-[inherit]">
-                  {changed && <span aria-label="changed">± </span>}
-                  {row.name}
-                </th>
-                <td className="figure text-right">{mass(row.beforeG)}</td>
-                <td className="quiet figure text-right text-sm">{share(row.beforeShare)}</td>
-                <td className="figure text-right">{mass(row.afterG)}</td>
-                <td className="quiet figure text-right text-sm">{share(row.afterShare)}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <DataTable
+        caption={`Edition ${before.edition} beside the formula now`}
+        rows={compareFormulas(before.formula, formula)}
+        idOf={({ name: line }) => line}
+        rowClassName={(row) => (isChanged(row) ? "font-bold" : "")}
+        columns={[
+          {
+            id: "line",
+            title: "Line",
+            isHead: true,
+            cell: (row) => (
+              <>
+                {isChanged(row) && <span aria-label="changed">± </span>}
+                {row.name}
+              </>
+            ),
+          },
+          {
+            id: "before",
+            title: `Edition ${before.edition}`,
+            isFigure: true,
+            className: "figure",
+            cell: ({ beforeG }) => mass(beforeG),
+          },
+          {
+            id: "beforeShare",
+            title: "share then",
+            isTitleHidden: true,
+            isFigure: true,
+            className: "quiet figure text-sm",
+            cell: ({ beforeShare }) => share(beforeShare),
+          },
+          {
+            id: "now",
+            title: "Now",
+            isFigure: true,
+            className: "figure",
+            cell: ({ afterG }) => mass(afterG),
+          },
+          {
+            id: "nowShare",
+            title: "share now",
+            isTitleHidden: true,
+            isFigure: true,
+            className: "quiet figure text-sm",
+            cell: ({ afterShare }) => share(afterShare),
+          },
+        ]}
+      />
       <button type="button" className="btn touch self-start" onClick={() => save(before.formula)}>
         Go back to edition {before.edition}
       </button>

@@ -5,6 +5,7 @@ import { usePathname, useRouter } from "next/navigation";
 import type { ShoppingLine } from "@/core/plan";
 import { formatCount, formatMass, formatMoney, formatNumber } from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
+import { DataTable, type Column } from "../table/DataTable";
 
 interface Props {
   readonly from: string;
@@ -55,47 +56,40 @@ export function ShoppingPage({ from, to, days, lines: found }: Props) {
             : "No day is planned in this span."}
         </p>
         {lines.length > 0 && (
-          <table className="w-full">
-            <caption className="sr-only">Shopping list</caption>
-            <thead>
-              <tr className="text-left">
-                <th scope="col" className="font-normal">
-                  What
-                </th>
-                <th scope="col" className="text-right font-normal">
-                  Needed
-                </th>
-                <th scope="col" className="text-right font-normal">
-                  Buy
-                </th>
-                <th scope="col" className="text-right font-normal">
-                  Price
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {lines.map(({ name, massG, count, packs }) => (
-                <tr key={name} className="border-t border-base-300">
-                  <th scope="row" className="py-2 text-left font-normal">
-                    ☐ {name}
-                  </th>
-                  <td className="figure text-right text-xl">
-                    {massG > 0 ? formatMass(massG) : formatNumber(count)}
-                  </td>
-                  <td className="text-right">
-                    {packs
-                      ? `${formatCount(packs.count, "pack")} of ${formatMass(packs.massG)}`
-                      : massG > 0
-                        ? "by mass"
-                        : "by count"}
-                  </td>
-                  <td className="figure text-right">{packs ? formatMoney(packs.priceMinor) : "–"}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable caption="Shopping list" columns={columns} rows={lines} idOf={({ name }) => name} />
         )}
       </div>
     </div>
   );
 }
+
+const columns: readonly Column<ShoppingLine>[] = [
+  { id: "what", title: "What", isHead: true, cell: ({ name }) => `☐ ${name}`, sortBy: ({ name }) => name },
+  {
+    id: "needed",
+    title: "Needed",
+    isFigure: true,
+    className: "figure text-xl",
+    cell: ({ massG, count }) => (massG > 0 ? formatMass(massG) : formatNumber(count)),
+  },
+  {
+    id: "buy",
+    title: "Buy",
+    isFigure: true,
+    cell: ({ massG, packs }) =>
+      packs
+        ? `${formatCount(packs.count, "pack")} of ${formatMass(packs.massG)}`
+        : massG > 0
+          ? "by mass"
+          : "by count",
+  },
+  {
+    id: "price",
+    title: "Price",
+    isMostFirst: true,
+    isFigure: true,
+    className: "figure",
+    cell: ({ packs }) => (packs ? formatMoney(packs.priceMinor) : "–"),
+    sortBy: ({ packs }) => packs?.priceMinor ?? null,
+  },
+];

@@ -9,6 +9,7 @@ import { formatClock, formatDuration, formatNumber } from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
 import { CorrectJob } from "./CorrectJob";
 import { tellMishap, tellReading } from "./tellEvent";
+import { DataTable, type Column } from "../table/DataTable";
 
 interface Props {
   readonly record: RunRecord;
@@ -83,33 +84,12 @@ export function RecordPage({ record, events }: Props) {
       {notes.map((word, i) => (
         <p key={i}>{word}</p>
       ))}
-      <table className="w-full">
-        <thead>
-          <tr className="quiet text-left text-sm">
-            <th scope="col">Job</th>
-            <th scope="col" className="pl-3 text-right">
-              Planned
-            </th>
-            <th scope="col" className="pl-3 text-right">
-              Really
-            </th>
-            <th scope="col" className="pl-3 text-right">
-              Took
-            </th>
-            <th scope="col" className="hidden pl-4 sm:table-cell">
-              What happened
-            </th>
-            <th scope="col" className="no-print">
-              <span className="sr-only">Correct</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <Row key={row.job.taskId} row={row} onCorrect={() => setCorrectedId(row.job.taskId)} />
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        caption="Each job, planned and real"
+        columns={listRecordColumns((row) => setCorrectedId(row.job.taskId))}
+        rows={rows}
+        idOf={({ job }) => job.taskId}
+      />
       <CorrectJob
         row={rows.find(({ job }) => job.taskId === correctedId) ?? null}
         record={record}
@@ -130,20 +110,38 @@ function Sum({ value, what }: { readonly value: string; readonly what: string })
   );
 }
 
-function Row({ row, onCorrect }: { readonly row: RecordRow; readonly onCorrect: () => void }) {
-  const { job, plannedStartMin, begunMin, doneMin, tookMin, person, moreMin } = row;
-  const off = tookMin === null ? null : tookMin - job.plannedMin;
-  return (
-    <tr className="break-inside-avoid border-t border-base-300 align-top">
-      <td className="py-1.5">
-        {job.title}
+const offOf = ({ job, tookMin }: RecordRow): number | null =>
+  tookMin === null ? null : tookMin - job.plannedMin;
+
+const listRecordColumns = (onCorrect: (row: RecordRow) => void): Column<RecordRow>[] => [
+  {
+    id: "job",
+    title: "Job",
+    cell: (row) => (
+      <>
+        {row.job.title}
         <span className="quiet block text-sm">
-          {[job.about, (person ?? job.person) > 0 ? "helper" : ""].filter(Boolean).join(" · ")}
+          {[row.job.about, (row.person ?? row.job.person) > 0 ? "helper" : ""].filter(Boolean).join(" · ")}
         </span>
-        <span className="block text-sm sm:hidden">{tellWhat(row, moreMin)}</span>
-      </td>
-      <td className="py-1.5 pl-3 text-right whitespace-nowrap">{formatClock(plannedStartMin)}</td>
-      <td className="figure py-1.5 pl-3 text-right sm:whitespace-nowrap">
+        <span className="block text-sm sm:hidden">{tellWhat(row, row.moreMin)}</span>
+      </>
+    ),
+  },
+  {
+    id: "planned",
+    title: "Planned",
+    isFigure: true,
+    className: "whitespace-nowrap",
+    cell: ({ plannedStartMin }) => formatClock(plannedStartMin),
+    sortBy: ({ plannedStartMin }) => plannedStartMin,
+  },
+  {
+    id: "really",
+    title: "Really",
+    isFigure: true,
+    className: "figure sm:whitespace-nowrap",
+    cell: ({ begunMin, doneMin }) => (
+      <>
         {begunMin === null ? "–" : formatClock(begunMin)}
         {doneMin !== null && (
           <>
@@ -151,32 +149,59 @@ function Row({ row, onCorrect }: { readonly row: RecordRow; readonly onCorrect: 
             {formatClock(doneMin)}
           </>
         )}
-      </td>
-      <td className="py-1.5 pl-3 text-right whitespace-nowrap">
-        {tookMin !== null && off !== null && (
-          <>
-            {formatDuration(tookMin)}
-            {Math.abs(off) >= 1 && (
-              <span className={`block text-sm ${off > 0 ? "text-error" : "quiet"}`}>
-                {off > 0 ? "+" : "−"}
-                {formatNumber(Math.abs(off))} min
-              </span>
-            )}
-          </>
-        )}
-      </td>
-      <td className="hidden py-1.5 pl-4 sm:table-cell">{tellWhat(row, moreMin)}</td>
-      <td className="no-print py-0.5 text-right">
-        <button
-          type="button"
-          className="btn btn-ghost touch px-2"
-          aria-label={`Correct ${job.title}`}
-          onClick={onCorrect}
-        >
-          correct
-        </button>
-      </td>
-    </tr>
+      </>
+    ),
+    sortBy: ({ begunMin }) => begunMin,
+  },
+  {
+    id: "took",
+    title: "Took",
+    isMostFirst: true,
+    isFigure: true,
+    className: "whitespace-nowrap",
+    cell: (row) => <Took row={row} />,
+    // The farthest over its plan first.
+    sortBy: offOf,
+  },
+  {
+    id: "what",
+    title: "What happened",
+    from: "sm",
+    className: "pl-4",
+    cell: (row) => tellWhat(row, row.moreMin),
+  },
+  {
+    id: "correct",
+    title: "Correct",
+    isTitleHidden: true,
+    isFigure: true,
+    className: "no-print",
+    cell: (row) => (
+      <button
+        type="button"
+        className="btn btn-ghost touch px-2"
+        aria-label={`Correct ${row.job.title}`}
+        onClick={() => onCorrect(row)}
+      >
+        correct
+      </button>
+    ),
+  },
+];
+
+function Took({ row }: { readonly row: RecordRow }) {
+  const off = offOf(row);
+  if (row.tookMin === null || off === null) return null;
+  return (
+    <>
+      {formatDuration(row.tookMin)}
+      {Math.abs(off) >= 1 && (
+        <span className={`block text-sm ${off > 0 ? "text-error" : "quiet"}`}>
+          {off > 0 ? "+" : "−"}
+          {formatNumber(Math.abs(off))} min
+        </span>
+      )}
+    </>
   );
 }
 

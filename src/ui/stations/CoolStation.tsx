@@ -16,6 +16,58 @@ import { findCoolMin, findUnmould, setStep, withCool, withUnmould, type UnmouldW
 import { glazeFacts } from "@/core/sealing";
 import { Select, toOptions } from "../controls/Select";
 import { glazeNames } from "../piece/words";
+import { DataTable, type Column } from "../table/DataTable";
+
+interface CoolRow {
+  readonly task: DayTask;
+  /** Out of its last heat, and cool; null where it was in none. */
+  readonly outMin: number | null;
+  readonly coolMin: number | null;
+}
+
+function toRow(plan: DayPlan, task: DayTask): CoolRow {
+  const outMin = findLastHeat(plan, task)?.placed.endMin ?? null;
+  const way = plan.lines.find(({ piece }) => piece.id === task.pieceId)?.piece.way ?? [];
+  return { task, outMin, coolMin: outMin === null ? null : outMin + findCoolMin(way) };
+}
+
+const clock = (minute: number | null) => (minute === null ? "–" : formatClock(minute));
+const columns: readonly Column<CoolRow>[] = [
+  { id: "load", title: "Load", isHead: true, cell: ({ task }) => task.label.replace(/^Set out /, "") },
+  {
+    id: "pieces",
+    title: "Pieces",
+    isMostFirst: true,
+    isFigure: true,
+    className: "figure text-lg",
+    cell: ({ task }) => task.pieces,
+    sortBy: ({ task }) => task.pieces,
+  },
+  {
+    id: "out",
+    title: "Out",
+    isFigure: true,
+    className: "figure text-lg",
+    cell: ({ outMin }) => clock(outMin),
+    sortBy: ({ outMin }) => outMin,
+  },
+  {
+    id: "cool",
+    title: "Cool by",
+    isFigure: true,
+    className: "figure text-lg",
+    cell: ({ coolMin }) => clock(coolMin),
+    sortBy: ({ coolMin }) => coolMin,
+  },
+  {
+    id: "ready",
+    title: "Ready",
+    isFigure: true,
+    className: "figure text-2xl",
+    cell: ({ task }) => formatClock(task.placed.endMin),
+    sortBy: ({ task }) => task.placed.endMin,
+  },
+];
 
 /** When each load is cool, set out and ready against its promise. */
 export function CoolStation() {
@@ -30,49 +82,13 @@ export function CoolStation() {
         <div className="flex flex-col gap-3">
           <ProblemList station="cool" />
           <div className="overflow-x-auto">
-            <table className="w-full [&_td]:pl-2.5 [&_th+th]:pl-2.5">
-              <caption className="quiet text-left">Each load out of the oven, cooled and set out</caption>
-              <thead>
-                <tr className="text-left">
-                  <th scope="col" className="py-1 font-normal">
-                    Load
-                  </th>
-                  <th scope="col" className="text-right font-normal">
-                    Pieces
-                  </th>
-                  <th scope="col" className="text-right font-normal">
-                    Out
-                  </th>
-                  <th scope="col" className="text-right font-normal">
-                    Cool by
-                  </th>
-                  <th scope="col" className="text-right font-normal">
-                    Ready
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {finishes.map((task) => {
-                  const heat = findLastHeat(plan, task);
-                  const way = plan.lines.find(({ piece }) => piece.id === task.pieceId)?.piece.way ?? [];
-                  return (
-                    <tr key={task.id} className="border-t border-base-300">
-                      <th scope="row" className="py-2 text-left font-normal">
-                        {task.label.replace(/^Set out /, "")}
-                      </th>
-                      <td className="figure text-right text-lg">{task.pieces}</td>
-                      <td className="figure text-right text-lg">
-                        {heat ? formatClock(heat.placed.endMin) : "–"}
-                      </td>
-                      <td className="figure text-right text-lg">
-                        {heat ? formatClock(heat.placed.endMin + findCoolMin(way)) : "–"}
-                      </td>
-                      <td className="figure text-right text-2xl">{formatClock(task.placed.endMin)}</td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
+            <DataTable
+              caption="Each load out of the oven, cooled and set out"
+              isCaptionShown
+              rows={finishes.map((task) => toRow(plan, task))}
+              idOf={({ task }) => task.id}
+              columns={columns}
+            />
           </div>
         </div>
       }
