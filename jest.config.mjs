@@ -12,7 +12,7 @@ const config = {
 };
 
 /** Shipped as modules only, which the runner cannot load as they are. */
-const modulesOnly = ["react-hotkeys-hook"];
+const modulesOnly = ["react-hotkeys-hook", "d3-[a-z-]+", "internmap"];
 
 export default async function configure() {
   const made = await nextJest({ dir: "./" })(config)();

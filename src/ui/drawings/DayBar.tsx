@@ -1,8 +1,10 @@
 "use client";
 
-import { useRef, useState, type PointerEvent } from "react";
+import { useDrag } from "@use-gesture/react";
+import { useState } from "react";
 import type { DayTask } from "@/core/plan";
 import { formatClock } from "@/core/units";
+import { BY_POINTER, scaleOf } from "./byPointer";
 
 /** A bar this wide holds a letter, or a large figure; each letter of a note is so wide. */
 const LETTER_FROM = 11;
@@ -29,15 +31,17 @@ interface Props {
   readonly isCritical: boolean;
   /** So many minutes earlier it could be. */
   readonly freeMin: number;
+  /** The one that the tabulator key comes to; from it the arrows lead to the others. */
+  readonly isStop: boolean;
   readonly onSelect: (taskId: string) => void;
   readonly onPin: (task: DayTask, startMin: number) => void;
 }
 
-/** One job in its lane: touch it for its figures, drag it to pin it to another minute. */
+/** One job in its lane: touch it for its figures, drag it or turn it by the arrows to pin it to another minute. */
 export function DayBar(props: Props) {
   const { task, x, y, width, height, perMin, fill, isSelected, isPinned, isCritical, freeMin } = props;
   const { startMin, endMin } = task.placed;
-  const drag = useDrag(task, perMin, props.onSelect, props.onPin);
+  const drag = useJobDrag(task, perMin, props.onSelect, props.onPin);
   const moved = drag.byMin * perMin;
   const slack = task.slackMin * perMin;
   const keys = (event: React.KeyboardEvent) => {
@@ -51,7 +55,8 @@ export function DayBar(props: Props) {
   return (
     <g
       role="button"
-      tabIndex={0}
+      tabIndex={props.isStop ? 0 : -1}
+      data-job={task.id}
       aria-pressed={isSelected}
       aria-label={`${task.label}, ${formatClock(startMin)} to ${formatClock(endMin)}${isPinned ? ", pinned" : ""}`}
       className="cursor-grab touch-none"
@@ -137,37 +142,21 @@ function BarText({ x, y, width, height, text, note }: Props) {
   );
 }
 
-/** Pointer dragging along the clock, in whole steps; a touch that hardly moves selects. */
-function useDrag(task: DayTask, perMin: number, onSelect: Props["onSelect"], onPin: Props["onPin"]) {
-  const from = useRef<{ readonly clientX: number; readonly unitsPerPixel: number } | null>(null);
+/** Dragging along the clock, in whole steps; a touch that hardly moves selects, one that is cancelled lets go. */
+function useJobDrag(task: DayTask, perMin: number, onSelect: Props["onSelect"], onPin: Props["onPin"]) {
   const [byMin, setByMin] = useState(0);
-  const movedUnits = (event: PointerEvent) =>
-    from.current ? (event.clientX - from.current.clientX) * from.current.unitsPerPixel : 0;
   const toStep = (units: number) =>
     Math.abs(units) < TOUCH_SLIP ? 0 : Math.round(units / perMin / PIN_STEP_MIN) * PIN_STEP_MIN;
-  const end = () => {
-    from.current = null;
-    setByMin(0);
-  };
-  return {
-    byMin,
-    handlers: {
-      onPointerDown(event: PointerEvent<SVGGElement>) {
-        const scale = event.currentTarget.getScreenCTM()?.a ?? 1;
-        from.current = { clientX: event.clientX, unitsPerPixel: 1 / scale };
-        event.currentTarget.setPointerCapture(event.pointerId);
-      },
-      onPointerMove: (event: PointerEvent) => from.current && setByMin(toStep(movedUnits(event))),
-      onPointerUp(event: PointerEvent) {
-        const step = toStep(movedUnits(event));
-        if (!from.current) return;
-        end();
-        onSelect(task.id);
-        if (step !== 0) onPin(task, roundToStep(task.placed.startMin + step));
-      },
-      onPointerCancel: end,
-    },
-  };
+  const bind = useDrag(({ movement: [movedPx], last, event, memo: scale = scaleOf(event) }) => {
+    const step = toStep(movedPx / scale);
+    setByMin(last ? 0 : step);
+    if (last && event.type !== "pointercancel") {
+      onSelect(task.id);
+      if (step !== 0) onPin(task, roundToStep(task.placed.startMin + step));
+    }
+    return scale;
+  }, BY_POINTER);
+  return { byMin, handlers: bind() };
 }
 
 const roundToStep = (minute: number) => Math.round(minute / PIN_STEP_MIN) * PIN_STEP_MIN;

@@ -1,6 +1,6 @@
 "use client";
 
-import { memo, useMemo } from "react";
+import { memo, useMemo, type KeyboardEvent } from "react";
 import type { DayPlan, DayTask, TaskKind } from "@/core/plan";
 import { findCriticalChain } from "@/core/schedule";
 import { formatClock, formatHeat, type OvenScale } from "@/core/units";
@@ -53,6 +53,18 @@ export const DayClock = memo(function DayClock({ plan, pinnedIds, selectedId, on
   const { x, perMin, height, machines, heatHeight, loadHeight, handsTop, people } = lanes;
   const handTasks = tasks.filter(({ machineId }) => machineId === null);
   const loads = tasks.length - handTasks.length;
+  const byTime = tasks.toSorted((a, b) => a.placed.startMin - b.placed.startMin);
+  const stopId = byTime.some(({ id }) => id === selectedId) ? selectedId : (byTime[0]?.id ?? null);
+  /** Up and down go from job to job by the clock; left and right are the job's own. */
+  const goTo = (event: KeyboardEvent<SVGSVGElement>) => {
+    const from = byTime.findIndex(({ id }) => id === findJob(event.target));
+    const to = { ArrowUp: from - 1, ArrowDown: from + 1, Home: 0, End: byTime.length - 1 }[event.key];
+    const next = to === undefined ? undefined : byTime[to];
+    if (from < 0 || !next) return;
+    event.preventDefault();
+    event.currentTarget.querySelector<SVGGElement>(`[data-job="${CSS.escape(next.id)}"]`)?.focus();
+    onSelect(next.id);
+  };
   const label = `Day from ${formatClock(schedule.startMin)} to ${formatClock(schedule.endMin)}: ${loads} loads in the heat, ${handTasks.length} jobs by hand`;
   const bar = (task: DayTask, y: number, barHeight: number, fill: string, text: string, note: string) => (
     <DayBar
@@ -67,6 +79,7 @@ export const DayClock = memo(function DayClock({ plan, pinnedIds, selectedId, on
       text={text}
       note={note}
       isSelected={task.id === selectedId}
+      isStop={task.id === stopId}
       isPinned={pinnedIds.has(task.id)}
       isCritical={chain.includes(task.id)}
       freeMin={freeOf.get(task.id) ?? 0}
@@ -81,6 +94,7 @@ export const DayClock = memo(function DayClock({ plan, pinnedIds, selectedId, on
         className="min-w-[620px] w-full"
         role="group"
         aria-label={label}
+        onKeyDown={goTo}
       >
         <defs>
           <pattern id="not-yet" width="6" height="6" patternUnits="userSpaceOnUse">
@@ -117,12 +131,15 @@ export const DayClock = memo(function DayClock({ plan, pinnedIds, selectedId, on
         </text>
         <text x={x(lanes.fromMin)} y={height - 5} fontSize="13">
           Teal: the chain that decides the chosen job. Dots: could be so much earlier. Hatched: kept for “not
-          yet”. Drag to pin.
+          yet”. Drag or ← → to pin, ↑ ↓ from job to job.
         </text>
       </svg>
     </div>
   );
 });
+
+const findJob = (target: EventTarget): string | null =>
+  target instanceof Element ? (target.closest("[data-job]")?.getAttribute("data-job") ?? null) : null;
 
 const findFill = ({ station }: DayTask): string =>
   station === "mix"

@@ -1,7 +1,9 @@
 "use client";
 
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useDrag } from "@use-gesture/react";
+import { useState, type KeyboardEvent } from "react";
 import type { BoxMm } from "@/core/shape";
+import { BY_POINTER, scaleOf } from "./byPointer";
 
 interface DragInput {
   readonly sheet: BoxMm;
@@ -13,37 +15,31 @@ interface DragInput {
 const STEP_MM = 5;
 const LEAST_MM = 100;
 
+/** What was taken hold of. */
+interface Held {
+  readonly sheet: BoxMm;
+  readonly pxPerMm: number;
+}
+
 /** Pulling a sheet's corner: pointer and arrow keys, in mm of the drawing. */
 export function useSheetDrag({ sheet, limit, onDrag }: DragInput) {
-  const start = useRef<{ x: number; y: number; sheet: BoxMm; mmPerPx: number } | null>(null);
   const [dragging, setDragging] = useState(false);
   const set = (widthMm: number, heightMm: number) => {
     const next = { widthMm: toStep(widthMm, limit.widthMm), heightMm: toStep(heightMm, limit.heightMm) };
     if (next.widthMm !== sheet.widthMm || next.heightMm !== sheet.heightMm) onDrag(next);
   };
+  const bind = useDrag(({ movement: [movedX, movedY], first, last, event, memo }) => {
+    const held: Held = first ? { sheet, pxPerMm: scaleOf(event) } : (memo as Held);
+    setDragging(!last);
+    // Cancelled, as by a second finger, it is as it was taken hold of.
+    if (event.type === "pointercancel") onDrag(held.sheet);
+    else set(held.sheet.widthMm + movedX / held.pxPerMm, held.sheet.heightMm + movedY / held.pxPerMm);
+    return held;
+  }, BY_POINTER);
   return {
     dragging,
     handlers: {
-      onPointerDown(event: PointerEvent<SVGElement>) {
-        const svg = event.currentTarget.ownerSVGElement;
-        const scale = svg?.getScreenCTM()?.a;
-        if (!scale) return;
-        event.currentTarget.setPointerCapture(event.pointerId);
-        start.current = { x: event.clientX, y: event.clientY, sheet, mmPerPx: 1 / scale };
-        setDragging(true);
-      },
-      onPointerMove(event: PointerEvent<SVGElement>) {
-        const from = start.current;
-        if (!from) return;
-        set(
-          from.sheet.widthMm + (event.clientX - from.x) * from.mmPerPx,
-          from.sheet.heightMm + (event.clientY - from.y) * from.mmPerPx,
-        );
-      },
-      onPointerUp() {
-        start.current = null;
-        setDragging(false);
-      },
+      ...bind(),
       onKeyDown(event: KeyboardEvent<SVGElement>) {
         const steps: Record<string, readonly [number, number]> = {
           ArrowLeft: [-STEP_MM, 0],

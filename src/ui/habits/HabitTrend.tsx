@@ -16,6 +16,7 @@ import { formatCount, formatNumber } from "@/core/units";
 import type { ToldHabit } from "./toldHabit";
 import { formatShortDate } from "../shell/formatDayDate";
 import { tellFigure } from "../taught/tellFigure";
+import { roundAxis } from "../charts/roundAxis";
 
 /** One lot of a habit. */
 export interface TrendFigure {
@@ -84,7 +85,7 @@ export function HabitTrend({ habit: { name, what, scale, known }, figures, runDa
               }}
             />
             <YAxis
-              domain={[least - spare, most + spare]}
+              {...roundAxis(least - spare, most + spare)}
               stroke="currentColor"
               unit={unit}
               width={70}
