@@ -54,7 +54,6 @@ export function CompareDays({ one, other }: Props) {
         ...days.map(({ date }, i): Column<{ readonly name: string; readonly told: readonly string[] }> => ({
           id: date,
           title: formatDayDate(date),
-          className: "pl-4",
           cell: ({ told }) =>
             i === 0 ? (
               told[0]

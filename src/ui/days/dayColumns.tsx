@@ -41,7 +41,7 @@ export const listDayColumns = (
     cell: (day) => <DayEnd day={day} />,
     sortBy: ({ endMin, plannedEndMin }) => (endMin === null ? null : endMin - plannedEndMin),
   },
-  { id: "wrong", title: "Went wrong", from: "sm", className: "pl-3", cell: tellFaults },
+  { id: "wrong", title: "Went wrong", from: "sm", cell: tellFaults },
   {
     id: "compare",
     title: "Compare",

@@ -145,7 +145,7 @@ const listRecordColumns = (onCorrect: (row: RecordRow) => void): Column<RecordRo
         {begunMin === null ? "–" : formatClock(begunMin)}
         {doneMin !== null && (
           <>
-            –<wbr />
+            –<wbr className="sm:hidden" />
             {formatClock(doneMin)}
           </>
         )}
@@ -167,7 +167,6 @@ const listRecordColumns = (onCorrect: (row: RecordRow) => void): Column<RecordRo
     id: "what",
     title: "What happened",
     from: "sm",
-    className: "pl-4",
     cell: (row) => tellWhat(row, row.moreMin),
   },
   {
@@ -175,7 +174,7 @@ const listRecordColumns = (onCorrect: (row: RecordRow) => void): Column<RecordRo
     title: "Correct",
     isTitleHidden: true,
     isFigure: true,
-    className: "no-print",
+    isScreenOnly: true,
     cell: (row) => (
       <button
         type="button"

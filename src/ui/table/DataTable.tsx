@@ -34,6 +34,9 @@ export interface Column<Row> {
   /** Said to those who do not see, as what stands in it speaks for itself. */
   readonly isTitleHidden?: boolean;
   readonly from?: keyof typeof FROM;
+  /** Not on paper. */
+  readonly isScreenOnly?: boolean;
+  /** Of its cells. */
   readonly className?: string;
 }
 
@@ -105,7 +108,7 @@ export function DataTable<Row>({
                     {header.column.getCanSort() ? (
                       <button
                         type="button"
-                        className="touch inline-flex cursor-pointer items-center gap-1 underline decoration-dotted underline-offset-4"
+                        className={`touch inline-flex cursor-pointer items-center gap-1 underline decoration-dotted underline-offset-4 ${column.isFigure ? "justify-end" : ""}`}
                         onClick={header.column.getToggleSortingHandler()}
                       >
                         {title}
@@ -134,12 +137,15 @@ export function DataTable<Row>({
                   <th
                     key={cell.id}
                     scope="row"
-                    className={classOf(column, "py-1.5 text-left font-[inherit]")}
+                    className={classOf(
+                      column,
+                      `py-1.5 text-left [font-weight:inherit] ${column.className ?? ""}`,
+                    )}
                   >
                     {content}
                   </th>
                 ) : (
-                  <td key={cell.id} className={classOf(column, "py-1.5")}>
+                  <td key={cell.id} className={classOf(column, `py-1.5 ${column.className ?? ""}`)}>
                     {content}
                   </td>
                 );
@@ -181,5 +187,11 @@ function toColumnDef<Row>(column: Column<Row>): ColumnDef<Row> {
   };
 }
 
-const classOf = <Row,>({ isFigure, from, className = "" }: Column<Row>, own: string): string =>
-  [own, isFigure ? "pl-3 text-right" : "", from ? FROM[from] : "", className].filter(Boolean).join(" ");
+const classOf = <Row,>({ isFigure, from, isScreenOnly }: Column<Row>, own: string): string =>
+  [
+    "pl-3 first:pl-0",
+    own,
+    isFigure ? "text-right" : "",
+    from ? FROM[from] : "",
+    isScreenOnly ? "no-print" : "",
+  ].join(" ");
