@@ -3,7 +3,11 @@ import { toContour } from "./contour";
 import type { Outline } from "./outline";
 import { areaMm2OfPolygon, boxOfPolygon, perimeterMmOfPolygon } from "./polygon";
 
-/** Area of dough in the cut, mm²; a ring's without its centre. */
+/**
+ * Area of dough in the cut, mm²; a ring's without its centre.
+ * @example computeAreaMm2({ kind: "disc", diameterMm: 90 }) // 6361.7 mm²
+ * @example computeAreaMm2({ kind: "triangle", legMm: 100 }) // 5000 mm²
+ */
 export function computeAreaMm2(outline: Outline): number {
   switch (outline.kind) {
     case "disc":
@@ -80,7 +84,10 @@ export function scaleOutline(outline: Outline, factor: number): Outline {
   }
 }
 
-/** The outline in words: `90 mm round`, `110 mm square`, `120 × 80 mm`, `120 × 80 mm oval`. */
+/**
+ * The outline in words: `90 mm round`, `110 mm square`, `120 × 80 mm`, `120 × 80 mm oval`.
+ * @example describeOutline({ kind: "oval", widthMm: 120, heightMm: 80 }) // "120 × 80 mm oval"
+ */
 export function describeOutline(outline: Outline): string {
   const round = (lengthMm: number) => Number(lengthMm.toFixed(1));
   const { widthMm, heightMm } = computeBox(outline);

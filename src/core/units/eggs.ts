@@ -38,7 +38,10 @@ const names: Record<EggSize, string> = {
 /** The yolk's share of what is in the shell; the rest is white. */
 const YOLK_SHARE = 0.34;
 
-/** Mass of one egg, or of its yolk or white, out of the shell, g. */
+/**
+ * Mass of one egg, or of its yolk or white, out of the shell, g.
+ * @example computeEggG("medium", "whole") // 51 g
+ */
 export function computeEggG(size: EggSize, part: EggPart): number {
   const share = { whole: 1, yolk: YOLK_SHARE, white: 1 - YOLK_SHARE }[part];
   return contentG[size] * share;

@@ -1,20 +1,30 @@
 /** A clock begins anew after so many. */
 const MINUTES_PER_DAY = 24 * 60;
 
-/** `value` with at most `decimals` decimals, trailing zeros dropped, a true minus sign. */
+/**
+ * `value` with at most `decimals` decimals, trailing zeros dropped, a true minus sign.
+ * @example formatNumber(-2.50, 2) // "−2.5"
+ */
 export function formatNumber(value: number, decimals = 0): string {
   const rounded = value.toFixed(decimals);
   const trimmed = decimals > 0 ? rounded.replace(/\.?0+$/, "") : rounded;
   return (trimmed === "-0" ? "0" : trimmed).replace("-", "−");
 }
 
-/** A mass as a baker reads it: `4.5 g`, `41 g`, `3.17 kg`. */
+/**
+ * A mass as a baker reads it: `4.5 g`, `41 g`, `3.17 kg`.
+ * @example formatMass(4.52) // "4.5 g"
+ * @example formatMass(3174) // "3.17 kg"
+ */
 export function formatMass(massG: number): string {
   if (Math.abs(massG) >= 999.5) return `${formatNumber(massG / 1000, 2)} kg`;
   return `${formatNumber(massG, Math.abs(massG) < 9.95 ? 1 : 0)} g`;
 }
 
-/** A mass as a kitchen scale shows it, to the gram; below 10 g to the tenth: `1794 g`. */
+/**
+ * A mass as a kitchen scale shows it, to the gram; below 10 g to the tenth: `1794 g`.
+ * @example formatScale(1794.4) // "1794 g"
+ */
 export function formatScale(massG: number): string {
   return `${formatNumber(massG, Math.abs(massG) < 9.95 ? 1 : 0)} g`;
 }
@@ -27,12 +37,20 @@ export function formatMoney(amountMinor: number): string {
   return (amountMinor / MINOR_PER_MAJOR).toFixed(2);
 }
 
-/** A length to the half millimetre below 20 mm, else whole: `3.5 mm`, `418 mm`. */
+/**
+ * A length to the half millimetre below 20 mm, else whole: `3.5 mm`, `418 mm`.
+ * @example formatLength(3.5) // "3.5 mm"
+ * @example formatLength(417.6) // "418 mm"
+ */
 export function formatLength(lengthMm: number): string {
   return `${formatNumber(lengthMm, lengthMm < 20 ? 1 : 0)} mm`;
 }
 
-/** A stretch of time: `45 s`, `12 min`, `2 h 05`. */
+/**
+ * A stretch of time: `45 s`, `12 min`, `2 h 05`.
+ * @example formatDuration(0.75) // "45 s"
+ * @example formatDuration(125) // "2 h 05"
+ */
 export function formatDuration(durationMin: number): string {
   if (durationMin < 1) return `${Math.round(durationMin * 60)} s`;
   const whole = Math.round(durationMin);
@@ -40,7 +58,11 @@ export function formatDuration(durationMin: number): string {
   return `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, "0")}`;
 }
 
-/** A time of the day from minutes after its midnight: `06:10`; another day's is marked: `22:40 (−1 d)`. */
+/**
+ * A time of the day from minutes after its midnight: `06:10`; another day's is marked: `22:40 (−1 d)`.
+ * @example formatClock(370) // "06:10"
+ * @example formatClock(-80) // "22:40 (−1 d)"
+ */
 export function formatClock(clockMin: number): string {
   const whole = Math.round(clockMin);
   const day = Math.floor(whole / MINUTES_PER_DAY);
@@ -49,7 +71,10 @@ export function formatClock(clockMin: number): string {
   return day === 0 ? clock : `${clock} (${day > 0 ? "+" : "−"}${Math.abs(day)} d)`;
 }
 
-/** `1 tray`, `2 trays`: a count with its noun; a noun ending otherwise gives its plural. */
+/**
+ * `1 tray`, `2 trays`: a count with its noun; a noun ending otherwise gives its plural.
+ * @example formatCount(2, "loaf", "loaves") // "2 loaves"
+ */
 export function formatCount(count: number, noun: string, plural = `${noun}s`): string {
   return `${count} ${count === 1 ? noun : plural}`;
 }

@@ -76,16 +76,25 @@ export function formatHeat(ovenC: number, scale: OvenScale): string {
   return mark === null ? `${Math.round(ovenC)} °C` : `gas ${mark}`;
 }
 
-/** Whole degrees Fahrenheit: what was typed there comes back as it was. */
+/**
+ * Whole degrees Fahrenheit: what was typed there comes back as it was.
+ * @example toFahrenheit(180) // 356 °F
+ */
 export const toFahrenheit = (celsius: number): number => Math.round((celsius * 9) / 5 + 32);
 
-/** To a tenth of a degree, so that a whole degree of Fahrenheit comes back as itself. */
+/**
+ * To a tenth of a degree, so that a whole degree of Fahrenheit comes back as itself.
+ * @example toCelsius(350) // 176.7 °C
+ */
 export const toCelsius = (fahrenheit: number): number => Math.round(((fahrenheit - 32) * 50) / 9) / 10;
 
 /** How much lower a fan oven is set than a still one for the same bake, °C; a countertop hot-air oven lower again. */
 const BELOW_STILL_C: Record<OvenAir, number> = { still: 0, fan: 20, hotAir: 30 };
 
-/** The temperature a still oven is set to for the same bake, °C. */
+/**
+ * The temperature a still oven is set to for the same bake, °C.
+ * @example toStillC({ text: "180 fan", setC: 180, air: "fan" }) // 200 °C
+ */
 export function toStillC({ setC, air }: OvenSetting): number {
   return setC + BELOW_STILL_C[air];
 }

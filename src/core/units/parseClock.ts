@@ -4,6 +4,7 @@ import type { ParseFailure } from "./parseFailure";
 /**
  * Reads a time of the day: `9`, `9:00`, `09.30`, `0930`, `5:15 am`, `2 pm`.
  * @returns Minutes after midnight, 0–1439, or why it is none.
+ * @example parseClock("2:30 pm") // 870 min
  */
 export function parseClock(text: string): Result<number, ParseFailure> {
   const shown = text.trim().toLowerCase();

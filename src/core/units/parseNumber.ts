@@ -27,6 +27,8 @@ const MAX_NUMBER_CHARACTERS = 24;
 /**
  * Reads a number as people write it: `3`, `1.5`, `1,5`, `1/2`, `1 1/2`, `2-1/4`, `½`, `1½`, `1⁄8`, `-4`.
  * @returns The value, or why it is none. `1,000` is refused: it could mean 1 or 1000.
+ * @example parseNumber("1 1/2") // 1.5
+ * @example parseNumber("1,5") // 1.5
  */
 export function parseNumber(text: string): Result<number, ParseFailure> {
   const shown = text.trim();

@@ -9,7 +9,10 @@ const PLAIN = { in: tz("UTC") };
 const MOST_DAYS = 200;
 const remember = createMemory<string>(MOST_DAYS);
 
-/** The date so many days after another, both YYYY-MM-DD. */
+/**
+ * The date so many days after another, both YYYY-MM-DD.
+ * @example addDays("2026-12-31", 1) // "2027-01-01"
+ */
 export const addDays = (date: string, days: number): string =>
   remember(`${date} ${days}`, () =>
     format(addCalendarDays(parse(date, PATTERN, 0, PLAIN), days), PATTERN, PLAIN),
