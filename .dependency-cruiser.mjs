@@ -1,4 +1,4 @@
-import { coreTiers, corePackages, cuttingTiers, houseLayers } from "./layers.mjs";
+import { coreTiers, corePackages, cuttingTiers, houseLayers, planTiers } from "./layers.mjs";
 
 /** A test may lay the demo world on anything; what only tests use is no part of the house either. */
 const TESTS = String.raw`(\.test\.tsx?$|/__tests__/|/test[A-Z]\w*\.ts$)`;

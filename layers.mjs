@@ -31,6 +31,21 @@ export const coreTiers = [
 /** The rooms of cutting, in the same way: what a sheet is, how cuts lie on it, what is planned of many sheets. */
 export const cuttingTiers = [["sheet"], ["rows"], ["tight", "wheel"], ["plan"], ["yield"]];
 
+/**
+ * The rooms of a plan: what is stored, what may be wrong, what was learned, a piece by itself, what comes of a day, the kit
+ * and the larder, a piece within the day, cuts and batches, jobs, the clock, doubts, and what is asked of it all.
+ */
+export const planTiers = [
+  ["book"],
+  ["usual", "problem", "learned"],
+  ["piece"],
+  ["result"],
+  ["kit", "larder"],
+  ["line", "batch", "tasks"],
+  ["cut", "clock", "doubts"],
+  ["ask"],
+];
+
 /** Packages that the core may import: small, pure, and knowing nothing of a machine; of each, where. */
 export const corePackages = [
   // Exact halves and thirds of cups.

@@ -1,7 +1,7 @@
 export { NO_PAST, type PastLog } from "../habits";
-export { groupOrders } from "./piece/findMakings";
+export { groupOrders } from "./line";
 export { planDay } from "./planDay";
-export { checkDay } from "./result/checkDay";
+export { checkDay } from "./result";
 export { planMakings } from "./planMakings";
 export {
   doneSigns,
@@ -30,30 +30,24 @@ export {
   type Tin,
   type Vessel,
   type Weighing,
-} from "./book/book";
-export {
-  listClockRows,
-  listClockSteps,
-  sayClockStep,
-  type ClockRow,
-  type ClockStep,
-} from "./result/clockRows";
-export { tellStep, type ToldStep } from "./result/tellStep";
-export { assignTakings, type StepTakings } from "./piece/stepTakes";
-export { addDays, findSeason, seasonNames, type Season } from "./book/calendar";
-export { toLiquidHabit, type LiquidAim } from "./batch/learnedLiquid";
-export { tellHand, toHandKey, toMeasureHabit } from "./batch/learnedPortion";
-export { toReadinessRequest } from "./batch/restDough";
-export { toPersonHabit } from "./result/forecastDay";
-export { placeNames, toFilmHabit, toRelaxedHabit, toThicknessHabit } from "./kit/learnedDough";
-export { toJobFactor, toJobHabit } from "./tasks/paceTasks";
-export { toHeaterHabit, toHeatFactor, toHeatHabit, toHeatUpHabit, toOvenHabit } from "./kit/learnedHeat";
-export { closeLarder, giveBack, LEAST_KEPT_G, takeUse } from "./larder/leftovers";
-export { blanksKeepDays, findKeepDays } from "./larder/keeping";
-export { toLarderItem } from "./larder/makeAhead";
-export { listAllergens, listMaterials } from "./piece/materials";
-export { type Material, type MaterialUse } from "./result/material";
-export { listShopping, type ShoppingLine, type WeighedDay } from "./larder/shopping";
+} from "./book";
+export { listClockRows, listClockSteps, sayClockStep, type ClockRow, type ClockStep } from "./clock";
+export { tellStep, type ToldStep } from "./clock";
+export { assignTakings, type StepTakings } from "./piece";
+export { addDays, findSeason, seasonNames, type Season } from "./book";
+export { toLiquidHabit, type LiquidAim } from "./learned";
+export { tellHand, toHandKey, toMeasureHabit } from "./learned";
+export { toReadinessRequest } from "./batch";
+export { toPersonHabit } from "./clock";
+export { placeNames, toFilmHabit, toRelaxedHabit, toThicknessHabit } from "./learned";
+export { toJobFactor, toJobHabit } from "./tasks";
+export { toHeaterHabit, toHeatFactor, toHeatHabit, toHeatUpHabit, toOvenHabit } from "./learned";
+export { closeLarder, giveBack, LEAST_KEPT_G, takeUse } from "./larder";
+export { blanksKeepDays, findKeepDays } from "./larder";
+export { toLarderItem } from "./larder";
+export { listAllergens, listMaterials } from "./line";
+export { type Material, type MaterialUse } from "./result";
+export { listShopping, type ShoppingLine, type WeighedDay } from "./larder";
 export { stations, type Station } from "../way";
 export {
   type BlankYield,
@@ -73,14 +67,14 @@ export {
   type PiecePlan,
   type Tally,
   type TaskKind,
-} from "./result/dayPlan";
-export { sayProblem, type Problem, type ProblemCode, type ProblemNumbers } from "./result/problem";
-export type { WhyStep } from "./result/whyStep";
-export { findCrimpId, listCrimps } from "./piece/crimpOf";
-export { toForm } from "./piece/usualForm";
-export { shapePiece, type ShapedPiece } from "./piece/shapePiece";
-export { type ShapeContext } from "./piece/shapeContext";
-export type { HandOperation, HandWork, PieceWorks } from "./piece/handWork";
+} from "./result";
+export { sayProblem, type Problem, type ProblemCode, type ProblemNumbers } from "./problem";
+export type { WhyStep } from "./problem";
+export { findCrimpId, listCrimps } from "./piece";
+export { toForm } from "./piece";
+export { shapePiece, type ShapedPiece } from "./piece";
+export { type ShapeContext } from "./piece";
+export type { HandOperation, HandWork, PieceWorks } from "./piece";
 export {
   divideBatch,
   listFollows,
@@ -89,12 +83,12 @@ export {
   type BatchShare,
   type DividedBatch,
   type LayerOver,
-} from "./ask/divideBatch";
-export { sayBatchFailure, type BatchFailure, type Follows } from "./ask/batchFailure";
-export { findMixedG } from "./batch/findMixedG";
-export { listMends } from "./ask/mends";
-export type { PieceMend } from "./ask/pieceMend";
-export { listSchools, type School, type SchoolFacts, type SchoolOption } from "./ask/schools";
+} from "./ask";
+export { sayBatchFailure, type BatchFailure, type Follows } from "./ask";
+export { findMixedG } from "./batch";
+export { listMends } from "./ask";
+export type { PieceMend } from "./ask";
+export { listSchools, type School, type SchoolFacts, type SchoolOption } from "./ask";
 export {
   applyChoice,
   compareVariants,
@@ -102,19 +96,19 @@ export {
   type Choice,
   type DayFigures,
   type VariantFigures,
-} from "./ask/whatIf";
-export { findFilling } from "./piece/findFormulas";
-export { listDecks, listLights, setFor, type DeckHeat, type Light } from "./kit/ovenSetting";
-export { SHARED_HEAT_C } from "./tasks/scheduleProblem";
-export { isVesselId } from "./kit/kitHolds";
-export { countOnShelf } from "./kit/kitRoom";
-export { nameHeld } from "./doubts/kitDoubts";
-export { countBaskets, type FryPlan } from "./piece/planFrying";
-export { answerDay, type DayAnswers, type DayIf, type DayNow } from "./ask/dayIfs";
-export { answerAhead, type AheadAnswers, type AheadIf } from "./ask/aheadIfs";
-export { toBaked, toChillPiece, toCooling, toFryLoad, toKnownBake } from "./piece/knownBake";
-export { applyDayChange, type DayChange } from "./ask/dayChange";
-export { listProblemMends, type ProblemMend } from "./ask/problemMends";
+} from "./ask";
+export { findFilling } from "./piece";
+export { listDecks, listLights, setFor, type DeckHeat, type Light } from "./kit";
+export { SHARED_HEAT_C } from "./tasks";
+export { isVesselId } from "./tasks";
+export { countOnShelf } from "./kit";
+export { nameHeld } from "./doubts";
+export { countBaskets, type FryPlan } from "./piece";
+export { answerDay, type DayAnswers, type DayIf, type DayNow } from "./ask";
+export { answerAhead, type AheadAnswers, type AheadIf } from "./ask";
+export { toBaked, toChillPiece, toCooling, toFryLoad, toKnownBake } from "./piece";
+export { applyDayChange, type DayChange } from "./ask";
+export { listProblemMends, type ProblemMend } from "./ask";
 export {
   createCutter,
   createFormula,

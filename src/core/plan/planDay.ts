@@ -1,29 +1,17 @@
-import { findOldOil, findFreezerDoubt, findKitDoubts } from "./doubts/kitDoubts";
-import { paceTasks } from "./tasks/paceTasks";
-import { pinTasks } from "./tasks/pinTasks";
-import { computeTally } from "./result/tally";
-import { findReadyMin } from "./result/readyMin";
-import { shapeBook } from "./piece/shapeBook";
+import { findOldOil, findFreezerDoubt, findKitDoubts, findLateness, gatherCautions } from "./doubts";
+import { paceTasks, pinTasks, type DraftTask, assignPeople, listTasks, toScheduleProblem } from "./tasks";
+import { computeTally, type DayPlan, type DayTask, computeMassFlow } from "./result";
+import { findReadyMin, keepReserve, forecastDay } from "./clock";
+import { shapeBook } from "./piece";
 import { balanceEggs } from "../formula";
 import { findYieldHabit } from "../habits";
 import { followSchedule, type Schedule } from "../schedule";
-import type { DayBook } from "./book/book";
-import type { DayPlan, DayTask } from "./result/dayPlan";
-import type { DraftTask } from "./tasks/draftTask";
-import { assignPeople } from "./tasks/assignPeople";
-import { findLateness } from "./doubts/lateness";
-import { listLeftovers } from "./larder/leftovers";
-import { computeMassFlow } from "./result/massFlow";
-import { listLiquidAims } from "./batch/learnedLiquid";
-import { restBatches } from "./batch/planBatches";
+import type { DayBook } from "./book";
+import { listLeftovers } from "./larder";
+import { listLiquidAims } from "./learned";
+import { restBatches } from "./batch";
 import { planMakings } from "./planMakings";
-import { gatherCautions } from "./doubts/dayCautions";
-import { listCoatings, sumEggCoats } from "./piece/coatings";
-import { listMaterials } from "./piece/materials";
-import { keepReserve } from "./result/keepReserve";
-import { forecastDay } from "./result/forecastDay";
-import { listTasks } from "./tasks/planTasks";
-import { toScheduleProblem } from "./tasks/scheduleProblem";
+import { listCoatings, sumEggCoats, listMaterials } from "./line";
 
 /**
  * The whole day from its orders: pure, the same book gives the same plan.

@@ -1,10 +1,7 @@
-import { planCutting } from "./cut/planCutting";
-import { findPieceDoubts } from "./doubts/pieceDoubts";
-import { groupOrders, findMakings } from "./piece/findMakings";
-import { findPastPromises } from "./doubts/pastPromises";
-import { findFilling } from "./piece/findFormulas";
-import { finishPiece } from "./piece/finishPiece";
-import { draftPiece, type PieceDraft } from "./piece/draftPiece";
+import { planCutting } from "./cut";
+import { findPieceDoubts, findPastPromises } from "./doubts";
+import { groupOrders, findMakings, finishPiece, draftPiece, type PieceDraft } from "./line";
+import { findFilling, toShapeContext, type ShapeContext } from "./piece";
 import { createRecordMemory } from "../createMemory";
 import {
   analyseFormula,
@@ -13,14 +10,13 @@ import {
   type Formula,
   type FormulaAnalysis,
 } from "../formula";
-import type { DayBook } from "./book/book";
-import type { Problem } from "./result/problem";
-import { learnFormula } from "./kit/learnedDough";
-import { openKit, type KitRoom } from "./kit/kitRoom";
-import { planBatches, type Batches } from "./batch/planBatches";
-import type { PieceWork } from "./tasks/pieceWork";
-import { toShapeContext, type ShapeContext } from "./piece/shapeContext";
-import { openLarder, type OpenLarder } from "./larder/takeFromLarder";
+import type { DayBook } from "./book";
+import type { Problem } from "./problem";
+import { learnFormula } from "./learned";
+import { openKit, type KitRoom } from "./kit";
+import { planBatches, type Batches } from "./batch";
+import type { PieceWork } from "./result";
+import { openLarder, type OpenLarder } from "./larder";
 
 /** What a day makes and what goes into it, before anybody looks at the clock. */
 export interface DayMakings {

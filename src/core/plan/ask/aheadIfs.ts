@@ -1,8 +1,7 @@
 import { findHeatWay, findShellEntry } from "../../way";
-import type { Day, DayBook, MakeAhead } from "../book/book";
-import { addDays } from "../book/calendar";
+import { type Day, type DayBook, type MakeAhead, addDays } from "../book";
 import { readFigures, type DayNow } from "./dayIfs";
-import type { DayBatch, DayPlan, PiecePlan } from "../result/dayPlan";
+import type { DayBatch, DayPlan, PiecePlan } from "../result";
 import { planDay } from "../planDay";
 
 /** Something that could be made the day before, and both days with it. */

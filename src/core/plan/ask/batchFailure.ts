@@ -1,7 +1,7 @@
 import type { Failure, Plain } from "../../result";
 import { formatMass } from "../../units";
 import { said, sayWhole, type Said, type WordsOf } from "../../words";
-import type { Problem } from "../result/problem";
+import type { Problem } from "../problem";
 
 /** What gives way so that a blank weighs what it shall: how large it is cut, or how thick it is rolled. */
 export type Follows = "size" | "thickness";

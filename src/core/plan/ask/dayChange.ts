@@ -1,5 +1,5 @@
 import type { Dough } from "../../formula";
-import type { Day, DayBook, Fryer, Order, Oven, Piece, Vessel, Weighing } from "../book/book";
+import type { Day, DayBook, Fryer, Order, Oven, Piece, Vessel, Weighing } from "../book";
 
 /** What of the book an answer would change; what is not named stays. */
 export interface DayChange {

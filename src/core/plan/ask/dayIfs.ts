@@ -1,10 +1,10 @@
 import { explainLateness } from "../../schedule";
 import { formatCount, formatDuration } from "../../units";
-import type { DayBook, Order, Oven, Vessel } from "../book/book";
-import type { DayPlan } from "../result/dayPlan";
-import { HANDS } from "../tasks/draftTask";
-import { nameHeld } from "../doubts/kitDoubts";
-import { toFryerId, toOvenId } from "../kit/ovenSetting";
+import type { DayBook, Order, Oven, Vessel } from "../book";
+import type { DayPlan } from "../result";
+import { HANDS } from "../tasks";
+import { nameHeld } from "../doubts";
+import { toFryerId, toOvenId } from "../kit";
 import { planDay } from "../planDay";
 import { applyDayChange, type DayChange } from "./dayChange";
 

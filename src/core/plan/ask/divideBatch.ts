@@ -1,13 +1,11 @@
-import { findFormulas } from "../piece/findFormulas";
+import { findFormulas, shapePiece, type ShapedPiece, toShapeContext } from "../piece";
 import { hasGrain, type Dough } from "../../formula";
 import { findLining, LINING_TRIM_MM, PUCK_PROUD_MM, type PieceForm } from "../../forming";
 import { rollsRound, type CutAim } from "../../cutting";
 import { because, fail, ok, type Result } from "../../result";
 import { scaleOutline, type Outline } from "../../shape";
-import type { DayBook, Order, Piece } from "../book/book";
+import type { DayBook, Order, Piece } from "../book";
 import { planMakings } from "../planMakings";
-import { shapePiece, type ShapedPiece } from "../piece/shapePiece";
-import { toShapeContext } from "../piece/shapeContext";
 import type { BatchFailure, Follows } from "./batchFailure";
 
 /** How a batch of dough is divided. */

@@ -1,10 +1,8 @@
-import { findFormulas } from "../piece/findFormulas";
+import { findFormulas, shapePiece, toShapeContext } from "../piece";
 import { scaleOutline } from "../../shape";
 import { formatLength, formatNumber } from "../../units";
-import type { DayBook, Order, Piece } from "../book/book";
+import type { DayBook, Order, Piece } from "../book";
 import { planMakings } from "../planMakings";
-import { shapePiece } from "../piece/shapePiece";
-import { toShapeContext } from "../piece/shapeContext";
 import { cutTo, listLinings, type PieceMend } from "./pieceMend";
 
 /** How a figure is stepped away from what it is, and how far. */

@@ -1,6 +1,6 @@
 import { findLining, LINING_TRIM_MM, PUCK_PROUD_MM } from "../../forming";
 import { describeOutline } from "../../shape";
-import type { Piece } from "../book/book";
+import type { Piece } from "../book";
 
 /** One change that by itself makes a piece that could not be made. */
 export interface PieceMend {

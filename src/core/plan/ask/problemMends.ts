@@ -1,9 +1,9 @@
-import { findFormulas } from "../piece/findFormulas";
+import { findFormulas } from "../piece";
 import { formatClock, formatLength, formatMass } from "../../units";
 import { isHeat } from "../../way";
-import type { DayBook, Piece } from "../book/book";
-import { setFor } from "../kit/ovenSetting";
-import type { Problem, ProblemCode } from "../result/problem";
+import type { DayBook, Piece } from "../book";
+import { setFor } from "../kit";
+import type { Problem, ProblemCode } from "../problem";
 import type { DayChange } from "./dayChange";
 import { listLinings } from "./pieceMend";
 

@@ -1,7 +1,7 @@
 import type { Dough } from "../../formula";
-import type { DayBook, Piece } from "../book/book";
-import type { DayPlan, PiecePlan } from "../result/dayPlan";
-import { sayProblem } from "../result/problem";
+import type { DayBook, Piece } from "../book";
+import type { DayPlan, PiecePlan } from "../result";
+import { sayProblem } from "../problem";
 import { planDay } from "../planDay";
 
 /** What a choice would change: fields of a piece, and of the dough it is made of. */

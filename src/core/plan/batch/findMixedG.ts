@@ -1,5 +1,5 @@
-import type { DayBook } from "../book/book";
-import type { DayPlan } from "../result/dayPlan";
+import type { DayBook } from "../book";
+import type { DayPlan } from "../result";
 
 /** What a day mixes of a formula, g: what the baker said, or what is needed and not in the larder. Another batch comes to it. */
 export function findMixedG(

@@ -9,15 +9,12 @@ import {
   type FormulaAnalysis,
   type Ingredient,
 } from "../../formula";
-import type { DayBook } from "../book/book";
-import type { DayBatch, DayCut, PiecePlan } from "../result/dayPlan";
-import type { PieceWork } from "../tasks/pieceWork";
-import { findThicknessFactor } from "../kit/learnedDough";
-import { findLiquidAim } from "./learnedLiquid";
-import { findPortionFactor } from "./learnedPortion";
+import type { DayBook } from "../book";
+import type { DayBatch, DayCut, PiecePlan, PieceWork } from "../result";
+import { findThicknessFactor, findLiquidAim, findPortionFactor } from "../learned";
 import { restDough } from "./restDough";
-import type { OpenLarder } from "../larder/takeFromLarder";
-import { toProblem, type Problem } from "../result/problem";
+import type { OpenLarder } from "../larder";
+import { toProblem, type Problem } from "../problem";
 
 export interface BatchInput {
   readonly book: DayBook;

@@ -2,9 +2,9 @@ import { shapeDoughPiece, type Dough } from "../../formula";
 import { findRestMin, type Body, type Composition, type ReadinessRequest } from "../../heat";
 import { formatDuration, formatLength, formatMass, formatNumber } from "../../units";
 import type { PastLog } from "../../habits";
-import type { Kitchen } from "../book/book";
-import { findFilmFactors } from "../kit/learnedDough";
-import type { DoughRest } from "../result/dayPlan";
+import type { Kitchen } from "../book";
+import { findFilmFactors } from "../learned";
+import type { DoughRest } from "../result";
 
 /** What one piece of a dough asks of the conduction model. */
 export function toReadinessRequest(

@@ -1,5 +1,5 @@
 import { because } from "../../result";
-import type { PieceDraft } from "../piece/draftPiece";
+import type { PieceDraft } from "../line";
 import { Budget } from "../../budget";
 import { createMemory } from "../../createMemory";
 import {
@@ -15,11 +15,10 @@ import {
 import { findTearShare, hasGrain, type Dough, type FormulaAnalysis } from "../../formula";
 import { describeOutline } from "../../shape";
 import { formatCount, formatLength, formatMass } from "../../units";
-import type { DayBook, Piece } from "../book/book";
-import type { CutPrice, CutRole, DayCut } from "../result/dayPlan";
-import type { WhyStep } from "../result/whyStep";
-import { findThicknessMm, toDemandId } from "../piece/shapePiece";
-import { toProblem, type Problem } from "../result/problem";
+import type { DayBook, Piece } from "../book";
+import type { CutPrice, CutRole, DayCut } from "../result";
+import { type WhyStep, toProblem, type Problem } from "../problem";
+import { findThicknessMm, toDemandId } from "../piece";
 
 /** Cuts of this many groups are remembered: a piece that is edited is cut anew, the day's others are not. */
 const MOST_CUTS = 64;

@@ -1,7 +1,6 @@
 import { listCautions } from "../../cautions";
 import { hasWeights } from "../../way";
-import type { DayCaution } from "../result/dayPlan";
-import type { PieceWork } from "../tasks/pieceWork";
+import type { DayCaution, PieceWork } from "../result";
 
 /** The cautions of the day, each once, with the pieces that it is for. */
 export function gatherCautions(works: readonly PieceWork[]): DayCaution[] {

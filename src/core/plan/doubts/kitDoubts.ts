@@ -1,11 +1,11 @@
 import { because } from "../../result";
 import type { Schedule } from "../../schedule";
-import type { Vessel } from "../book/book";
-import type { PiecePlan } from "../result/dayPlan";
-import type { DraftTask } from "../tasks/draftTask";
-import { placeNames, type KitRoom } from "../kit/kitRoom";
-import { countBaskets } from "../piece/planFrying";
-import { toProblem, type Problem } from "../result/problem";
+import type { Vessel } from "../book";
+import type { PiecePlan } from "../result";
+import type { DraftTask } from "../tasks";
+import { placeNames, type KitRoom } from "../kit";
+import { countBaskets } from "../piece";
+import { toProblem, type Problem } from "../problem";
 
 /** Pins that could not be kept, jobs before anybody is there, and shelves, trays or moulds that are asked for twice. */
 export function findKitDoubts(

@@ -1,6 +1,6 @@
 import type { Schedule } from "../../schedule";
 import { draft, handTask, wait, type DraftTask } from "../tasks/draftTask";
-import { sayProblem } from "../result/problem";
+import { sayProblem } from "../problem/problem";
 import { findLateness } from "./lateness";
 
 const none: Schedule = {

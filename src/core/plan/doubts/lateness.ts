@@ -1,8 +1,7 @@
 import { because } from "../../result";
 import type { Schedule } from "../../schedule";
-import type { DraftTask } from "../tasks/draftTask";
-import { toProblem, type Problem } from "../result/problem";
-import type { Waited } from "../result/problemFailure";
+import type { DraftTask } from "../tasks";
+import { toProblem, type Problem, type Waited } from "../problem";
 
 /** Promises that the schedule misses, and dough or fruit that waits longer in it than it may. */
 export function findLateness(schedule: Schedule, drafts: readonly DraftTask[], openMin: number): Problem[] {

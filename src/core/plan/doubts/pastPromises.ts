@@ -1,6 +1,6 @@
 import { because } from "../../result";
-import type { DayBook } from "../book/book";
-import { toProblem, type Problem } from "../result/problem";
+import type { DayBook } from "../book";
+import { toProblem, type Problem } from "../problem";
 
 /** Orders whose promise has passed. */
 export function findPastPromises({ orders, nowMin, pieces }: DayBook): Problem[] {

@@ -1,8 +1,6 @@
 import { because } from "../../result";
-import type { PiecePlan } from "../result/dayPlan";
-import type { PieceWork } from "../tasks/pieceWork";
-import { toProblem, type Problem } from "../result/problem";
-import type { ProblemFailure } from "../result/problemFailure";
+import type { PiecePlan, PieceWork } from "../result";
+import { toProblem, type Problem, type ProblemFailure } from "../problem";
 
 /** What can be made and may yet go wrong: a rim too narrow for its crimp, a bought sheet thinner than the piece. */
 export function findPieceDoubts({ line, dough }: PieceWork): Problem[] {

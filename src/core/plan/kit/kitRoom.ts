@@ -1,9 +1,9 @@
 import { because } from "../../result";
 import type { BoxMm } from "../../shape";
 import { findHeatWay, hasStep } from "../../way";
-import type { DayBook, Fryer, Oven, Piece, Shelf, Vessel } from "../book/book";
-import { findHeatFactor, learnFryer, learnOven } from "./learnedHeat";
-import { toProblem, type Problem } from "../result/problem";
+import type { DayBook, Fryer, Oven, Piece, Shelf, Vessel } from "../book";
+import { findHeatFactor, learnFryer, learnOven } from "../learned";
+import { toProblem, type Problem } from "../problem";
 
 /** What the kit has room for; null where nothing of the kind is entered: then it is not counted. */
 export interface KitRoom {

@@ -1,8 +1,8 @@
 import { convertBake } from "../../heat";
 import type { HeaterStart } from "../../schedule";
 import type { Heat } from "../../way";
-import type { Oven } from "../book/book";
-import type { DayPlan } from "../result/dayPlan";
+import type { Oven } from "../book";
+import type { DayPlan } from "../result";
 
 /** What an oven is set to for a stage written for still air, and how long it takes there. */
 export function setFor(stage: Heat, oven: Oven): { ovenC: number; minutes: number } {

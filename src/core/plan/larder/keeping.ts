@@ -1,4 +1,4 @@
-import type { DayBook, LarderKind } from "../book/book";
+import type { DayBook, LarderKind } from "../book";
 
 /** Frozen on the tray, then bagged: as long as fruit and fat stay good in most freezers, days. */
 const FROZEN_KEEPS_DAYS = 30;

@@ -1,11 +1,8 @@
 import type { Dough } from "../../formula";
-import { addDays } from "../book/calendar";
-import type { DayBook, Day, LarderItem } from "../book/book";
-import type { DayCut, DayPlan, LarderUse, Leftover } from "../result/dayPlan";
+import { addDays, type DayBook, type Day, type LarderItem } from "../book";
+import type { DayCut, DayPlan, LarderUse, Leftover, PieceWork } from "../result";
 import { blanksKeepDays } from "./keeping";
 import { toLarderItem } from "./makeAhead";
-import type { Batches } from "../batch/planBatches";
-import type { PieceWork } from "../tasks/pieceWork";
 
 /** Less than this is wiped off the bench, g. */
 export const LEAST_KEPT_G = 20;
@@ -18,7 +15,7 @@ const keepsTrim = ({ trimEnd, decorationCutterId }: Dough) =>
 export function listLeftovers(
   works: readonly PieceWork[],
   cuts: readonly DayCut[],
-  { doughs, fillings }: Batches,
+  { doughs, fillings }: Pick<DayPlan, "doughs" | "fillings">,
 ): Leftover[] {
   const trimG = (doughId: string) =>
     cuts.reduce(

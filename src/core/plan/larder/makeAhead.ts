@@ -1,5 +1,4 @@
-import type { DayBook, LarderItem, MakeAhead } from "../book/book";
-import { addDays } from "../book/calendar";
+import { type DayBook, type LarderItem, type MakeAhead, addDays } from "../book";
 import { findKeepDays } from "./keeping";
 
 /** What was made ahead as it stands in the larder from the day that makes it on. */

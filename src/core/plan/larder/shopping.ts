@@ -1,7 +1,6 @@
 import { computeBuyKg } from "../../filling";
 import { mergeIngredients, standardIngredients, type Formula, type Ingredient } from "../../formula";
-import type { DayBatch } from "../result/dayPlan";
-import type { Material } from "../result/material";
+import type { DayBatch, Material } from "../result";
 
 /** What one day weighs out. */
 export interface WeighedDay {

@@ -1,8 +1,8 @@
 import { because } from "../../result";
-import type { DayBook, LarderItem, LarderKind } from "../book/book";
-import type { LarderUse } from "../result/dayPlan";
+import type { DayBook, LarderItem, LarderKind } from "../book";
+import type { LarderUse } from "../result";
 import { listComing } from "./makeAhead";
-import { toProblem, type Problem } from "../result/problem";
+import { toProblem, type Problem } from "../problem";
 
 /** Pieces of a kind found in the larder. */
 export interface TakenPieces {

@@ -1,6 +1,6 @@
 import type { FormKind } from "../../forming";
 import type { CrimpId } from "../../sealing";
-import type { Piece } from "../book/book";
+import type { Piece } from "../book";
 
 /** A press closes with its own teeth; a lid on a mould is closed flush, whatever else is chosen for a free rim. */
 export function findCrimpId({ form, crimp }: Piece): CrimpId {

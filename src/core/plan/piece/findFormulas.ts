@@ -1,5 +1,5 @@
 import type { Dough, Filling, Formula } from "../../formula";
-import type { Piece } from "../book/book";
+import type { Piece } from "../book";
 
 /** What a piece's dough and filling ids stand for; null where nothing is chosen. */
 export function findFormulas(

@@ -4,7 +4,7 @@ import type { FormedPiece } from "../../forming";
 import type { PaceHabit, TimedKind } from "../../habits";
 import { ventFacts, type Seal, type WashedPiece } from "../../sealing";
 import { factsOf, type WayStep } from "../../way";
-import type { Piece } from "../book/book";
+import type { Piece } from "../book";
 import { assignTakings, type StepTakings } from "./stepTakes";
 
 /** One thing that hands do to a piece, and how long it takes. */

@@ -7,7 +7,7 @@ import {
 } from "../../filling";
 import { formPiece, type FormedPiece, type FormFailure, type FormRequest } from "../../forming";
 import { ok, type Result } from "../../result";
-import type { Piece } from "../book/book";
+import type { Piece } from "../book";
 
 /** A piece around its filling: as plump as it is set, or as what goes in by weight makes it. */
 export interface HeldFilling {

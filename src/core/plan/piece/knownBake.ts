@@ -10,8 +10,8 @@ import {
   type PieceChillRequest,
 } from "../../heat";
 import { listHeats } from "../../way";
-import type { DayBook, Piece } from "../book/book";
-import { findFilmFactors } from "../kit/learnedDough";
+import type { DayBook, Piece } from "../book";
+import { findFilmFactors } from "../learned";
 import type { ShapedPiece } from "./shapePiece";
 
 /** Core temperature at which a piece is done: set custard, or crust and filling hot through. Local codes decide. */

@@ -3,9 +3,9 @@ import { layOutRows } from "../../cutting";
 import type { TrayLoading } from "../../loading";
 import { because, fail, ok, type Result } from "../../result";
 import { listHeats } from "../../way";
-import type { Fryer, Piece } from "../book/book";
+import type { Fryer, Piece } from "../book";
 import { toFryLoad } from "./knownBake";
-import type { FryFailure } from "../result/problemFailure";
+import type { FryFailure } from "../problem";
 import type { ShapedPiece } from "./shapePiece";
 
 /** A piece in one fryer: how many at once, how long, and what decides it. */

@@ -5,7 +5,7 @@ import type { ShapeContext } from "./shapeContext";
 import type { HeldFilling } from "./holdFilling";
 import { type Seal, type HoldRisk, scoreHold } from "../../sealing";
 import type { Dough, Filling } from "../../formula";
-import type { Piece } from "../book/book";
+import type { Piece } from "../book";
 
 /** How likely the seam of a piece opens, by the craft and the baker's log. */
 export function scoreSeam(

@@ -1,8 +1,8 @@
 import { findFormulas } from "./findFormulas";
-import type { Problem } from "../result/problem";
+import type { Problem } from "../problem";
 import { type ShapedPiece, shapePiece } from "./shapePiece";
 import type { ShapeContext } from "./shapeContext";
-import type { DayBook } from "../book/book";
+import type { DayBook } from "../book";
 
 const isSame =
   ({ code, pieceId }: Problem) =>

@@ -1,7 +1,7 @@
 import type { Formula } from "../../formula";
 import { createRecordMemory } from "../../createMemory";
 import { findHoldHabit, gatherHolds, type HoldHabit, type LotOutcome, type PastLog } from "../../habits";
-import type { DayBook, Kitchen } from "../book/book";
+import type { DayBook, Kitchen } from "../book";
 
 /** What surrounds a piece as it is made: the fillings there are, the room, and what the log says. */
 export interface ShapeContext {

@@ -25,11 +25,11 @@ import {
 } from "../../sealing";
 import { computeAreaMm2, outerOutline } from "../../shape";
 import { findHeatWay, hasStep, isFilling, type Way } from "../../way";
-import type { Piece } from "../book/book";
+import type { Piece } from "../book";
 import { computeHandWork, type PieceWorks } from "./handWork";
 import { holdFilling } from "./holdFilling";
 import { listThings } from "./things";
-import { toProblem, type Problem } from "../result/problem";
+import { toProblem, type Problem } from "../problem";
 
 /** One piece by itself: what it is, whatever is ordered of it. */
 export interface ShapedPiece {

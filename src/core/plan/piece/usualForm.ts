@@ -3,7 +3,7 @@ import type { Dough } from "../../formula";
 import { findCrimp } from "../../sealing";
 import { computeBox, type Outline } from "../../shape";
 import { listReadyWays } from "../../way";
-import type { Piece } from "../book/book";
+import type { Piece } from "../book";
 import { findCrimpId, listCrimps } from "./crimpOf";
 
 /** A mould found in many kitchens, to be corrected. */

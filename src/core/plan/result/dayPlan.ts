@@ -18,13 +18,11 @@ import type { EndForecast, PlacedTask, Schedule, ScheduleProblem, TaskHeat } fro
 import type { Outline } from "../../shape";
 import type { OvenScale } from "../../units";
 import type { Station } from "../../way";
-import type { Problem } from "./problem";
-import type { LiquidAim } from "../batch/learnedLiquid";
-import type { WhyStep } from "./whyStep";
-import type { Fryer, LarderItem, LarderKind, Order, Oven, Piece } from "../book/book";
+import type { Problem, WhyStep } from "../problem";
+import type { LiquidAim } from "../learned";
+import type { Fryer, LarderItem, LarderKind, Order, Oven, Piece } from "../book";
 import type { Material } from "./material";
-import type { FryPlan } from "../piece/planFrying";
-import type { ShapedPiece } from "../piece/shapePiece";
+import type { FryPlan, ShapedPiece } from "../piece";
 
 /** What one aim would cost. */
 export interface CutPrice {

@@ -1,5 +1,5 @@
 import type { Schedule } from "../../schedule";
-import type { Order } from "../book/book";
+import type { Order } from "../book";
 import type { PiecePlan, Tally } from "./dayPlan";
 
 /** The day in a handful of figures. */

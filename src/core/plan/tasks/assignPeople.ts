@@ -1,5 +1,5 @@
-import type { Day } from "../book/book";
-import type { DayTask } from "../result/dayPlan";
+import type { Day } from "../book";
+import type { DayTask } from "../result";
 
 /**
  * Who does what: the helper takes whatever lies wholly in the helper's hours while the baker is busy; everything else

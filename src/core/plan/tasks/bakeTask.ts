@@ -1,8 +1,8 @@
 import type { TaskMode, TaskWait } from "../../schedule";
 import type { Heat } from "../../way";
-import type { Doneness, Oven } from "../book/book";
+import type { Doneness, Oven } from "../book";
 import { draft, HANDS, type DraftTask, type StepTimes, type TaskFacts } from "./draftTask";
-import { setFor, toOvenId } from "../kit/ovenSetting";
+import { setFor, toOvenId } from "../kit";
 
 /** Opening the oven and setting trays in, and taking them out again: each. */
 const OVEN_HANDLING_MIN = 2;

@@ -1,8 +1,8 @@
 import { craftHandTimes } from "../../cutting";
 import type { TaskWait } from "../../schedule";
-import type { DayCut, PiecePlan } from "../result/dayPlan";
+import type { DayCut, PiecePlan } from "../result";
 import { handTask, inOrder, wait, type DraftTask } from "./draftTask";
-import { toDemandId } from "../piece/shapePiece";
+import { toDemandId } from "../piece";
 
 /** Blanks that are weighed and rolled one by one are done in such lots: a tray of them, then they are filled. */
 const PORTION_LOT = 24;

@@ -1,5 +1,5 @@
 import type { ScheduleHold, ScheduleTask, TaskWait } from "../../schedule";
-import type { DayTask, TaskKind } from "../result/dayPlan";
+import type { DayTask, TaskKind } from "../result";
 
 /** The schedule's resource of all hands. */
 export const HANDS = "hands";

@@ -1,9 +1,8 @@
 import { computeOilRates } from "../../heat";
 import type { ScheduleResource, TaskWait } from "../../schedule";
 import { draft, HANDS, type DraftTask, type TaskFacts } from "./draftTask";
-import { toFryerId } from "../kit/ovenSetting";
-import type { FryPlan } from "../piece/planFrying";
-import type { KitRoom } from "../kit/kitRoom";
+import { toFryerId, type KitRoom } from "../kit";
+import type { FryPlan } from "../piece";
 
 /** Letting one basket down, lifting it out, and setting the pieces to drain. */
 const BASKET_HANDLING_MIN = 1;

@@ -1,6 +1,6 @@
 import { knowHabit, toHabitId, type HabitId, type PastLog } from "../../habits";
 import type { ScheduleTask } from "../../schedule";
-import type { TaskKind } from "../result/dayPlan";
+import type { TaskKind } from "../result";
 import type { DraftTask } from "./draftTask";
 
 /** Work of hands that is one to a formula: a stiff dough takes its own minutes. */

@@ -1,11 +1,10 @@
 import type { TaskWait } from "../../schedule";
 import { createStep, factsOf, findFrozenEntry, findShellEntry, isHeat, type Way } from "../../way";
 import { findRolls, rollId } from "./cutTasks";
-import type { PiecePlan } from "../result/dayPlan";
+import { type PiecePlan, sortByPromise, type PieceWork } from "../result";
 import { inOrder, wait, type DraftTask } from "./draftTask";
-import { holdKit, holdVessel } from "../kit/kitHolds";
-import { findVessel, type KitRoom } from "../kit/kitRoom";
-import { sortByPromise, type PieceWork } from "./pieceWork";
+import { holdKit, holdVessel } from "./kitHolds";
+import { findVessel, type KitRoom } from "../kit";
 import { holdFrom, listLotTasks, workLot } from "./workLot";
 
 /** A frozen piece first has to thaw in the oven. Craft's first guess; the baker's own bakes replace it. */

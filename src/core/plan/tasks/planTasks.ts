@@ -1,11 +1,10 @@
 import { listCutTasks } from "./cutTasks";
 import { listMakingTasks, waitForFilling } from "./makingTasks";
 import type { TaskWait } from "../../schedule";
-import type { DayBatch, DayCut } from "../result/dayPlan";
+import type { DayBatch, DayCut, PieceWork } from "../result";
 import { handTask, wait, type DraftTask } from "./draftTask";
-import type { KitRoom } from "../kit/kitRoom";
+import type { KitRoom } from "../kit";
 import { listPieceTasks } from "./pieceLots";
-import type { PieceWork } from "./pieceWork";
 
 /** Every operation of the day with what it uses and what it waits for. */
 export function listTasks(

@@ -1,10 +1,9 @@
 import type { ScheduleProblem } from "../../schedule";
-import type { Day } from "../book/book";
+import type { Day } from "../book";
 import { HANDS, type DraftTask } from "./draftTask";
 import { listFryerResources } from "./fryTask";
-import { listHeldResources } from "../kit/kitHolds";
-import type { KitRoom } from "../kit/kitRoom";
-import { toOvenId } from "../kit/ovenSetting";
+import { listHeldResources } from "./kitHolds";
+import { type KitRoom, toOvenId } from "../kit";
 
 /** Loads whose heats differ by no more than this go into one oven together, °C: less than a dial holds to. */
 export const SHARED_HEAT_C = 5;

@@ -2,14 +2,13 @@ import { findSugarLeadMin } from "../../filling";
 import type { ScheduleHold, TaskWait } from "../../schedule";
 import { factsOf, isFilling, isHeat, listStretches, type Stretch, type Way, type WayStep } from "../../way";
 import { bakeTask, type BakeStage } from "./bakeTask";
-import type { Doneness } from "../book/book";
-import type { TaskKind } from "../result/dayPlan";
+import type { Doneness } from "../book";
+import type { TaskKind, PieceWork } from "../result";
 import { handTask, wait, type DraftTask, type TaskFacts } from "./draftTask";
 import { fryTask } from "./fryTask";
 import { HOT_HOLD_MIN, prepareForUse } from "./makingTasks";
-import type { KitRoom } from "../kit/kitRoom";
-import type { PieceWork } from "./pieceWork";
-import { assignTakings } from "../piece/stepTakes";
+import type { KitRoom } from "../kit";
+import { assignTakings } from "../piece";
 
 /** Strewing sugar over one lot's fruit and turning it. */
 const SUGAR_MIN = 2;

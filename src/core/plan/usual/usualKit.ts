@@ -1,6 +1,6 @@
 import { findUsualLossWPerK, USUAL_OIL_J_PER_KG_K } from "../../heat";
 import { describeOutline, type Outline } from "../../shape";
-import type { Cutter, Fryer, Oven, Shelf, Vessel } from "../book/book";
+import type { Cutter, Fryer, Oven, Shelf, Vessel } from "../book";
 
 /** A tray of a small deck oven, mm. */
 const TRAY = { trayWidthMm: 450, trayDepthMm: 350 } as const;

@@ -1,5 +1,5 @@
 import { listReadyWays, settleWay } from "../../way";
-import type { Piece } from "../book/book";
+import type { Piece } from "../book";
 
 /** A hand's breadth of dough: a turnover of two bites, mm. */
 const ROUND_MM = 110;

@@ -1,5 +1,5 @@
 import { findHeatWay, findShellEntry, listHeats, settleWay, withHeats, type Heat } from "../../../way";
-import type { Piece, Tin } from "../../book/book";
+import type { Piece, Tin } from "../../book";
 import { ofPiece, type School, type SchoolFacts, type SchoolOption } from "./school";
 
 /** How the schools of baking differ from one steady heat, °C and share of the minutes. */

@@ -1,7 +1,7 @@
 import type { PlumpnessAdvice } from "../../../filling";
 import type { Dough, Wetness } from "../../../formula";
 import type { FormedPiece } from "../../../forming";
-import type { Piece } from "../../book/book";
+import type { Piece } from "../../book";
 import type { Choice } from "../whatIf";
 
 /** One school's answer. */

@@ -3,17 +3,12 @@ import { listFries } from "./listFries";
 import { findHeatWay, listHeats } from "../../way";
 import { loadTrays, type TrayLoading, type TrayRequest } from "../../loading";
 import { because, fail, ok, type Result } from "../../result";
-import type { Order } from "../book/book";
-import type { PiecePlan } from "../result/dayPlan";
-import { shapePiece, type ShapedPiece } from "./shapePiece";
-import type { ShapeContext } from "./shapeContext";
-import { setFor } from "../kit/ovenSetting";
-import { findTraysPerLoad, findVessel } from "../kit/kitRoom";
-import { countAhead } from "../larder/makeAhead";
-import type { FryPlan } from "./planFrying";
-import type { TakenPieces } from "../larder/takeFromLarder";
-import { toProblem, type Problem } from "../result/problem";
-import type { ProblemFailure } from "../result/problemFailure";
+import type { Order } from "../book";
+import type { PiecePlan } from "../result";
+import { shapePiece, type ShapedPiece, type ShapeContext, type FryPlan } from "../piece";
+import { setFor, findTraysPerLoad, findVessel } from "../kit";
+import { countAhead, type TakenPieces } from "../larder";
+import { toProblem, type Problem, type ProblemFailure } from "../problem";
 
 /** A piece that is known to be possible, before its dough is rolled. */
 export interface PieceDraft extends PieceMakings {

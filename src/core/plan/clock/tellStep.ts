@@ -9,10 +9,9 @@ import {
   type OvenScale,
 } from "../../units";
 import { factsOf, findHeatWay, isHeat, type WayStep } from "../../way";
-import type { DayBook, Piece } from "../book/book";
-import type { PiecePlan } from "./dayPlan";
-import type { ShapedPiece } from "../piece/shapePiece";
-import { assignTakings } from "../piece/stepTakes";
+import type { DayBook, Piece } from "../book";
+import type { PiecePlan } from "../result";
+import { type ShapedPiece, assignTakings } from "../piece";
 
 /** A step in the day's words: what is done, and the figures it is done with. */
 export interface ToldStep {

@@ -1,5 +1,5 @@
 import { glazeFacts, glazeKinds, glues, washFacts, washKinds } from "../../sealing";
-import type { Coating, DayPlan, PiecePlan } from "../result/dayPlan";
+import type { Coating, DayPlan, PiecePlan } from "../result";
 
 /** Glue, wash, glaze and sugar of the day by kind; of kinds that nothing needs, nothing. */
 export function listCoatings(

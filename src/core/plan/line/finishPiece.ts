@@ -1,12 +1,11 @@
-import { findVessel } from "../kit/kitRoom";
-import { countBaskets, type FryPlan } from "./planFrying";
+import { findVessel } from "../kit";
+import { countBaskets, type FryPlan, toDemandId, type ShapedPiece } from "../piece";
 import { formatNumber, formatMass, formatCount } from "../../units";
-import type { WhyStep } from "../result/whyStep";
+import type { WhyStep } from "../problem";
 import type { Filling } from "../../formula";
-import type { Piece } from "../book/book";
+import type { Piece } from "../book";
 import type { PortionPart } from "../../filling";
-import { toDemandId, type ShapedPiece } from "./shapePiece";
-import type { DayCut, PiecePlan, BlankYield, PieceFill } from "../result/dayPlan";
+import type { DayCut, PiecePlan, BlankYield, PieceFill } from "../result";
 import type { PieceDraft } from "./draftPiece";
 
 /** The piece with its part of what is cut. */

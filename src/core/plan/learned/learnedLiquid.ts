@@ -1,7 +1,6 @@
 import { computeTargetG, type Formula } from "../../formula";
 import { knowByCraft, knowHabit, LOTS_LOOKED_AT, toHabitId, type HabitId, type PastLog } from "../../habits";
-import type { DayBook, Weighing } from "../book/book";
-import { findSeason, type Season } from "../book/calendar";
+import { type DayBook, type Weighing, findSeason, type Season } from "../book";
 
 /** What a dough or filling takes of its liquid, against its formula as written; at one time of the year where that is said. */
 export const toLiquidHabit = (formulaId: string, season: Season | null = null): HabitId =>

@@ -1,11 +1,10 @@
 import { computeTotalG, type FormulaAnalysis } from "../../formula";
-import { findFormulas, findFilling } from "./findFormulas";
-import type { KitRoom } from "../kit/kitRoom";
-import { toProblem, type Problem } from "../result/problem";
-import type { ProblemFailure } from "../result/problemFailure";
+import { findFormulas, findFilling } from "../piece";
+import type { KitRoom } from "../kit";
+import { toProblem, type Problem, type ProblemFailure } from "../problem";
 import { because, fail, ok, type Result } from "../../result";
 import type { PieceMakings } from "./pieceMakings";
-import type { DayBook, Piece, Order } from "../book/book";
+import type { DayBook, Piece, Order } from "../book";
 
 /** Orders by piece, in the order in which the pieces are first asked for; then what is only made for another day. */
 export function groupOrders({ orders, pieces, ahead, day }: DayBook): Map<Piece, Order[]> {

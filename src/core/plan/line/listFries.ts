@@ -1,9 +1,7 @@
 import { because, fail, ok, type Result } from "../../result";
-import type { FryFailure } from "../result/problemFailure";
+import type { FryFailure } from "../problem";
 import type { PieceMakings } from "./pieceMakings";
-import { toBaked } from "./knownBake";
-import { planFrying, type FryPlan } from "./planFrying";
-import type { ShapedPiece } from "./shapePiece";
+import { toBaked, planFrying, type FryPlan, type ShapedPiece } from "../piece";
 
 /** What each fryer of the kit makes of a piece; those that cannot are left out, unless none can. */
 export function listFries(

@@ -1,8 +1,8 @@
 import { factsOfMaking, nameMakingStep, type MakingStep } from "../../formula";
 import { formatClock, formatDuration, formatHeat } from "../../units";
-import type { DayBook } from "../book/book";
-import type { DayPlan, DayTask, PiecePlan } from "./dayPlan";
-import { listLights } from "../kit/ovenSetting";
+import type { DayBook } from "../book";
+import type { DayPlan, DayTask, PiecePlan } from "../result";
+import { listLights } from "../kit";
 import { tellStep } from "./tellStep";
 
 /** A line of the day's sheet: a job, or something to light. */

@@ -1,6 +1,6 @@
 import type { Dough, Filling, FormulaAnalysis } from "../../formula";
-import type { DayBook, Oven, Piece } from "../book/book";
-import type { KitRoom } from "../kit/kitRoom";
+import type { DayBook, Oven, Piece } from "../book";
+import type { KitRoom } from "../kit";
 
 /** A piece with what its names stand for. */
 export interface PieceMakings {

@@ -1,4 +1,4 @@
-import { listThings } from "./things";
+import { listThings } from "../piece";
 import { createMemory } from "../../createMemory";
 import {
   allergens,
@@ -11,8 +11,7 @@ import {
 } from "../../formula";
 import { washFacts, type GlazeKind } from "../../sealing";
 import { hasStep, isFilling, type WayStep } from "../../way";
-import type { PiecePlan } from "../result/dayPlan";
-import type { Material, MaterialUse } from "../result/material";
+import type { PiecePlan, Material, MaterialUse } from "../result";
 
 /** Thin icing: icing sugar to water by mass, and syrup as it is brushed. Craft's first guesses. */
 const ICING_SUGAR_SHARE = 0.84;

@@ -1,7 +1,7 @@
 import type { ScheduleHold, ScheduleResource, TaskEdge } from "../../schedule";
-import type { Shelf, Vessel } from "../book/book";
-import type { KitRoom } from "./kitRoom";
-import type { LotTask } from "../tasks/workLot";
+import type { Shelf, Vessel } from "../book";
+import type { KitRoom } from "../kit";
+import type { LotTask } from "./workLot";
 
 const TRAYS = "trays";
 const VESSEL = "vessel:";

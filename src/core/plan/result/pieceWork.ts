@@ -1,6 +1,6 @@
 import type { Dough, Filling } from "../../formula";
-import type { Order } from "../book/book";
-import type { PiecePlan } from "../result/dayPlan";
+import type { Order } from "../book";
+import type { PiecePlan } from "./dayPlan";
 
 /** A piece of the day with the formulas it is made of. */
 export interface PieceWork {

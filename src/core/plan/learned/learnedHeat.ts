@@ -1,6 +1,6 @@
 import { createRecordMemory } from "../../createMemory";
 import { knowHabit, toHabitId, type HabitId, type PastLog } from "../../habits";
-import type { Fryer, Oven } from "../book/book";
+import type { Fryer, Oven } from "../book";
 
 /** An oven's air off what the kit says, °C; of one of its decks, counted from 1, where a reading is of that. */
 export const toOvenHabit = (ovenId: string, deck: number | null = null): HabitId =>

@@ -15,10 +15,9 @@ import {
   type TaskSpread,
 } from "../../schedule";
 import { createRandom } from "../../seededRandom";
-import { toHeatHabit } from "../kit/learnedHeat";
-import type { DraftTask } from "../tasks/draftTask";
-import { toJobHabit } from "../tasks/paceTasks";
-import type { PieceWork } from "../tasks/pieceWork";
+import { toHeatHabit } from "../learned";
+import { type DraftTask, toJobHabit } from "../tasks";
+import type { PieceWork } from "../result";
 
 /** The same day forecasts the same: normal numbers drawn once, and read from the first on for each day. */
 const SEED = 1;

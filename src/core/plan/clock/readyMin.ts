@@ -1,5 +1,4 @@
-import { sortByPromise } from "../tasks/pieceWork";
-import type { PiecePlan, DayTask } from "./dayPlan";
+import { sortByPromise, type PiecePlan, type DayTask } from "../result";
 
 /**
  * When each order is complete: its pieces are baked in the order of the promises, load after load.

@@ -1,0 +1,3 @@
+export { findMixedG } from "./findMixedG";
+export { planBatches, restBatches, type Batches } from "./planBatches";
+export { toReadinessRequest } from "./restDough";

@@ -1,0 +1,5 @@
+export { listClockRows, listClockSteps, sayClockStep, type ClockRow, type ClockStep } from "./clockRows";
+export { forecastDay, toPersonHabit } from "./forecastDay";
+export { keepReserve } from "./keepReserve";
+export { findReadyMin } from "./readyMin";
+export { tellStep, type ToldStep } from "./tellStep";

@@ -1,0 +1,1 @@
+export { planCutting } from "./planCutting";

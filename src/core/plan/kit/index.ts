@@ -1,0 +1,2 @@
+export { countOnShelf, findTraysPerLoad, findVessel, openKit, placeNames, type KitRoom } from "./kitRoom";
+export { listDecks, listLights, setFor, toFryerId, toOvenId, type DeckHeat, type Light } from "./ovenSetting";

@@ -1,0 +1,11 @@
+export { findCrimpId, listCrimps } from "./crimpOf";
+export { findFilling, findFormulas } from "./findFormulas";
+export type { HandOperation, HandWork, PieceWorks } from "./handWork";
+export { toBaked, toChillPiece, toCooling, toFryLoad, toKnownBake } from "./knownBake";
+export { countBaskets, planFrying, type FryPlan } from "./planFrying";
+export { shapeBook } from "./shapeBook";
+export { toShapeContext, type ShapeContext } from "./shapeContext";
+export { findThicknessMm, shapePiece, toDemandId, type ShapedPiece } from "./shapePiece";
+export { assignTakings, type StepTakings } from "./stepTakes";
+export { listThings } from "./things";
+export { toForm } from "./usualForm";

@@ -1,0 +1,3 @@
+export { sayProblem, toProblem, type Problem, type ProblemCode, type ProblemNumbers } from "./problem";
+export type { FryFailure, ProblemFailure, Waited } from "./problemFailure";
+export type { WhyStep } from "./whyStep";
