@@ -35,7 +35,11 @@ const rulesOfRooms = (folder, tiers) =>
       },
     ]);
   });
-const tierRules = [...rulesOfRooms("src/core", coreTiers), ...rulesOfRooms("src/core/cutting", cuttingTiers)];
+const tierRules = [
+  ...rulesOfRooms("src/core", coreTiers),
+  ...rulesOfRooms("src/core/cutting", cuttingTiers),
+  ...rulesOfRooms("src/core/plan", planTiers),
+];
 
 const packageRules = corePackages.map(({ name, from }) => ({
   name: `core-takes-${name.replace(/\W/g, "-")}-in-one-place`,
