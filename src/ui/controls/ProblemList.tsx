@@ -38,10 +38,14 @@ export function ProblemCards({ problems, isAlert = false }: CardsProps) {
             <Suspense>
               <OneTap problem={problem} />
             </Suspense>
-            {problem.stops && problem.pieceId !== null && <Mends pieceId={problem.pieceId} />}
+            {isMendedByTrying(problem) && <Mends pieceId={problem.pieceId} />}
           </div>
         </li>
       ))}
     </ul>
   );
 }
+
+/** What cannot be made, ordered or only in the book, is tried otherwise until it can. */
+const isMendedByTrying = (problem: Problem): problem is Problem & { readonly pieceId: string } =>
+  problem.pieceId !== null && (problem.stops || problem.code === "cannotForm");

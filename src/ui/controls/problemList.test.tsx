@@ -1,8 +1,9 @@
 /** @jest-environment jsdom */
+import "../bench/__tests__/workersAtHand";
 import { renderOnBench, type OnBench } from "../bench/__tests__/renderOnBench";
 import { act, screen, within } from "@testing-library/react";
 import type { Piece, ProblemCode, Station } from "@/core/plan";
-import { ProblemList } from "./ProblemList";
+import { ProblemCards, ProblemList } from "./ProblemList";
 
 const half = "quince-half-moon";
 
@@ -54,4 +55,19 @@ test("what is past its date is thrown out there and then, and an order whose hou
   await bench.user.click(await screen.findByRole("button", { name: "Throw it out" }));
   expect(bench.plan().problems.filter(({ code }) => code === "expired")).toEqual([]);
   expect(bench.store.getState().book.larder.filter(({ id }) => id === old.id)).toEqual([]);
+});
+
+test("what cannot be formed is tried otherwise until it can, ordered or only in the book; what only costs is not", async () => {
+  const bench = renderOnBench(<></>);
+  change(bench, { marginMm: 70 });
+  const problem = bench.plan().problems.find(({ code }) => code === "cannotForm")!;
+  bench.unmount();
+  // As the page of a piece that nobody ordered has it.
+  const again = renderOnBench(<ProblemCards problems={[{ ...problem, stops: false }]} isAlert />);
+  change(again, { marginMm: 70 });
+  const mends = await screen.findByRole("group", { name: "What would make Quince half-moon" });
+  const [first] = within(mends).getAllByRole("button");
+  await again.user.click(first!);
+  expect(codes(again)).not.toContain("cannotForm");
+  expect(screen.getByRole("alert").textContent).toContain("leaves nothing to fill");
 });

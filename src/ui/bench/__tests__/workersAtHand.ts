@@ -31,6 +31,9 @@ jest.mock("@/workers/createPlanClient", () => {
     createVariantsClient: mockAtHand(({ book, variants, count }: Asked<"createVariantsClient">) =>
       plan.compareVariants(book, variants, count),
     ),
+    createMendsClient: mockAtHand(({ book, pieceId }: Asked<"createMendsClient">) =>
+      plan.listMends(book, pieceId),
+    ),
     createDivisionClient: mockAtHand(({ book, request }: Asked<"createDivisionClient">) =>
       plan.divideBatch(book, request),
     ),
