@@ -47,7 +47,6 @@ interface Props<Row> {
   /** What the table is; shown only where `isCaptionShown`. */
   readonly caption: string;
   readonly isCaptionShown?: boolean;
-  readonly isHeadHidden?: boolean;
   readonly className?: string;
   readonly rowClassName?: (row: Row) => string;
 }
@@ -65,7 +64,6 @@ export function DataTable<Row>({
   idOf,
   caption,
   isCaptionShown = false,
-  isHeadHidden = false,
   className = "w-full",
   rowClassName,
 }: Props<Row>) {
@@ -87,7 +85,7 @@ export function DataTable<Row>({
     <>
       <table className={className}>
         <caption className={isCaptionShown ? "quiet text-left" : "sr-only"}>{caption}</caption>
-        <thead className={isHeadHidden ? "sr-only" : "quiet text-left text-sm"}>
+        <thead className="quiet text-left text-sm">
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>
               {group.headers.map((header) => {
