@@ -20,6 +20,8 @@ export default defineConfig([
       "@typescript-eslint/no-explicit-any": "error",
       "@typescript-eslint/consistent-type-imports": "error",
       eqeqeq: "error",
+      // Speaks for a compiler that is not used here: what it could not memoize is drawn as ever.
+      "react-hooks/incompatible-library": "off",
     },
   },
   {

@@ -75,28 +75,7 @@ export { toForm } from "./piece";
 export { shapePiece, type ShapedPiece } from "./piece";
 export { type ShapeContext } from "./piece";
 export type { HandOperation, HandWork, PieceWorks } from "./piece";
-export {
-  divideBatch,
-  listFollows,
-  type BatchDivision,
-  type BatchRequest,
-  type BatchShare,
-  type DividedBatch,
-  type LayerOver,
-} from "./ask";
-export { sayBatchFailure, type BatchFailure, type Follows } from "./ask";
 export { findMixedG } from "./batch";
-export { listMends } from "./ask";
-export type { PieceMend } from "./ask";
-export { listSchools, type School, type SchoolFacts, type SchoolOption } from "./ask";
-export {
-  applyChoice,
-  compareVariants,
-  weighChoices,
-  type Choice,
-  type DayFigures,
-  type VariantFigures,
-} from "./ask";
 export { findFilling } from "./piece";
 export { listDecks, listLights, setFor, type DeckHeat, type Light } from "./kit";
 export { SHARED_HEAT_C } from "./tasks";
@@ -104,17 +83,7 @@ export { isVesselId } from "./tasks";
 export { countOnShelf } from "./kit";
 export { nameHeld } from "./doubts";
 export { countBaskets, type FryPlan } from "./piece";
-export { answerDay, type DayAnswers, type DayIf, type DayNow } from "./ask";
-export { answerAhead, type AheadAnswers, type AheadIf } from "./ask";
 export { toBaked, toChillPiece, toCooling, toFryLoad, toKnownBake } from "./piece";
-export { applyDayChange, type DayChange } from "./ask";
-export { listProblemMends, type ProblemMend } from "./ask";
-export {
-  createCutter,
-  createFormula,
-  createFryer,
-  createOven,
-  createPiece,
-  createShelf,
-  createVessel,
-} from "./usual";
+// Nothing of the plan stands on these: all that their own index names is for those outside.
+export * from "./ask";
+export * from "./usual";

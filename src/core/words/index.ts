@@ -13,9 +13,9 @@ import { doubtWords, formWords } from "./ofForms";
 import { bakeWords, oilWords } from "./ofHeat";
 import { makingWords, wayWords } from "./ofSteps";
 import { lineWords, parseWords, portionWords, scaleWords } from "./ofText";
-import { said, sayWhole, type Said, type WordsOf } from "./say";
+import { said, sayBy, sayWhole, type Said, type WordsOf } from "./say";
 
-export { said, sayWhole, type Said, type WordsOf };
+export { said, sayBy, sayWhole, type Said, type WordsOf };
 
 /** Every way in which an engine of the core says no, or has a doubt. */
 export type EngineFailure =
@@ -57,13 +57,10 @@ export const engineWords: WordsOf<EngineFailure> = {
 };
 
 /** What is wrong and by how much, and what to do. */
-export const tellFailure = ({ code, figures }: EngineFailure): Said =>
-  // Words are keyed by the code that the figures go with.
-  (engineWords[code] as (of: EngineFailure["figures"]) => Said)(figures);
+export const tellFailure = (failure: EngineFailure): Said => sayBy(engineWords, failure);
 
 /** Why a text is no number, amount or time. By itself, as every field that is typed in needs it and nothing else of these. */
-export const sayParseFailure = ({ code, figures }: ParseFailure): string =>
-  sayWhole((parseWords[code] as (of: ParseFailure["figures"]) => Said)(figures));
+export const sayParseFailure = (failure: ParseFailure): string => sayWhole(sayBy(parseWords, failure));
 
 /** The same as one text. */
 export const sayFailure = (failure: EngineFailure): string => sayWhole(tellFailure(failure));

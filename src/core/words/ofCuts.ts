@@ -40,6 +40,7 @@ export const layoutWords: WordsOf<PartsFailure> = {
       short === ""
         ? `Not one fits: ${withArticle(describeSheet(sheet))} sheet is too narrow at its ends for ${withArticle(describeOutline(outline))}.`
         : `Not one fits: the sheet is ${short}, ragged edge counted.`,
+      "Roll a larger sheet, or take a smaller cutter.",
     );
   },
   sharedOnOval: () =>

@@ -37,7 +37,8 @@ function sayWrongOutline(form: FormKind, cut: Outline, isOval: boolean): string 
 }
 
 export const formWords: WordsOf<FormFailure> = {
-  wrongOutline: ({ form, cut, isOval }) => said(sayWrongOutline(form, cut, isOval)),
+  wrongOutline: ({ form, cut, isOval }) =>
+    said(sayWrongOutline(form, cut, isOval), "Choose another cut, or another form."),
   layersNotLevel: ({ form }) =>
     said(
       `Layers lie level only in a mould; a ${nameForm(form)} holds them beside each other.`,

@@ -11,6 +11,10 @@ export type WordsOf<F extends Failure> = {
   readonly [C in F["code"]]: (figures: Extract<F, { readonly code: C }>["figures"]) => Said;
 };
 
+/** The words of a failure, by its code. */
+export const sayBy = <F extends Failure>(words: WordsOf<F>, { code, figures }: F): Said =>
+  words[code as F["code"]](figures);
+
 /** What is wrong, and what to do about it. */
 export const said = (message: string, remedy = ""): Said => ({ message, remedy });
 

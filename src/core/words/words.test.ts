@@ -72,7 +72,8 @@ const cases: readonly (readonly [EngineFailure, string])[] = [
   ],
   [
     because("nothingFits", { shortWidthMm: 6, shortHeightMm: 0, sheet: box, outline: disc }),
-    "Not one fits: the sheet is 6 mm too narrow, ragged edge counted.",
+    "Not one fits: the sheet is 6 mm too narrow, ragged edge counted. " +
+      "Roll a larger sheet, or take a smaller cutter.",
   ],
   [
     because("sharedOnOval", {}),
@@ -96,7 +97,8 @@ const cases: readonly (readonly [EngineFailure, string])[] = [
       demandId: "d",
       why: because("nothingFits", { shortWidthMm: 6, shortHeightMm: 2, sheet: box, outline: disc }),
     }),
-    "Not one fits: the sheet is 6 mm too narrow and 2 mm too low, ragged edge counted.",
+    "Not one fits: the sheet is 6 mm too narrow and 2 mm too low, ragged edge counted. " +
+      "Roll a larger sheet, or take a smaller cutter.",
   ],
   [
     because("tooLargeForTray", { widthMm: 700.2, depthMm: 500, spacingMm: 20 }),
@@ -137,7 +139,7 @@ const cases: readonly (readonly [EngineFailure, string])[] = [
   ],
   [
     because("wrongOutline", { form: "triangle", cut: disc, isOval: false }),
-    "A 90 mm round blank cannot be folded to a triangle.",
+    "A 90 mm round blank cannot be folded to a triangle. Choose another cut, or another form.",
   ],
   [
     because("layersNotLevel", { form: "halfMoon" }),
@@ -360,7 +362,7 @@ test.each([
   ["largeFold", false, "A large fold is made of one round, not a 90 mm round."],
   ["pressed", false, "A press closes a round, not a 90 mm round."],
 ] as const)("a %s says what it is cut from", (form, isOval, words) => {
-  expect(sayFailure(because("wrongOutline", { form, cut: disc, isOval }))).toBe(words);
+  expect(tellFailure(because("wrongOutline", { form, cut: disc, isOval })).message).toBe(words);
 });
 
 test.each([

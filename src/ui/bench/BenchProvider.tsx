@@ -7,6 +7,7 @@ import type { DayPlan } from "@/core/plan";
 import type { BenchState, DaySnapshot } from "./benchState";
 import type { BenchStore } from "./benchStore";
 import { openBench, renderBench } from "./openBench";
+import { pickState } from "./pickState";
 import { commitTyped } from "./typedFields";
 
 /** Where the screens below find the open day. */
@@ -97,7 +98,5 @@ export const useBench = <T,>(select: (state: PlannedState) => T): T =>
 export const usePicked = <K extends keyof PlannedState>(...names: readonly K[]): Pick<PlannedState, K> =>
   useStore(
     useBenchStore(),
-    useShallow(
-      (state) => Object.fromEntries(names.map((name) => [name, state[name]])) as Pick<PlannedState, K>,
-    ),
+    useShallow((state) => pickState<PlannedState, K>(names)(state as PlannedState)),
   );

@@ -6,7 +6,6 @@ import {
   getSortedRowModel,
   useReactTable,
   type ColumnDef,
-  type RowData,
   type SortingState,
 } from "@tanstack/react-table";
 import { ArrowDown, ArrowUp } from "lucide-react";
@@ -51,12 +50,6 @@ interface Props<Row> {
   readonly rowClassName?: (row: Row) => string;
 }
 
-declare module "@tanstack/react-table" {
-  interface ColumnMeta<TData extends RowData, TValue> {
-    readonly column: Column<TData> & { readonly value?: TValue };
-  }
-}
-
 /** The house's table: rows as they come, put in order by a press on a head, drawn a hundred or so at a time. */
 export function DataTable<Row>({
   columns,
@@ -69,7 +62,6 @@ export function DataTable<Row>({
 }: Props<Row>) {
   const [sorting, setSorting] = useState<SortingState>([]);
   const [most, setMost] = useState(ROWS_AT_ONCE);
-  // eslint-disable-next-line react-hooks/incompatible-library -- the compiler that could not memoize it is not used here
   const table = useReactTable<Row>({
     data: rows as Row[],
     columns: columns.map(toColumnDef),
@@ -79,6 +71,7 @@ export function DataTable<Row>({
     getSortedRowModel: getSortedRowModel(),
     getRowId: idOf,
   });
+  const columnOf = new Map(columns.map((column) => [column.id, column]));
   const all = table.getRowModel().rows;
   const left = all.length - most;
   return (
@@ -89,7 +82,7 @@ export function DataTable<Row>({
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>
               {group.headers.map((header) => {
-                const { column } = header.column.columnDef.meta!;
+                const column = columnOf.get(header.column.id)!;
                 const sorted = header.column.getIsSorted();
                 const title = column.isTitleHidden ? (
                   <span className="sr-only">{column.title}</span>
@@ -129,7 +122,7 @@ export function DataTable<Row>({
               className={`break-inside-avoid border-t border-base-300 align-top ${rowClassName?.(row.original) ?? ""}`}
             >
               {row.getVisibleCells().map((cell) => {
-                const { column } = cell.column.columnDef.meta!;
+                const column = columnOf.get(cell.column.id)!;
                 const content = flexRender(cell.column.columnDef.cell, cell.getContext());
                 return column.isHead ? (
                   <th
@@ -171,7 +164,6 @@ function toColumnDef<Row>(column: Column<Row>): ColumnDef<Row> {
     id,
     header: column.title,
     cell: ({ row }) => column.cell(row.original),
-    meta: { column },
     enableSorting: sortBy !== undefined,
   };
   if (!sortBy) return shared;

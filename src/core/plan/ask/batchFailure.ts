@@ -1,6 +1,6 @@
 import type { Failure, Plain } from "../../result";
 import { formatMass } from "../../units";
-import { said, sayWhole, type Said, type WordsOf } from "../../words";
+import { said, sayBy, sayWhole, type WordsOf } from "../../words";
 import type { Problem } from "../problem";
 
 /** What gives way so that a blank weighs what it shall: how large it is cut, or how thick it is rolled. */
@@ -38,10 +38,9 @@ const batchWords: WordsOf<BatchFailure> = {
       `${formatMass(wantedG)} of ${filling} is ${formatMass(wantedG - mostG)} more than lies under the filling.`,
       `Take ${formatMass(mostG)}, or divide the dough into more.`,
     ),
-  blanksNotCut: () => said("Its blanks cannot be cut."),
+  blanksNotCut: () => said("Its blanks cannot be cut.", "Take a smaller piece, or larger sheets in Kit."),
   cannotBeMade: ({ why }) => why,
 };
 
 /** Why a batch cannot be divided so, and what would mend it. */
-export const sayBatchFailure = ({ code, figures }: BatchFailure): string =>
-  sayWhole((batchWords[code] as (of: BatchFailure["figures"]) => Said)(figures));
+export const sayBatchFailure = (failure: BatchFailure): string => sayWhole(sayBy(batchWords, failure));

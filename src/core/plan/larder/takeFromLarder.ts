@@ -84,8 +84,8 @@ export function openLarder(book: DayBook): OpenLarder {
     expired,
     problems: expired.map((item) => {
       const { massG, count, useBy } = item;
-      const expired = because("expired", { item: nameOf(item), massG, count, useBy });
-      return toProblem(expired, { station: "mix", aboutId: item.id });
+      const past = because("expired", { item: nameOf(item), massG, count, useBy });
+      return toProblem(past, { station: "mix", aboutId: item.id });
     }),
   };
 }

@@ -24,7 +24,12 @@ export interface Problem extends Said {
 /** A failure as something to decide: where, of which piece, and whether it stops it. */
 export function toProblem(
   failure: ProblemFailure,
-  { station, pieceId = null, stops = false, aboutId = null }: Pick<Problem, "station"> & Partial<Problem>,
+  {
+    station,
+    pieceId = null,
+    stops = false,
+    aboutId = null,
+  }: Pick<Problem, "station"> & Partial<Pick<Problem, "pieceId" | "stops" | "aboutId">>,
 ): Problem {
   const numbers = listNumbers(failure.figures);
   return { code: failure.code, station, pieceId, stops, aboutId, numbers, ...tellProblem(failure) };

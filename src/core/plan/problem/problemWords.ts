@@ -1,5 +1,5 @@
 import { formatClock, formatCount, formatDuration, formatMass, formatNumber } from "../../units";
-import { engineWords, said, tellFailure, type Said, type WordsOf } from "../../words";
+import { engineWords, said, sayBy, tellFailure, type Said, type WordsOf } from "../../words";
 import type { FryFailure, ProblemFailure, Waited } from "./problemFailure";
 
 const fryWords: WordsOf<FryFailure> = {
@@ -25,9 +25,6 @@ const fryWords: WordsOf<FryFailure> = {
   oneCoolsOil: ({ fryer, leastC }) =>
     said(`even one cools the oil of ${fryer} below ${leastC} °C.`, "Use more oil or a stronger heater."),
 };
-
-const tellFry = ({ code, figures }: FryFailure): Said =>
-  (fryWords[code] as (of: FryFailure["figures"]) => Said)(figures);
 
 /** What is said of something by name. */
 const of = (name: string, { message, remedy }: Said): Said => said(`${name}: ${message}`, remedy);
@@ -75,7 +72,7 @@ const problemWords: WordsOf<ProblemFailure> = {
         "Lower the heat or take another oven.",
       ),
     ),
-  cannotFry: ({ piece, why }) => of(piece, tellFry(why)),
+  cannotFry: ({ piece, why }) => of(piece, sayBy(fryWords, why)),
   cannotLoad: ({ piece, why }) => of(piece, tellFailure(why)),
   cannotForm: ({ piece, why }) => of(piece, tellFailure(why)),
   cannotCut: ({ piece, why }) => of(piece, tellFailure(why)),
@@ -195,5 +192,4 @@ const problemWords: WordsOf<ProblemFailure> = {
 };
 
 /** The words of a day's problems: what has to be decided and by how much, and what to do. */
-export const tellProblem = ({ code, figures }: ProblemFailure): Said =>
-  (problemWords[code] as (of: ProblemFailure["figures"]) => Said)(figures);
+export const tellProblem = (failure: ProblemFailure): Said => sayBy(problemWords, failure);
