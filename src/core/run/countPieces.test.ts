@@ -114,6 +114,19 @@ test("a sheet gave two fewer, then the next two more: the last lot that has not 
   expect(broke.pieces["fill:custard-cup:1"]).toBe(21);
 });
 
+test("blanks found again go to a lot only as far as its trays hold those that join it frozen too", () => {
+  const roll = "roll:pier-lard-crust:2.5:sensible:1";
+  const { pieces } = count(
+    saturday,
+    cut(roll, 0),
+    happens(410, { kind: "begun", taskId: "fry:rhubarb-crescent:2" }),
+    cut(roll, 8),
+  );
+  const { lots } = saturday.pieces.find(({ id }) => id === "rhubarb-crescent")!;
+  for (const { key, mostPieces } of lots) expect(pieces[`fry:${key}`]).toBeLessThanOrEqual(mostPieces);
+  expect(pieces["fry:rhubarb-crescent:1"]).toBe(32);
+});
+
 test("of a sheet with rings and bases each is counted by itself, and the scarcer decides", () => {
   const sheet = "roll:lantern-rough-puff:4:sensible:1";
   const made = (...events: RunEvent[]) => count(market, ...events).made["blossom-case"];

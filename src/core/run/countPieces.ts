@@ -64,6 +64,9 @@ export function countPieces(sheet: Countable, { counted }: Pick<RunState, "count
     );
   };
   const atEnd = ({ key }: LotSheet) => at(key, (jobsOf.get(key)?.length ?? 0) - 1);
+  /** The most of a job and those after it: frozen pieces join a lot on its way. */
+  const mostFrom = ({ key }: LotSheet, fromJob: number) =>
+    Math.max(...(jobsOf.get(key) ?? []).map((_, i) => (i >= fromJob ? at(key, i) : 0)));
   const isOpen = ({ key }: LotSheet) => (jobsOf.get(key) ?? []).every(({ taskId }) => !begun.has(taskId));
   const overOf = (formulaId: string): number => {
     if (empty.has(formulaId)) return 0;
@@ -101,8 +104,10 @@ export function countPieces(sheet: Countable, { counted }: Pick<RunState, "count
       for (const { formulaId, eachG } of fillings)
         left = eachG > 0 ? Math.min(left, Math.max(Math.floor(overOf(formulaId) / eachG), 0)) : left;
     const give = (lot: LotSheet, fromJob: number) => {
-      const now = at(lot.key, fromJob);
-      const by = left < 0 ? Math.max(left, -now) : Math.min(left, Math.max(lot.mostPieces - now, 0));
+      const by =
+        left < 0
+          ? Math.max(left, -at(lot.key, fromJob))
+          : Math.min(left, Math.max(lot.mostPieces - mostFrom(lot, fromJob), 0));
       if (by === 0) return;
       changes.push({ key: lot.key, fromJob, by, isSupply: true });
       left -= by;
