@@ -38,6 +38,6 @@ test.each(starters)("$title can be made in a first kitchen with nothing but what
   };
   const plan = planDay(book);
   expect(plan.problems.filter(({ stops }) => stops)).toEqual([]);
-  expect(plan.lines.map(({ made }) => made)).toEqual([24 + piece.spares]);
+  expect(plan.lines.map(({ counts: { made } }) => made)).toEqual([24 + piece.spares]);
   expect(plan.schedule).toMatchObject({ overfull: [], late: [] });
 });

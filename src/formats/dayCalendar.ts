@@ -18,7 +18,7 @@ export function writeDayCalendar(book: DayBook, plan: DayPlan): Result<string, s
     toEvent(
       day,
       `light-${machineId}`,
-      `Light ${name.toLowerCase()} to ${formatHeat(heatC, plan.ovenScale)}`,
+      `Light ${name.toLowerCase()} to ${formatHeat(heatC, book.kitchen.ovenScale)}`,
       lightMin,
       lightMin + 1,
       0,

@@ -38,7 +38,7 @@ test("all that goes in comes out: fruit, nuts, syrup and the trim of moulds and 
   expect(into - out - flow.surplusBlanksG - flow.returnedG).toBeCloseTo(0, 6);
   expect(flow.wholeG).toBeGreaterThan(0);
   const trimG = ["tahini-tartlet", "chestnut-pie", "leek-press", "custard-cup"].reduce(
-    (sum, id) => sum + lineOf(id).trimG * lineOf(id).toFill,
+    (sum, id) => sum + lineOf(id).shaped.masses.trimG * lineOf(id).counts.toFill,
     0,
   );
   expect(flow.returnedG).toBeCloseTo(trimG, 9);
@@ -46,13 +46,16 @@ test("all that goes in comes out: fruit, nuts, syrup and the trim of moulds and 
 
 test("layers and syrup are made as batches of their own, with what every piece takes of them", () => {
   const jam = plan.fillings.find(({ formula }) => formula.id === "quince-jam")!;
-  const { parts, toFill } = lineOf("tahini-tartlet");
+  const {
+    shaped: { parts },
+    counts: { toFill },
+  } = lineOf("tahini-tartlet");
   expect(parts.map(({ role }) => role)).toEqual(["main", "layer"]);
   expect(jam.neededG).toBeCloseTo(parts[1]!.portion.massG * toFill, 9);
   const pears = lineOf("pear-coat");
   const syrup = pears.fills.find(({ part }) => part.role === "sauce")!;
-  const count = Math.ceil(pears.toFill / 6);
-  expect(syrup).toMatchObject({ pans: { count }, totalG: pears.toFill * 30 });
+  const count = Math.ceil(pears.counts.toFill / 6);
+  expect(syrup).toMatchObject({ pans: { count }, totalG: pears.counts.toFill * 30 });
   expect(syrup.pans!.eachG * count).toBeCloseTo(syrup.totalG, 9);
 });
 
@@ -60,7 +63,10 @@ test("two fillings over one order come in whole pieces", () => {
   const extras = [{ kind: "alternate" as const, fillingId: "chestnut-and-onion", share: 0.35 }];
   const line = lineOf("leek-press", planDay(withPiece("leek-press", { extras })));
   const counts = line.fills.map(({ count }) => count);
-  expect(counts).toEqual([line.toFill - Math.round(line.toFill * 0.35), Math.round(line.toFill * 0.35)]);
+  expect(counts).toEqual([
+    line.counts.toFill - Math.round(line.counts.toFill * 0.35),
+    Math.round(line.counts.toFill * 0.35),
+  ]);
   expect(line.fillingG).toBeCloseTo(
     line.fills.reduce((sum, { count, part }) => sum + count * part.portion.massG, 0),
     9,
@@ -145,19 +151,23 @@ test("a stage that ends with filling bakes empty first, and a second coat takes 
 
 test("leaks and minutes that were logged move the risk and the schedule's minutes, of that piece and that way of closing", () => {
   const leaky = planDay({ ...monday, lotRecords: [lot({ leaked: 9 })] });
-  expect(lineOf("chestnut-pie", leaky).hold!.leakShare).toBeGreaterThan(
-    lineOf("chestnut-pie").hold!.leakShare,
+  expect(lineOf("chestnut-pie", leaky).shaped.hold!.leakShare).toBeGreaterThan(
+    lineOf("chestnut-pie").shaped.hold!.leakShare,
   );
-  expect(lineOf("leek-press", leaky).hold).toEqual(lineOf("leek-press").hold);
+  expect(lineOf("leek-press", leaky).shaped.hold).toEqual(lineOf("leek-press").shaped.hold);
   // With its causes the lot also says of what they share that the craft weighs it too lightly.
-  const { craftShare, craftCauses } = lineOf("chestnut-pie").hold!;
+  const { craftShare, craftCauses } = lineOf("chestnut-pie").shaped.hold!;
   const told = planDay({
     ...monday,
     lotRecords: [lot({ leaked: 9, craftLeakShare: craftShare, craftCauses })],
   });
-  expect(told.lines.flatMap(({ hold }) => hold?.causes ?? []).some(({ weight }) => weight > 1)).toBe(true);
-  expect(lineOf("leek-press", told).hold!.leakShare).not.toBe(lineOf("leek-press").hold!.leakShare);
-  const { style, craftS } = lineOf("chestnut-pie").works.close;
+  expect(
+    told.lines.flatMap(({ shaped: { hold } }) => hold?.causes ?? []).some(({ weight }) => weight > 1),
+  ).toBe(true);
+  expect(lineOf("leek-press", told).shaped.hold!.leakShare).not.toBe(
+    lineOf("leek-press").shaped.hold!.leakShare,
+  );
+  const { style, craftS } = lineOf("chestnut-pie").shaped.works.close;
   const craftMinutes = (craftS * 40) / 60;
   const slow = planDay({
     ...monday,
@@ -166,13 +176,19 @@ test("leaks and minutes that were logged move the risk and the schedule's minute
     ),
   });
   // Two lots four times as slow are a wild day: a quarter of the craft's range, 1.6449 · 0.25 / √2 either way.
-  const slowed = lineOf("chestnut-pie", slow).works.close.seconds / craftS;
+  const slowed = lineOf("chestnut-pie", slow).shaped.works.close.seconds / craftS;
   expect(Math.log(slowed)).toBeCloseTo((1.6449 * 0.25) / Math.SQRT2 / 2, 2);
-  expect(lineOf("leek-press", slow).works.close.seconds).toBe(lineOf("leek-press").works.close.seconds);
+  expect(lineOf("leek-press", slow).shaped.works.close.seconds).toBe(
+    lineOf("leek-press").shaped.works.close.seconds,
+  );
 });
 
 test("a piece edit is planned anew without touching the others' figures", () => {
   const edited = planDay(withPiece("date-round", { thicknessMm: 5.5 }));
-  expect(lineOf("pear-coat", edited).rawPieceG).toBe(lineOf("pear-coat").rawPieceG);
-  expect(lineOf("date-round", edited).rawPieceG).not.toBe(lineOf("date-round").rawPieceG);
+  expect(lineOf("pear-coat", edited).shaped.masses.rawPieceG).toBe(
+    lineOf("pear-coat").shaped.masses.rawPieceG,
+  );
+  expect(lineOf("date-round", edited).shaped.masses.rawPieceG).not.toBe(
+    lineOf("date-round").shaped.masses.rawPieceG,
+  );
 });

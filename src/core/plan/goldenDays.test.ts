@@ -23,7 +23,7 @@ const summarise = ({
   larderUses,
 }: DayPlan) => ({
   tally: round(tally),
-  lines: lines.map(({ piece, made, fillingG, doughG, readyMin }) =>
+  lines: lines.map(({ piece, fillingG, doughG, readyMin, counts: { made } }) =>
     round({ id: piece.id, made, fillingG, doughG, readyMin }),
   ),
   cuts: cuts.map(({ id, aim, plan }) =>

@@ -50,14 +50,14 @@ test("whatever is ordered: mass in is mass out, blanks cover pieces, batches wei
         flow.surplusBlanksG;
       expect(Math.abs(inG - outG) / inG).toBeLessThan(1e-9);
       for (const line of plan.lines)
-        expect(line.setsCut + line.blanksTaken + line.frozenTaken).toBeGreaterThanOrEqual(
-          line.ordered + line.piece.spares,
+        expect(line.setsCut + line.counts.blanksTaken + line.counts.frozenTaken).toBeGreaterThanOrEqual(
+          line.counts.ordered + line.piece.spares,
         );
       const weighedG = plan.doughs
         .flatMap(({ batch, fromLarderG }) => [fromLarderG, ...(batch?.lines.map(({ massG }) => massG) ?? [])])
         .reduce((sum, massG) => sum + massG, 0);
       expect(weighedG).toBeCloseTo(flow.doughG, 6);
-      expect(plan.tally.ready).toBe(plan.lines.reduce((sum, { made }) => sum + made, 0));
+      expect(plan.tally.ready).toBe(plan.lines.reduce((sum, { counts: { made } }) => sum + made, 0));
     }),
     { numRuns: 40, seed: 31 },
   );
@@ -66,7 +66,12 @@ test("whatever is ordered: mass in is mass out, blanks cover pieces, batches wei
 test("every task of a load comes after what it needs, and blanks are cut before they are filled", () => {
   const { tasks, lines } = planDay(demo);
   const at = (id: string) => tasks.find((task) => task.id === id)!.placed;
-  for (const { piece, loading, cut, frozenTaken } of lines) {
+  for (const {
+    piece,
+    loading,
+    cut,
+    counts: { frozenTaken },
+  } of lines) {
     loading.loads.forEach((_, i) => {
       const heated = findHeatWay(piece.way) === "oil" ? "fry" : "bake";
       const [fill, seal, bake, finish] = ["fill", "seal", heated, "finish"].map((kind) =>
@@ -164,8 +169,8 @@ test("a batch of the baker's own size says at which piece it runs out, and what 
     mixG,
   });
   const withMix = (mixG: number) => planDay({ ...demo, weighings: [weighing(mixG)] });
-  const portionG = planDay(demo).lines.find(({ piece }) => piece.fillingId === "quince-and-bay")!.portion
-    .massG;
+  const portionG = planDay(demo).lines.find(({ piece }) => piece.fillingId === "quince-and-bay")!.shaped
+    .portion.massG;
   const short = withMix(portionG * 31.5);
   expect(short.fillings[0]!.enoughForPieces).toBe(31);
   expect(sayProblem(short.problems[0]!)).toMatch(
@@ -237,11 +242,12 @@ test("a bought dough is taken in whole sheets, and the day's glue is that of its
   expect(planDay(demo).doughs.every(({ boughtSheets }) => boughtSheets === null)).toBe(true);
   // Grams for a metre of seam, of what is closed today: the eight frozen crescents are closed already.
   const glueG = plan.lines.reduce(
-    (sum, { seal, toFill }) => sum + (seal!.seamMm / 1000) * (seal!.glue.id === "egg" ? 6 : 4) * toFill,
+    (sum, { shaped: { seal }, counts: { toFill } }) =>
+      sum + (seal!.seamMm / 1000) * (seal!.glue.id === "egg" ? 6 : 4) * toFill,
     0,
   );
   expect(plan.glues.reduce((sum, { massG }) => sum + massG, 0)).toBeCloseTo(glueG, 6);
-  expect(plan.lines.some(({ toFill, made }) => toFill === made - 8)).toBe(true);
+  expect(plan.lines.some(({ counts: { toFill, made } }) => toFill === made - 8)).toBe(true);
 });
 
 test.each(["2026-11-28", "2026-11-29", "2026-11-30", "2026-12-05"])(

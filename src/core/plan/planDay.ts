@@ -10,6 +10,7 @@ import type { DayBook } from "./book";
 import { listLeftovers } from "./larder";
 import { listLiquidAims } from "./learned";
 import { restBatches } from "./batch";
+import { listMachines } from "./kit";
 import { planMakings } from "./planMakings";
 import { listCoatings, sumEggCoats, listMaterials } from "./line";
 
@@ -31,7 +32,6 @@ export function planDay(written: DayBook): DayPlan {
   } = planMakings(written);
   const rested = restBatches(unrested.doughs, { works, analyses, book });
   const batches = { ...unrested, doughs: rested.value };
-  const problems = [...found, ...rested.problems];
   const lines = works.map(({ line }) => line);
   const tasksByCraft = listTasks(works, [...batches.doughs, ...batches.fillings], kit);
   const drafts = pinTasks(paceTasks(tasksByCraft, book.past), book.day.pinned);
@@ -50,15 +50,19 @@ export function planDay(written: DayBook): DayPlan {
       : null;
   const schedule = reserved?.schedule ?? pressed;
   const forecast = reserved?.forecast ?? (pressed && forecastOf(pressed));
-  problems.push(...kit.problems, ...findOldOil(lines), ...findFreezerDoubt(lines, kit));
-  if (schedule)
-    problems.push(
-      ...findLateness(schedule, drafts, openMin),
-      ...findKitDoubts(schedule, drafts, kit, openMin),
-    );
+  const known = [
+    ...found,
+    ...rested.problems,
+    ...kit.problems,
+    ...findOldOil(lines),
+    ...findFreezerDoubt(lines, kit),
+    ...(schedule ? findLateness(schedule, drafts, openMin) : []),
+    ...(schedule ? findKitDoubts(schedule, drafts, kit, openMin) : []),
+  ];
+  const shaped = shapeBook(book, context, known);
   const tasks = schedule ? people(schedule) : [];
   return {
-    shaped: shapeBook(book, context, problems),
+    shaped: shaped.value,
     analyses,
     liquidAims: listLiquidAims(book),
     lines: lines.map((line) => ({
@@ -91,16 +95,14 @@ export function planDay(written: DayBook): DayPlan {
     leftovers: listLeftovers(works, cutting.cuts, batches),
     larderUses: larder.listUses(),
     expired: larder.expired,
-    oven: kit.ovens[0] ?? null,
-    ovenScale: book.kitchen.ovenScale,
     ovens: kit.ovens,
-    fryers: book.fryers,
+    machines: listMachines(kit),
     problem,
     schedule,
     tasks,
     flow: computeMassFlow(lines, cutting.cuts),
     tally: computeTally(lines, book.orders, schedule, openMin),
-    problems,
+    problems: [...known, ...shaped.problems],
     cautions: gatherCautions(works),
   };
 }

@@ -69,7 +69,9 @@ export function planMakings(written: DayBook): DayMakings {
     const cut = cutting.cuts.find(({ pieceIds }) => pieceIds.includes(draft.piece.id));
     if (!cut) return [];
     const line = finishPiece(draft, cut);
-    const fillings = line.parts.flatMap(({ fillingId }) => findFilling(fillingId, book.formulas) ?? []);
+    const fillings = line.shaped.parts.flatMap(
+      ({ fillingId }) => findFilling(fillingId, book.formulas) ?? [],
+    );
     return [{ line, dough: draft.dough, filling: draft.filling, fillings }];
   });
   problems.push(...works.flatMap(findPieceDoubts));

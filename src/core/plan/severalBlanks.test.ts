@@ -9,12 +9,15 @@ const lineOf = (id: string) => plan.lines.find(({ piece }) => piece.id === id)!;
 
 test("every role comes out in equal numbers, tops from the first rolling", () => {
   for (const id of ["plum-pop", "chestnut-oval", "blossom-case"]) {
-    const { blanks, made } = lineOf(id);
+    const {
+      blanks,
+      counts: { made },
+    } = lineOf(id);
     expect(blanks.map(({ cut }) => cut)).toEqual(blanks.map(() => made));
   }
   expect(lineOf("plum-pop").blanks[0]).toMatchObject({
     role: "top",
-    fromFirstRolling: lineOf("plum-pop").made,
+    fromFirstRolling: lineOf("plum-pop").counts.made,
   });
 });
 
@@ -51,7 +54,7 @@ test("a case is put together, baked, and filled when it is cold", () => {
   expect(at("fill").startMin).toBeGreaterThanOrEqual(
     at("bake").endMin + findCoolMin(lineOf("blossom-case").piece.way),
   );
-  expect(lineOf("blossom-case").seal).toBeNull();
+  expect(lineOf("blossom-case").shaped.seal).toBeNull();
 });
 
 test("leaves for a lid are cut before the piece is closed", () => {
@@ -71,9 +74,9 @@ test("weighed and rolled one by one, a piece takes its blanks' dough alone and i
   const portioned = planDay({ ...sunday, pieces });
   const pop = portioned.lines.find(({ piece }) => piece.id === "plum-pop")!;
   expect(pop.cut.plan).toMatchObject({ sheets: [], trimLeftG: 0 });
-  expect(pop.doughG).toBeCloseTo(pop.blankG * pop.made, 6);
+  expect(pop.doughG).toBeCloseTo(pop.shaped.masses.blankG * pop.counts.made, 6);
   const lots = portioned.tasks.filter(({ cutId }) => cutId === pop.cut.id);
-  expect(lots.reduce((sum, { pieces: count }) => sum + count, 0)).toBe(2 * pop.made);
+  expect(lots.reduce((sum, { pieces: count }) => sum + count, 0)).toBe(2 * pop.counts.made);
 });
 
 test("tops come from the first rolling, or from re-rolls while bases come first, as the piece says", () => {

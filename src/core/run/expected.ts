@@ -43,7 +43,7 @@ export function freezeExpected(plan: DayPlan, book: DayBook): ExpectedFigures {
           ]
         : [],
     ),
-    ...plan.lines.flatMap(({ piece, works }) => [
+    ...plan.lines.flatMap(({ piece, shaped: { works } }) => [
       ...(book.day.helper ? [0, 1] : [0]).flatMap((person) => {
         const key = toHandKey(works.fill.style, person);
         return [toMeasureHabit(key), toHabitId("spread", key)];

@@ -1,6 +1,6 @@
 import type { CutSheet } from "../cutting";
 import { assignTakings, setFor, type DayBatch, type DayCut, type DayPlan, type PiecePlan } from "../plan";
-import { formatDuration, formatHeat, formatMass, formatNumber } from "../units";
+import { formatDuration, formatHeat, formatMass, formatNumber, type OvenScale } from "../units";
 
 /** A figure as it stands on a wall: `624 × 380`, and beneath it what it is. */
 export interface JobFigure {
@@ -14,7 +14,9 @@ interface Of {
   readonly cut: DayCut | null;
   /** The sheet that is rolled, where it is one. */
   readonly sheet: CutSheet | null;
-  readonly plan: Pick<DayPlan, "ovenScale" | "ovens">;
+  /** As the day reckons with them. */
+  readonly ovens: DayPlan["ovens"];
+  readonly ovenScale: OvenScale;
 }
 
 type Task = DayPlan["tasks"][number];
@@ -39,8 +41,8 @@ export function listFigures(task: Task, of: Of): JobFigure[] {
     case "pour":
       return line ? [...listPortions(task, line), count] : [count];
     case "seal":
-      return line?.seal
-        ? [{ value: String(line.seal.marks), what: `${line.seal.crimp.markName} each` }, count]
+      return line?.shaped.seal
+        ? [{ value: String(line.shaped.seal.marks), what: `${line.shaped.seal.crimp.markName} each` }, count]
         : [count];
     case "bake":
     case "fry":
@@ -73,7 +75,7 @@ function listRollFigures({ pieces, pieceId }: Task, { cut, sheet }: Of): JobFigu
 
 /** What each piece gets in this job, by its steps. */
 function listPortions({ steps }: Task, line: PiecePlan): JobFigure[] {
-  const takings = assignTakings(line.piece.way, line.parts, line.piece.extras);
+  const takings = assignTakings(line.piece.way, line.shaped.parts, line.piece.extras);
   return steps.flatMap(({ stepId }) =>
     (takings.get(stepId)?.parts ?? []).map(({ fillingId, portion }) => {
       const pans = line.fills.find(({ part }) => part.fillingId === fillingId)?.pans;
@@ -85,15 +87,18 @@ function listPortions({ steps }: Task, line: PiecePlan): JobFigure[] {
 }
 
 /** Of a bake as its oven is set, of a frying as the oil stands. */
-function listHeatFigures({ kind, heat, machineId, steps }: Task, { line, plan }: Of): JobFigure[] {
+function listHeatFigures(
+  { kind, heat, machineId, steps }: Task,
+  { line, ovens, ovenScale }: Of,
+): JobFigure[] {
   const fried = kind === "fry" ? line?.fries.find(({ fryer }) => fryer.id === machineId) : null;
   if (fried) {
     return [
-      { value: formatHeat(fried.oilC, plan.ovenScale === "gas" ? "celsius" : plan.ovenScale), what: "oil" },
+      { value: formatHeat(fried.oilC, ovenScale === "gas" ? "celsius" : ovenScale), what: "oil" },
       { value: formatDuration(fried.minutes), what: `a basket of ${fried.perBasket}` },
     ];
   }
-  const oven = plan.ovens.find(({ id }) => id === machineId);
+  const oven = ovens.find(({ id }) => id === machineId);
   if (!heat || !oven || !line) return [];
   const bakes = steps.flatMap(({ stepId }) => line.piece.way.find(({ id }) => id === stepId) ?? []);
   const minutes = bakes.reduce(
@@ -101,9 +106,9 @@ function listHeatFigures({ kind, heat, machineId, steps }: Task, { line, plan }:
       heatC === null ? sum : sum + Math.ceil(setFor({ ovenC: heatC, minutes: written }, oven).minutes),
     0,
   );
-  const then = heat.endC === heat.startC ? "" : `, then ${formatHeat(heat.endC, plan.ovenScale)}`;
+  const then = heat.endC === heat.startC ? "" : `, then ${formatHeat(heat.endC, ovenScale)}`;
   return [
-    { value: formatHeat(heat.startC, plan.ovenScale), what: `${oven.name.toLowerCase()}${then}` },
+    { value: formatHeat(heat.startC, ovenScale), what: `${oven.name.toLowerCase()}${then}` },
     { value: formatDuration(minutes), what: "until you look" },
   ];
 }

@@ -41,7 +41,7 @@ export function listJobSteps(task: Task, plan: DayPlan, book: DayBook): JobStep[
     if (made) return [{ id, kind: made.kind, text, lookFor: factsOfMaking(made.kind).lookFor, afterMin }];
     const step = line?.piece.way.find((each) => each.id === id);
     if (!step || !line) return [];
-    const { lookFor } = tellStep(step, line.piece, line, line, book);
+    const { lookFor } = tellStep(step, line.piece, line.shaped, line, book);
     return [{ id, kind: step.kind, text, lookFor, afterMin }];
   });
 }
@@ -72,7 +72,7 @@ export function tellLooks(
   const said =
     alone && line
       ? [
-          tellStep(alone, line.piece, line, line, {
+          tellStep(alone, line.piece, line.shaped, line, {
             formulas: [],
             vessels: [],
             kitchen: { ovenScale: "celsius" },

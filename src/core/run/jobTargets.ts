@@ -76,7 +76,7 @@ export function freezeTargets(
     endC: task.heat?.endC ?? oilC,
     airC: task.heat ? task.heat.endC + findMeanOffC(book.ovens, task.machineId) : null,
     wantedC: task.heat ? task.heat.endC + findMeanOffC(plan.ovens, task.machineId) : null,
-    portionG: kind === "fill" ? (line?.portion.massG ?? null) : null,
+    portionG: kind === "fill" ? (line?.shaped.portion.massG ?? null) : null,
     window: kind === "roll" && cut ? { lowC: cut.dough.window.lowC, highC: cut.dough.window.highC } : null,
     ...(task.heat ? freezeOven(task, plan, book) : {}),
     fry: freezeFry(task, line, book),
@@ -135,7 +135,7 @@ function freezeCooling(
     .find((task) => task.id === id)
     ?.after.find(({ taskId }) => /^(bake|fry):/.test(taskId))?.taskId;
   if (vesselId !== null || passOf(heatAt) !== "heat" || !cools || !isLast || !fromTaskId) return null;
-  const baked = toBaked(line.piece, line, book, analyses);
+  const baked = toBaked(line.piece, line.shaped, book, analyses);
   const { roomC } = book.kitchen;
   return baked && { fromTaskId, roomC, cores: tabulateCooling(baked, roomC) };
 }

@@ -34,8 +34,8 @@ test("before anything is made a lot has the figures of its plan, and nothing tha
   const line = plan.lines.find(({ piece }) => piece.id === half)!;
   const figures = read([], `bake:${half}:1`);
   expect(figures).toEqual({
-    marginShare: line.piece.marginMm / line.seal!.crimp.needsMarginMm,
-    plumpness: line.plumpness,
+    marginShare: line.piece.marginMm / line.shaped.seal!.crimp.needsMarginMm,
+    plumpness: line.shaped.plumpness,
     ventShare: expect.any(Number) as number,
     // Fourteen of 74 are of the trim.
     rerollShare: expect.closeTo(14 / 74, 9) as number,

@@ -50,7 +50,15 @@ function findLotKey({ id, pieceId }: Pick<Task, "id" | "pieceId">): string | nul
 const escape = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
 
 export function freezeLots(line: PiecePlan, plan: DayPlan): PieceLots {
-  const { piece, loading, frozenTaken, blanksTaken, cut, blanks, fills, orders } = line;
+  const {
+    piece,
+    loading,
+    cut,
+    blanks,
+    fills,
+    orders,
+    counts: { frozenTaken, blanksTaken },
+  } = line;
   const tasks = plan.tasks.filter(({ pieceId }) => pieceId === piece.id);
   const keys = [...new Set(tasks.flatMap((task) => findLotKey(task) ?? []))];
   const loads = loading.loads.map(({ pieces, trays }, i): LotSheet => {
@@ -93,7 +101,11 @@ const holdsKit = (key: string, { problem, tasks }: DayPlan): boolean => {
 export function freezeLotWork(task: Task, line: PiecePlan | null): LotWork | null {
   const key = findLotKey(task);
   if (key === null || !line) return null;
-  const { piece, works, fries, parts } = line;
+  const {
+    piece,
+    fries,
+    shaped: { works, parts },
+  } = line;
   const takings = assignTakings(piece.way, parts, piece.extras);
   const steps = task.steps.flatMap(({ stepId }) => piece.way.find(({ id }) => id === stepId) ?? []);
   const isByHand = task.kind !== "bake" && task.kind !== "fry" && task.kind !== "store";

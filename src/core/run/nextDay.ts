@@ -29,5 +29,8 @@ const lookOut = ({ ends, tally, tasks, lines }: DayPlan): DayOutlook => ({
   mostMin: ends?.mostMin ?? null,
   startMin: tally.startMin,
   handsMin: tasks.reduce((sum, { handsMin }) => sum + handsMin, 0),
-  leaks: lines.reduce((sum, { hold, toFill }) => sum + (hold?.leakShare ?? 0) * toFill, 0),
+  leaks: lines.reduce(
+    (sum, { shaped: { hold }, counts: { toFill } }) => sum + (hold?.leakShare ?? 0) * toFill,
+    0,
+  ),
 });

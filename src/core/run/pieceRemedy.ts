@@ -32,7 +32,7 @@ export function readPieceNow({ marginMm, plumpness, vents, wash, way }: Piece): 
 
 /** Figures that stand before anything is made: what the piece is planned by. */
 export function planFigures(
-  { piece, seal, plumpness, blanks, formed, hold }: PiecePlan,
+  { piece, blanks, shaped: { seal, plumpness, formed, hold } }: PiecePlan,
   { formulas }: Pick<DayBook, "formulas">,
 ): LotFigures {
   const filling = findFilling(piece.fillingId, formulas);

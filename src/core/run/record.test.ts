@@ -135,12 +135,12 @@ test("a day that was run is in the log as the stations would have written it, an
   expect(lots.find(({ pieceId }) => pieceId === "quince-half-moon")).toMatchObject({
     id: "lot-2026-11-28-quince-half-moon",
     // Two blanks fewer were cut: so many fewer were filled, and the craft needs as much less for them.
-    pieces: line.toFill - 2,
+    pieces: line.counts.toFill - 2,
     leaked: 5,
-    craftLeakShare: line.hold!.craftShare,
+    craftLeakShare: line.shaped.hold!.craftShare,
     fill: {
       minutes: fills.reduce((sum, { plannedMin }) => sum + plannedMin + 1, 0),
-      craftMinutes: expect.closeTo(line.handsMin.fillByCraft * (1 - 2 / line.toFill), 9) as number,
+      craftMinutes: expect.closeTo(line.handsMin.fillByCraft * (1 - 2 / line.counts.toFill), 9) as number,
     },
   });
   const planned = plan.cuts

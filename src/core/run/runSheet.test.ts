@@ -52,7 +52,9 @@ test("what is rolled, weighed and baked is what the plan says", () => {
     if (task.kind === "fill" && job.figures.some(({ what }) => what === "each")) {
       const line = plan.lines.find(({ piece }) => piece.id === task.pieceId)!;
       expect(
-        line.parts.some(({ portion }) => figure(job, "each")!.startsWith(String(Math.round(portion.massG)))),
+        line.shaped.parts.some(({ portion }) =>
+          figure(job, "each")!.startsWith(String(Math.round(portion.massG))),
+        ),
       ).toBe(true);
     }
   });

@@ -139,9 +139,10 @@ export interface RunSheet extends RunPlan {
  * @returns null where the day has nothing to do or no time was found for it.
  */
 export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
-  if (!plan.problem || !plan.schedule) return null;
+  const { problem, schedule } = plan;
+  if (!problem || !schedule) return null;
   const { day } = book;
-  const modeOf = new Map(plan.schedule.placed.map(({ taskId, mode }) => [taskId, mode]));
+  const modeOf = new Map(schedule.placed.map(({ taskId, mode }) => [taskId, mode]));
   return {
     dayId: day.id,
     date: day.date,
@@ -150,10 +151,10 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
     larder: freezeLarder(plan, book),
     costs: freezeCosts(plan),
     expected: freezeExpected(plan, book),
-    ovenScale: plan.ovenScale,
+    ovenScale: book.kitchen.ovenScale,
     roomC: book.kitchen.roomC,
     fridgeC: book.kitchen.fridgeC,
-    problem: plan.problem,
+    problem,
     placed: plan.tasks.map(({ id, placed }) => ({
       taskId: id,
       startMin: placed.startMin,
@@ -170,15 +171,20 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
       planned: sheets.reduce((sum, { count, isDecoration }) => sum + (isDecoration ? 0 : count), 0),
     })),
     fillings: plan.fillings.map(({ formula, overG }) => ({ id: formula.id, name: formula.name, overG })),
-    machines: [...plan.ovens, ...plan.fryers].flatMap(({ id, name }) => {
-      const resource = plan.problem?.resources.find((each) => each.heater && each.id.endsWith(`:${id}`));
-      return resource ? [{ resourceId: resource.id, name }] : [];
-    }),
+    machines: plan.machines.flatMap(({ resourceId, name }) =>
+      problem.resources.some(({ id }) => id === resourceId) ? [{ resourceId, name }] : [],
+    ),
   };
 }
 
 function freezePiece(line: PiecePlan, plan: DayPlan, book: DayBook): PieceSheet {
-  const { piece, formed, seal, loading, toFill, works, handsMin, hold } = line;
+  const {
+    piece,
+    loading,
+    handsMin,
+    shaped: { formed, seal, works, hold },
+    counts: { toFill },
+  } = line;
   return {
     ...freezeLots(line, plan),
     figures: planFigures(line, book),
@@ -233,7 +239,11 @@ function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): 
     ]
       .filter((part) => part && !label.endsWith(part))
       .join(", "),
-    figures: listFigures(task, { line, batch, cut, sheet, plan }),
+    figures: listFigures(task, {
+      ...{ line, batch, cut, sheet },
+      ovens: plan.ovens,
+      ovenScale: book.kitchen.ovenScale,
+    }),
     steps,
     looks: tellLooks(task, { line, cut, steps }),
     targets: freezeTargets(task, { line, cut, steps }, plan, book),

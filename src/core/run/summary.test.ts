@@ -42,8 +42,8 @@ test("a day at a glance: planned and real, made, lost and sold, by piece", () =>
   expect(day.endMin).toBe(day.plannedEndMin + 2);
   const piece = day.pieces.find(({ pieceId }) => pieceId === half)!;
   const line = plan.lines.find((each) => each.piece.id === half)!;
-  expect(piece).toMatchObject({ ordered: line.ordered, planned: line.made, sold: 60, lost: 3 });
-  expect(piece.made).toBe(line.made - 3);
+  expect(piece).toMatchObject({ ordered: line.counts.ordered, planned: line.counts.made, sold: 60, lost: 3 });
+  expect(piece.made).toBe(line.counts.made - 3);
   expect(piece.faults).toEqual({ dropped: 3, leaked: 2 });
   expect(piece.tookMin - piece.plannedMin).toBeCloseTo(
     2 * sheet.jobs.filter(({ pieceId }) => pieceId === half).length,

@@ -27,8 +27,9 @@ interface Props {
 /** The chosen job: its minutes, what holds it, and its pin. */
 export function SelectedTask({ task, plan, isPinned, onPin, onUnpin }: Props) {
   const vessels = useBench((state) => state.book.vessels);
+  const scale = useBench((state) => state.book.kitchen.ovenScale);
   const line = plan.lines.find(({ piece }) => piece.id === task.pieceId);
-  const machine = [...plan.ovens, ...plan.fryers].find(({ id }) => id === task.machineId);
+  const machine = plan.machines.find(({ id }) => id === task.machineId);
   const { startMin, endMin } = task.placed;
   return (
     <div className="flex min-w-0 flex-wrap items-start gap-x-4 gap-y-2">
@@ -38,8 +39,8 @@ export function SelectedTask({ task, plan, isPinned, onPin, onUnpin }: Props) {
         {machine && line && (
           <>
             , {formatCount(task.pieces, "piece")}, {machine.name.toLowerCase()} set to{" "}
-            {formatHeat(task.heat?.startC ?? 0, task.kind === "fry" ? "celsius" : plan.ovenScale)}
-            {task.kind === "bake" && ` (${describeStages(line.piece, plan.ovenScale)})`}
+            {formatHeat(task.heat?.startC ?? 0, task.kind === "fry" ? "celsius" : scale)}
+            {task.kind === "bake" && ` (${describeStages(line.piece, scale)})`}
           </>
         )}
         {line && task.kind === "bake" && task.slackMin > 0 && (
@@ -134,8 +135,6 @@ function describeHold(plan: DayPlan, task: DayTask, vessels: readonly Vessel[]):
 
 function nameResource(plan: DayPlan, resourceId: string, vessels: readonly Vessel[]): string {
   if (resourceId === "hands") return "the hands";
-  const machine = [...plan.ovens, ...plan.fryers].find(
-    ({ id }) => /^(oven|fryer):/.test(resourceId) && resourceId.endsWith(`:${id}`),
-  );
+  const machine = plan.machines.find((each) => each.resourceId === resourceId);
   return machine ? machine.name.toLowerCase() : nameHeld(resourceId, vessels);
 }

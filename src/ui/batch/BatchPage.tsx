@@ -160,7 +160,7 @@ function Divided({ batch, request, dueMin }: DividedProps) {
       <div className="flex flex-wrap gap-x-8 gap-y-2">
         <Fact
           label="dough each"
-          value={formatMass(shaped.blankG)}
+          value={formatMass(shaped.masses.blankG)}
           note={`${describeOutline(piece.cut)}, ${formatLength(piece.thicknessMm)} thick`}
         />
         <Fact

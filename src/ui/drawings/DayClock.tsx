@@ -11,6 +11,8 @@ import { HeatLine } from "./HeatLine";
 
 interface Props {
   readonly plan: DayPlan;
+  /** How the kitchen reads its ovens. */
+  readonly ovenScale: OvenScale;
   readonly pinnedIds: ReadonlySet<string>;
   readonly selectedId: string | null;
   readonly onSelect: (taskId: string) => void;
@@ -38,7 +40,14 @@ const handLetters: Record<TaskKind, string> = {
 };
 
 /** The day as lanes against the clock: every oven and fryer with its heat behind its loads, and every pair of hands. */
-export const DayClock = memo(function DayClock({ plan, pinnedIds, selectedId, onSelect, onPin }: Props) {
+export const DayClock = memo(function DayClock({
+  plan,
+  ovenScale,
+  pinnedIds,
+  selectedId,
+  onSelect,
+  onPin,
+}: Props) {
   const lanes = useMemo(() => layLanes(plan), [plan]);
   const chain = useMemo(
     () =>
@@ -112,7 +121,7 @@ export const DayClock = memo(function DayClock({ plan, pinnedIds, selectedId, on
                 loadHeight / levels - 4,
                 "var(--dough-deep)",
                 `${task.pieces}`,
-                levels > 1 ? "" : describeHeat(task, plan.ovenScale),
+                levels > 1 ? "" : describeHeat(task, ovenScale),
               ),
             )}
             <text x={x(lanes.fromMin) + 3} y={machine.top + 12} fontSize="14" fontWeight="700">

@@ -1,4 +1,4 @@
-import type { DayPlan, DayTask, Fryer, Oven } from "@/core/plan";
+import type { DayPlan, DayTask } from "@/core/plan";
 import { stackTogether, type Stacked } from "@/core/schedule";
 
 /** Drawing units are about a pixel on a tablet: the whole day across WIDTH, the lanes these high. */
@@ -38,13 +38,13 @@ export interface DayLanes {
 }
 
 /** A lane for each oven and fryer that is used, and for each pair of hands; null for a day without a schedule. */
-export function layLanes({ schedule, tasks, ovens, fryers }: DayPlan): DayLanes | null {
+export function layLanes({ schedule, tasks, machines: all }: DayPlan): DayLanes | null {
   if (!schedule) return null;
   const fromMin = Math.floor((schedule.startMin - ROOM_MIN) / HALF_HOUR) * HALF_HOUR;
   const toMin = Math.ceil((schedule.endMin + ROOM_MIN) / HALF_HOUR) * HALF_HOUR;
   const perMin = (CLOCK_WIDTH - 2 * LEFT) / (toMin - fromMin);
-  const used = [...ovens, ...fryers]
-    .map((machine: Oven | Fryer) => ({
+  const used = all
+    .map((machine) => ({
       id: machine.id,
       name: machine.name,
       maxC: machine.maxC,

@@ -21,6 +21,7 @@ const show = (selectedId: string | null = null) =>
   render(
     <DayClock
       plan={plan}
+      ovenScale="celsius"
       pinnedIds={new Set()}
       selectedId={selectedId}
       onSelect={(id) => selected.push(id)}
@@ -84,6 +85,7 @@ test("the lanes are one stop of the tabulator: up and down go by the clock, left
   rerender(
     <DayClock
       plan={plan}
+      ovenScale="celsius"
       pinnedIds={new Set()}
       selectedId={bake.id}
       onSelect={() => undefined}

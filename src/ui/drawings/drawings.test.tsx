@@ -51,7 +51,12 @@ function expectInside(svg: SVGSVGElement) {
 test.each(lines.map((line) => [line.piece.name, line] as const))(
   "%s: section, face, seam and tray are drawn whole, within their frames, and say their size",
   (name, line) => {
-    const { formed, seal, piece, loading, toFill } = line;
+    const {
+      piece,
+      loading,
+      shaped: { formed, seal },
+      counts: { toFill },
+    } = line;
     const section = draw(<SectionDrawing formed={formed} name={name} />);
     expectInside(section);
     expect(section.getAttribute("aria-label")).toContain(

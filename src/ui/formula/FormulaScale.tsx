@@ -28,7 +28,7 @@ export function FormulaScale({ formula }: { readonly formula: Formula }) {
   const user = pieces.find(({ doughId, fillingId }) => doughId === formula.id || fillingId === formula.id);
   const perPieceG = user
     ? formula.kind === "dough"
-      ? (shaped[user.id]?.blankG ?? 0)
+      ? (shaped[user.id]?.masses.blankG ?? 0)
       : (shaped[user.id]?.portion.massG ?? 0)
     : 0;
   const writtenG = computeTotalG(formula) * computeYieldShare(formula);

@@ -112,7 +112,7 @@ function VariantFacts({
   return (
     <>
       <div className="h-36">
-        <SectionDrawing formed={line.formed} name={line.piece.name} />
+        <SectionDrawing formed={line.shaped.formed} name={line.piece.name} />
       </div>
       <dl className="grid grid-cols-[1fr_auto_auto] items-baseline gap-x-3">
         {rows.map(([name, write]) => {

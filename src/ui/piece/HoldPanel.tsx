@@ -15,7 +15,7 @@ const TOLD_WEIGHT = 0.01;
 /** Will it hold? How many may leak, why, and what would lower it most, each one tap. */
 export function HoldPanel({ line, hold }: { readonly line: PiecePlan; readonly hold: HoldRisk }) {
   const { editPiece } = usePieceEdit(line.piece);
-  const { likelyCount, lowCount, highCount } = forecastLeaks(line.toFill, hold.leakShare);
+  const { likelyCount, lowCount, highCount } = forecastLeaks(line.counts.toFill, hold.leakShare);
   return (
     <section aria-labelledby="hold" className="flex flex-col gap-1.5">
       <h3 id="hold" className="quiet">
@@ -23,7 +23,7 @@ export function HoldPanel({ line, hold }: { readonly line: PiecePlan; readonly h
       </h3>
       <p>
         <span className="figure text-4xl">{formatNumber(hold.leakShare * 100, 1)} %</span> may leak: of{" "}
-        {line.toFill}, {lowCount} to {highCount}, likely {likelyCount}
+        {line.counts.toFill}, {lowCount} to {highCount}, likely {likelyCount}
       </p>
       {hold.mends.length > 0 && (
         <div role="group" aria-label="What would lower it most" className="flex flex-wrap gap-1.5">

@@ -18,7 +18,11 @@ interface Props {
 /** What the day's lot of a piece really took, or how many leaked: it corrects the next plan. */
 export function LotLog({ line, what }: Props) {
   const { book, edit, hasRun } = usePicked("book", "edit", "hasRun");
-  const { piece, toFill, works, hold } = line;
+  const {
+    piece,
+    counts: { toFill },
+    shaped: { works, hold },
+  } = line;
   if (toFill === 0) return null;
   // From day and piece, so that two tablets write the same record.
   const id = `lot-${book.day.date}-${piece.id}`;

@@ -75,11 +75,11 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
         <>
           <div className="flex flex-wrap items-baseline gap-x-8 gap-y-1">
             <Fact label="filling" value={formatMass(shaped.portion.massG)} note={shaped.portion.spoons} />
-            <Fact label="dough" value={formatMass(shaped.blankG)} note={describeBlanks(shaped)} />
+            <Fact label="dough" value={formatMass(shaped.masses.blankG)} note={describeBlanks(shaped)} />
             <Fact
               label="baked"
-              value={formatMass(shaped.bakedPieceG)}
-              note={`${formatMass(shaped.rawPieceG)} raw, ${describeFinished(shaped)}`}
+              value={formatMass(shaped.masses.bakedPieceG)}
+              note={`${formatMass(shaped.masses.rawPieceG)} raw, ${describeFinished(shaped)}`}
             />
             {shaped.seal && (
               <Fact

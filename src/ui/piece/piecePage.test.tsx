@@ -14,7 +14,14 @@ const open = (pieceId = half) => {
 
 test("a piece by its figures, its section and its face, the same as the plan has them", () => {
   const { container, line } = open();
-  const { portion, formed, seal, bakedPieceG } = line();
+  const {
+    shaped: {
+      portion,
+      formed,
+      seal,
+      masses: { bakedPieceG },
+    },
+  } = line();
   const { section, fromAbove } = formed;
   expect(container.textContent).toContain(`filling${Math.round(portion.massG)} g`);
   expect(container.textContent).toContain(`baked${Math.round(bakedPieceG)} g`);
@@ -29,12 +36,12 @@ test("a piece by its figures, its section and its face, the same as the plan has
 test("another form keeps what carries over, is planned at once, and undo brings the old figures back", async () => {
   const { user, piece, line, store } = open();
   const was = JSON.stringify(piece());
-  const portionG = line().portion.massG;
+  const portionG = line().shaped.portion.massG;
   const form = screen.getByLabelText<HTMLSelectElement>("Form");
   await user.selectOptions(form, within(form).getByText(/Rectangle/));
   expect(piece().form.kind).not.toBe("halfMoon");
   expect([piece().doughId, piece().fillingId]).toEqual(["bay-shortcrust", "quince-and-bay"]);
-  expect(line().portion.massG).not.toBeCloseTo(portionG, 3);
+  expect(line().shaped.portion.massG).not.toBeCloseTo(portionG, 3);
   act(() => store.getState().undo());
   expect(JSON.stringify(piece())).toBe(was);
 });
@@ -61,13 +68,13 @@ test("a name may be anything but nothing; typed, it stands on tabs and orders", 
 
 test("something beside the filling is added, weighs, and is taken away again", async () => {
   const { user, piece, line } = open();
-  const raw = line().rawPieceG;
+  const raw = line().shaped.masses.rawPieceG;
   await user.click(screen.getByRole("button", { name: "+ Whole nuts, berries" }));
   expect(piece().extras).toHaveLength(1);
-  expect(line().rawPieceG).not.toBe(raw);
+  expect(line().shaped.masses.rawPieceG).not.toBe(raw);
   await user.click(screen.getByRole("button", { name: "Leave it out" }));
   expect(piece().extras).toHaveLength(0);
-  expect(line().rawPieceG).toBeCloseTo(raw, 9);
+  expect(line().shaped.masses.rawPieceG).toBeCloseTo(raw, 9);
 });
 
 test("a piece that was taken away meanwhile says so and leads back", () => {

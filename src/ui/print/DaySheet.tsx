@@ -19,6 +19,7 @@ import {
   formatLength,
   formatMass,
   formatNumber,
+  type OvenScale,
 } from "@/core/units";
 import { findChillMin, findCoolMin, findHeatWay } from "@/core/way";
 import { formatDayDate } from "../shell/formatDayDate";
@@ -93,7 +94,7 @@ export function DaySheet({ book, plan }: Props) {
       {plan.lines.map((line) => (
         <PieceBlock
           key={line.piece.id}
-          scale={plan.ovenScale}
+          scale={book.kitchen.ovenScale}
           line={line}
           formulas={book.formulas}
           contains={listAllergens(line, plan.materials, plan.analyses, book.ingredients)}
@@ -112,11 +113,16 @@ function PieceBlock({
 }: {
   readonly contains: ReturnType<typeof listAllergens>;
   readonly line: PiecePlan;
-  readonly scale: DayPlan["ovenScale"];
+  readonly scale: OvenScale;
   readonly formulas: DayBook["formulas"];
 }) {
   const nameFilling = (id: string) => formulas.find((formula) => formula.id === id)?.name ?? "";
-  const { piece, cut, portion, seal, loading, formed } = line;
+  const {
+    piece,
+    cut,
+    loading,
+    shaped: { portion, seal, formed },
+  } = line;
   const { sheets, portioning } = cut.plan;
   const [fry] = line.fries;
   const [largest] = sheets;
@@ -126,9 +132,9 @@ function PieceBlock({
       <h2 className="flex justify-between text-lg">
         {piece.name}
         <span className="figure">
-          {line.made} = {line.ordered} ordered + {line.made - line.ordered} spare
-          {line.frozenTaken + line.blanksTaken > 0 &&
-            `, ${line.frozenTaken + line.blanksTaken} from the larder`}
+          {line.counts.made} = {line.counts.ordered} ordered + {line.counts.made - line.counts.ordered} spare
+          {line.counts.frozenTaken + line.counts.blanksTaken > 0 &&
+            `, ${line.counts.frozenTaken + line.counts.blanksTaken} from the larder`}
         </span>
       </h2>
       <div className="grid gap-4 sm:grid-cols-[1fr_62mm] print:grid-cols-[1fr_62mm]">
@@ -229,13 +235,7 @@ function PieceBlock({
 }
 
 /** How it is kept and warmed again, where its way says so. */
-function KeepNote({
-  piece: { way },
-  scale,
-}: {
-  readonly piece: Piece;
-  readonly scale: DayPlan["ovenScale"];
-}) {
+function KeepNote({ piece: { way }, scale }: { readonly piece: Piece; readonly scale: OvenScale }) {
   const keep = way.find(({ kind }) => kind === "keep");
   const warm = way.find(({ kind }) => kind === "warmUp");
   if (!keep && !warm) return null;

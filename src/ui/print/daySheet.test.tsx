@@ -21,7 +21,11 @@ test.each(days.map((day) => [day.book.day.name, day] as const))(
       const section = headed(formula.name);
       for (const line of batch?.lines ?? []) expect(section.textContent).toContain(formatMass(line.massG));
     }
-    for (const { piece, made, ordered, cut } of plan.lines) {
+    for (const {
+      piece,
+      cut,
+      counts: { made, ordered },
+    } of plan.lines) {
       const section = headed(piece.name);
       expect(section.textContent).toContain(`${made} = ${ordered} ordered + ${made - ordered} spare`);
       const rows = within(section)

@@ -12,7 +12,7 @@ export function Tally() {
   const { tally, problems, lines, ends } = useBench((state) => state.plan);
   const date = useBench((state) => state.date);
   const stopped = problems.filter(({ stops }) => stops).length;
-  const shortPieces = tally.ordered - lines.reduce((sum, { ordered }) => sum + ordered, 0);
+  const shortPieces = tally.ordered - lines.reduce((sum, { counts: { ordered } }) => sum + ordered, 0);
   return (
     <footer
       aria-label="Tally"

@@ -71,14 +71,14 @@ function describeRoll({ cuts, tally }: DayPlan) {
 }
 
 function describeFill({ lines }: DayPlan) {
-  const portions = lines.map(({ portion }) => portion.massG);
+  const portions = lines.map(({ shaped: { portion } }) => portion.massG);
   if (portions.length === 0) return NOTHING;
   const [low, high] = [Math.round(Math.min(...portions)), Math.round(Math.max(...portions))];
   return [low === high ? `${low} g` : `${low}–${high} g`, "a piece"] as const;
 }
 
 function describeSeal({ lines }: DayPlan) {
-  const crimps = [...new Set(lines.flatMap(({ seal }) => seal?.crimp.name ?? []))];
+  const crimps = [...new Set(lines.flatMap(({ shaped: { seal } }) => seal?.crimp.name ?? []))];
   const minutes = lines.reduce((sum, { handsMin }) => sum + handsMin.close, 0);
   if (lines.length === 0) return NOTHING;
   if (crimps.length === 0) return ["open", `${formatDuration(minutes)} by hand`] as const;

@@ -42,6 +42,7 @@ export function BakeStation() {
 
 function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PiecePlan }) {
   const [selectedId, setSelectedId] = useState<string | null>(null);
+  const ovenScale = useBench((state) => state.book.kitchen.ovenScale);
   const { pinnedIds, pin, unpin, unpinAll } = usePins();
   // The clock has hundreds of parts: figures change at once, it is drawn after them and gives way to a finger.
   const drawnPlan = useDeferredValue(plan);
@@ -70,6 +71,7 @@ function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PieceP
       )}
       <DayClock
         plan={drawnPlan}
+        ovenScale={ovenScale}
         pinnedIds={pinnedIds}
         selectedId={selected?.id ?? null}
         onSelect={setSelectedId}
@@ -104,7 +106,7 @@ function Trays({ line }: { readonly line: PiecePlan }) {
               <div key={tray} className="w-[150px]">
                 <TrayDrawing
                   loading={line.loading}
-                  formed={line.formed}
+                  formed={line.shaped.formed}
                   count={count}
                   name={line.piece.name}
                 />
@@ -125,7 +127,7 @@ function BakeDials({ line }: { readonly line: PiecePlan }) {
         <h2 className="text-xl">{piece.name}</h2>
         <p className="quiet text-sm">
           {formatCount(line.loading.loads.length, "load")} · {line.loading.perTray} to a tray ·{" "}
-          {formatMass(line.rawPieceG - line.bakedPieceG)} water out of each
+          {formatMass(line.shaped.masses.rawPieceG - line.shaped.masses.bakedPieceG)} water out of each
         </p>
       </header>
       <HeatDials piece={piece} />

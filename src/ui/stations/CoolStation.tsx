@@ -119,7 +119,7 @@ function CoolDials({ line }: { readonly line: PiecePlan }) {
       <header>
         <h2 className="text-xl">{piece.name}</h2>
         <p className="quiet text-sm">
-          {formatCount(line.made, "piece")} of {formatMass(line.bakedPieceG)}
+          {formatCount(line.counts.made, "piece")} of {formatMass(line.shaped.masses.bakedPieceG)}
         </p>
       </header>
       <Dial

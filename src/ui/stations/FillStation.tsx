@@ -29,7 +29,11 @@ export function FillStation() {
 
 function Surface({ line }: { readonly line: PiecePlan }) {
   const formulas = useBench((state) => state.book.formulas);
-  const { portion, formed, fills, piece } = line;
+  const {
+    fills,
+    piece,
+    shaped: { portion, formed },
+  } = line;
   const nameOf = (id: string) => formulas.find((formula) => formula.id === id)?.name ?? "";
   const [main, ...others] = fills;
   const shareOfMost = formed.capacityMl / formed.mostMl;
@@ -71,9 +75,10 @@ function Surface({ line }: { readonly line: PiecePlan }) {
               ))}
             </ul>
           )}
-          {line.wholeG > 0 && (
+          {line.shaped.masses.wholeG > 0 && (
             <p className="text-sm">
-              {listWhole(line).join(", ")}: <span className="figure">{formatMass(line.wholeG)}</span> each
+              {listWhole(line).join(", ")}:{" "}
+              <span className="figure">{formatMass(line.shaped.masses.wholeG)}</span> each
             </p>
           )}
           <dl className="grid grid-cols-[1fr_auto] gap-x-3">
@@ -81,7 +86,7 @@ function Surface({ line }: { readonly line: PiecePlan }) {
             <dd className="figure text-right">{formatNumber(formed.capacityMl, 1)} ml</dd>
             <dt>of the most it could hold</dt>
             <dd className="figure text-right">{formatNumber(shareOfMost * 100)} %</dd>
-            <dt>for {line.toFill} pieces</dt>
+            <dt>for {line.counts.toFill} pieces</dt>
             <dd className="figure text-right">{formatMass(line.fillingG)}</dd>
             <dt>dough after relaxing</dt>
             <dd className="figure text-right">{formatLength(formed.settledThicknessMm)}</dd>
@@ -94,7 +99,7 @@ function Surface({ line }: { readonly line: PiecePlan }) {
 }
 
 /** Fruit, slices and nuts, counted. */
-function listWhole({ formed, piece }: PiecePlan): string[] {
+function listWhole({ piece, shaped: { formed } }: PiecePlan): string[] {
   return [
     ...formed.solids.map(({ name, count }) => (count > 1 ? `${count} ${name}s` : name)),
     ...piece.extras.flatMap((extra) => (extra.kind === "inclusion" ? [`${extra.count} ${extra.name}`] : [])),
@@ -120,7 +125,9 @@ function OtherFill({ fill, name }: { readonly fill: PieceFill; readonly name: st
 const SAME_PLUMPNESS = 0.026;
 
 function FillDials({ line }: { readonly line: PiecePlan }) {
-  const { plumpnessAdvice, works, formed } = line;
+  const {
+    shaped: { plumpnessAdvice, works, formed },
+  } = line;
   const date = useBench((state) => state.date);
   const { piece, editPiece } = usePieceEdit(line.piece);
   const isLevel = isFilledLevel(piece.form.kind);
@@ -137,7 +144,7 @@ function FillDials({ line }: { readonly line: PiecePlan }) {
       <header>
         <h2 className="text-xl">{piece.name}</h2>
         <p className="quiet text-sm">
-          {formatMass(line.rawPieceG)} raw · {formatMass(line.bakedPieceG)} baked
+          {formatMass(line.shaped.masses.rawPieceG)} raw · {formatMass(line.shaped.masses.bakedPieceG)} baked
         </p>
       </header>
       <PortionDials piece={piece} />

@@ -173,20 +173,20 @@ function DayPieces() {
             className="flex h-full flex-col rounded-xl border border-base-300 bg-base-100 p-3 hover:border-primary"
           >
             <span className="flex items-baseline gap-2">
-              <span className="figure text-4xl">{line.made}</span>
+              <span className="figure text-4xl">{line.counts.made}</span>
               <span className="text-lg">{line.piece.name}</span>
             </span>
             <span className="mx-auto my-1 h-28 w-full">
               <PlanDrawing
-                formed={line.formed}
-                seal={line.seal}
+                formed={line.shaped.formed}
+                seal={line.shaped.seal}
                 vents={line.piece.vents}
                 name={line.piece.name}
               />
             </span>
             <span className="quiet text-sm">
-              {line.piece.spares} spare · {formatMass(line.bakedPieceG)} each ·{" "}
-              {formatMass(line.portion.massG)} filling
+              {line.piece.spares} spare · {formatMass(line.shaped.masses.bakedPieceG)} each ·{" "}
+              {formatMass(line.shaped.portion.massG)} filling
             </span>
           </Link>
         </li>

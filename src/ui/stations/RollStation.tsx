@@ -60,8 +60,8 @@ function Surface({ line }: { readonly line: PiecePlan }) {
           <PortionFacts cut={cut} portioning={portioning} />
         ) : (
           <p className="text-xl">
-            Nothing to roll for {piece.name}: the larder holds {line.frozenTaken} frozen and{" "}
-            {line.blanksTaken} cut.
+            Nothing to roll for {piece.name}: the larder holds {line.counts.frozenTaken} frozen and{" "}
+            {line.counts.blanksTaken} cut.
           </p>
         )}
       </div>
@@ -159,9 +159,9 @@ function RollDials({ piece, line }: { readonly piece: Piece; readonly line: Piec
         <h2 className="text-xl">{piece.name}</h2>
         {line && (
           <p className="quiet text-sm">
-            {line.ordered} ordered · {line.setsCut} cut · {describeSurplus(line)}
-            {line.frozenTaken + line.blanksTaken > 0 &&
-              ` · ${line.frozenTaken + line.blanksTaken} from the larder`}
+            {line.counts.ordered} ordered · {line.setsCut} cut · {describeSurplus(line)}
+            {line.counts.frozenTaken + line.counts.blanksTaken > 0 &&
+              ` · ${line.counts.frozenTaken + line.counts.blanksTaken} from the larder`}
           </p>
         )}
         {sharers.length > 0 && (
@@ -274,7 +274,7 @@ function PinnedShape({ line }: { readonly line: PiecePlan }) {
 }
 
 function describeSurplus(line: PiecePlan): string {
-  const surplus = line.setsCut + line.blanksTaken - line.toFill;
+  const surplus = line.setsCut + line.counts.blanksTaken - line.counts.toFill;
   return surplus > 0 ? `${formatCount(surplus, "blank")} over` : `${formatCount(line.piece.spares, "spare")}`;
 }
 

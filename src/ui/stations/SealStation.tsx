@@ -33,7 +33,10 @@ export function SealStation() {
 }
 
 function Surface({ line }: { readonly line: PiecePlan }) {
-  const { seal, hold, piece } = line;
+  const {
+    piece,
+    shaped: { seal, hold },
+  } = line;
   return (
     <div className="flex h-full flex-col gap-2">
       <PieceTabs />
@@ -41,7 +44,7 @@ function Surface({ line }: { readonly line: PiecePlan }) {
       <div className="grid min-h-0 flex-1 gap-4 md:grid-cols-[minmax(0,1fr)_260px]">
         <div className="flex min-h-0 flex-col gap-2">
           <div className="min-h-[180px] flex-1">
-            <PlanDrawing formed={line.formed} seal={seal} vents={piece.vents} name={piece.name} />
+            <PlanDrawing formed={line.shaped.formed} seal={seal} vents={piece.vents} name={piece.name} />
           </div>
           {seal && (
             <div className="max-h-48 min-h-24">
@@ -82,7 +85,13 @@ function SealFacts({ seal, glueG }: { readonly seal: Seal; readonly glueG: numbe
 
 /** Vents, wash, trim and hands, whether there is a seam or not. */
 function ClosingFacts({ line }: { readonly line: PiecePlan }) {
-  const { piece, coats, toFill, works, handsMin } = line;
+  const {
+    piece,
+    coats,
+    handsMin,
+    counts: { toFill },
+    shaped: { works },
+  } = line;
   return (
     <>
       <dl className="grid grid-cols-[1fr_auto] gap-x-3 border-t border-base-300 pt-1">
@@ -148,7 +157,7 @@ function SealDials({ line }: { readonly line: PiecePlan }) {
       </Section>
       <Section title="How it really went" note="minutes and leaks">
         <LotLog line={line} what="close" />
-        {line.seal && <LotLog line={line} what="leaked" />}
+        {line.shaped.seal && <LotLog line={line} what="leaked" />}
       </Section>
       <CautionList station="seal" pieceId={piece.id} />
       <Link href={`/day/${date}/piece/${piece.id}`} className="btn touch">

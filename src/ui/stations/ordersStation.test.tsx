@@ -16,7 +16,7 @@ test("orders stand by their minute, each with when it is ready; what the day mak
     expect(rows().some((row) => row.textContent.includes(formatClock(minute)))).toBe(true);
   const pieces = within(screen.getByRole("list", { name: "Pieces of the day" })).getAllByRole("listitem");
   expect(pieces.map(({ textContent }) => Number.parseInt(textContent, 10))).toEqual(
-    lines.map(({ made }) => made),
+    lines.map(({ counts: { made } }) => made),
   );
   // No log, no word of nine days in ten.
   expect(screen.queryByText(/nine days in ten \d/)).toBeNull();
@@ -24,7 +24,7 @@ test("orders stand by their minute, each with when it is ready; what the day mak
 
 test("a count is changed in place, planned with and saved; one that is none is refused and changes nothing", async () => {
   const { user, plan, store } = renderOnBench(<OrdersStation />);
-  const madeOf = () => plan().lines.find(({ piece }) => piece.id === "leek-triangle")!.made;
+  const madeOf = () => plan().lines.find(({ piece }) => piece.id === "leek-triangle")!.counts.made;
   const was = madeOf();
   const count = screen.getByLabelText<HTMLInputElement>("Pieces of Leek triangle for The hatch");
   await user.clear(count);

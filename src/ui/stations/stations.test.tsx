@@ -79,7 +79,10 @@ test("roll: the tabs turn to another piece by the address, and its own sheets st
 test("fill: a portion by mass, spoon and scoop; plumper holds more and the drawing says how high", async () => {
   const { user, plan, container } = renderOnBench(<FillStation />);
   const told = () => {
-    const { portion, toFill, formed } = lineOf(plan());
+    const {
+      shaped: { portion, formed },
+      counts: { toFill },
+    } = lineOf(plan());
     expect(container.textContent).toContain(formatMass(portion.massG));
     expect(container.textContent).toContain(`for ${toFill} pieces`);
     const height = formatNumber(formed.section.heightMm);
@@ -112,7 +115,7 @@ test("fill: a margin that leaves no room is said with its figures; undo brings p
 
 test("seal: what may leak and why; the first remedy lowers it as it says", async () => {
   const { user, plan, container } = renderOnBench(<SealStation />);
-  const leaks = () => lineOf(plan()).hold!.leakShare;
+  const leaks = () => lineOf(plan()).shaped.hold!.leakShare;
   expect(container.textContent).toContain(`${formatNumber(leaks() * 100, 1)} % may leak`);
   const [first] = within(screen.getByRole("group", { name: "What would lower it most" })).getAllByRole(
     "button",
@@ -126,7 +129,7 @@ test("seal: what may leak and why; the first remedy lowers it as it says", async
 
 test("seal: another crimp has its own marks along the same seam, and its own minutes", async () => {
   const { user, plan } = renderOnBench(<SealStation />);
-  const sealOf = () => lineOf(plan()).seal!;
+  const sealOf = () => lineOf(plan()).shaped.seal!;
   const [marks, seamMm] = [sealOf().marks, sealOf().seamMm];
   await user.click(screen.getByLabelText("Forked"));
   expect(sealOf().crimp.id).toBe("forked");
@@ -146,7 +149,7 @@ test("bake: every load has its bar on the clock at its minutes; hotter is shorte
   }
   const trays = screen.getAllByRole("img", { name: /^Tray 600 by 400/ });
   const laid = trays.map((tray) => Number(/with (\d+) of/.exec(tray.getAttribute("aria-label")!)![1]));
-  expect(laid.reduce((sum, each) => sum + each, 0)).toBe(lineOf(plan()).toFill);
+  expect(laid.reduce((sum, each) => sum + each, 0)).toBe(lineOf(plan()).counts.toFill);
   const bake = () => plan().tasks.find(({ kind, pieceId }) => kind === "bake" && pieceId === half)!;
   expect(bake().heat!.startC).toBe(200);
   await type(user, "Oven", "210");

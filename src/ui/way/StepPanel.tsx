@@ -29,7 +29,7 @@ interface Props {
 export function StepPanel({ step, piece, line, at, onTake, onMove, onRemove }: Props) {
   const { book, date } = usePicked("book", "date");
   const shaped = useBench((state) => state.plan.shaped[piece.id]) ?? null;
-  const told = tellStep(step, piece, line ?? shaped, line, book);
+  const told = tellStep(step, piece, line?.shaped ?? shaped, line, book);
   const { pass, per, lookFor } = factsOf(step.kind);
   const set = (figures: Partial<Omit<WayStep, "id">>) =>
     onTake({ way: setStep(piece.way, step.id, figures) });
@@ -171,7 +171,7 @@ function HandsDial({
   readonly onChange: (handsS: number | null) => void;
 }) {
   const shown =
-    step.handsS ?? Math.round((line?.works.stepS[step.id] ?? factsOf(step.kind).handsS) * 10) / 10;
+    step.handsS ?? Math.round((line?.shaped.works.stepS[step.id] ?? factsOf(step.kind).handsS) * 10) / 10;
   return (
     <div>
       <Dial

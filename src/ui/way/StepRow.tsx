@@ -37,7 +37,7 @@ export function StepRow({ step, time, piece, line, isPicked, isSameMinute, onPic
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: step.id,
   });
-  const told = tellStep(step, piece, line ?? shaped, line, book);
+  const told = tellStep(step, piece, line?.shaped ?? shaped, line, book);
   const { pass } = factsOf(step.kind);
   const isHands = pass === "hands" || pass === "dough" || pass === "door" || pass === "side";
   return (

@@ -40,7 +40,7 @@ export function WayTotals({ piece, line }: Props) {
   return (
     <div className="ml-auto text-right">
       <p>
-        <span className="figure text-xl">{line.made}</span> <span className="quiet">pieces ·</span>{" "}
+        <span className="figure text-xl">{line.counts.made}</span> <span className="quiet">pieces ·</span>{" "}
         <span className="figure text-xl">{formatDuration(now.handsMin)}</span>{" "}
         <span className="quiet">of hands · ready</span>{" "}
         <span className="figure text-2xl">{now.readyMin === null ? "–" : formatClock(now.readyMin)}</span>
@@ -58,8 +58,8 @@ function readFigures(plan: DayPlan, { way }: Piece, line: PiecePlan | null): Fig
   const ends = line ? Object.values(line.readyMin) : [];
   const seconds = line
     ? way.reduce((sum, { id, kind }) => {
-        const times = factsOf(kind).per === "load" ? line.loading.loads.length : line.toFill;
-        return sum + (line.works.stepS[id] ?? 0) * times;
+        const times = factsOf(kind).per === "load" ? line.loading.loads.length : line.counts.toFill;
+        return sum + (line.shaped.works.stepS[id] ?? 0) * times;
       }, 0)
     : 0;
   return {

@@ -43,6 +43,6 @@ function timeDough({ kind }: WayStep, line: PiecePlan | null, plan: DayPlan): St
 }
 
 function timeHands({ kind, id }: WayStep, task: DayTask, line: PiecePlan | null): number {
-  const each = line?.works.stepS[id] ?? 0;
+  const each = line?.shaped.works.stepS[id] ?? 0;
   return (factsOf(kind).per === "load" ? each : each * task.pieces) / 60;
 }

@@ -38,12 +38,12 @@ test("dough made the day before is mixed then and taken from the larder on the d
 test("frozen pieces are filled and closed the day before, baked on the day, and none is made twice", () => {
   const { first, second } = both(make("frozenPieces", "plum-pop", { count: 15 }));
   const [line] = first.lines;
-  expect(line).toMatchObject({ made: 0, toFill: 15, setsCut: expect.any(Number) });
+  expect(line).toMatchObject({ counts: { made: 0, toFill: 15 }, setsCut: expect.any(Number) });
   expect(line!.setsCut).toBeGreaterThanOrEqual(15);
   expect(first.tasks.map(({ kind }) => kind)).toContain("store");
   expect(first.tasks.some(({ kind }) => kind === "bake")).toBe(false);
   const pops = second.lines.find(({ piece }) => piece.id === "plum-pop")!;
-  expect(pops).toMatchObject({ frozenTaken: 15, toFill: pops.made - 15 });
+  expect(pops).toMatchObject({ counts: { frozenTaken: 15, toFill: pops.counts.made - 15 } });
 });
 
 test("shells are baked empty the day before and only filled on the day", () => {
@@ -51,10 +51,10 @@ test("shells are baked empty the day before and only filled on the day", () => {
   expect(first.tasks.filter(({ kind }) => kind === "bake").reduce((sum, { pieces }) => sum + pieces, 0)).toBe(
     26,
   );
-  expect(first.lines[0]).toMatchObject({ toFill: 0, ahead: { shells: 26 } });
+  expect(first.lines[0]).toMatchObject({ counts: { toFill: 0, ahead: { shells: 26 } } });
   expect(first.leftovers.filter(({ kind }) => kind === "blanks")).toEqual([]);
   const cases = second.lines.find(({ piece }) => piece.id === "blossom-case")!;
-  expect(cases).toMatchObject({ blanksTaken: 26, shellsTaken: 26, setsCut: 0 });
+  expect(cases).toMatchObject({ counts: { blanksTaken: 26, shellsTaken: 26 }, setsCut: 0 });
   expect(second.tasks.filter(({ pieceId }) => pieceId === "blossom-case").map(({ kind }) => kind)).toEqual([
     "fill",
     "finish",
@@ -121,14 +121,15 @@ test("closing the eve puts what it made into the larder with its use-by, and the
   // What the eve made for the market it does not use itself.
   const again = planDay({ ...eve, ahead, larder: closed });
   expect(again.larderUses).toEqual([]);
-  const figures = (plan: typeof open) => plan.lines.map(({ frozenTaken, toFill }) => [frozenTaken, toFill]);
+  const figures = (plan: typeof open) =>
+    plan.lines.map(({ counts: { frozenTaken, toFill } }) => [frozenTaken, toFill]);
   expect(figures(after)).toEqual(figures(open));
 });
 
 test("what is past its use-by when the day comes is not planned with, and says so", () => {
   const early = { ...make("shells", "blossom-case", { count: 26 }), date: "2026-12-01" };
   const plan = planDay({ ...market, ahead: [early] });
-  expect(plan.lines.find(({ piece }) => piece.id === "blossom-case")!.blanksTaken).toBe(0);
+  expect(plan.lines.find(({ piece }) => piece.id === "blossom-case")!.counts.blanksTaken).toBe(0);
   expect(plan.problems.map(({ message }) => message)).toContainEqual(
     expect.stringMatching(/used by 2026-12-03/),
   );

@@ -101,22 +101,22 @@ function listAhead(book: DayBook, plan: DayPlan, eve: Day): Offer[] {
   const offer = (id: string, title: string, ahead: readonly MakeAhead[]): Offer[] =>
     ahead.length > 0 ? [{ id, title, ahead }] : [];
   const frozen = plan.lines
-    .filter((line) => canBeFrozen(book, line) && line.toFill > line.ahead.frozenPieces)
+    .filter((line) => canBeFrozen(book, line) && line.counts.toFill > line.counts.ahead.frozenPieces)
     .sort((a, b) => b.handsMin.fill + b.handsMin.close - a.handsMin.fill - a.handsMin.close)
     .slice(0, MOST_FROZEN);
-  const shells = plan.lines.filter((line) => hasShell(line) && line.blanksTaken < line.made);
+  const shells = plan.lines.filter((line) => hasShell(line) && line.counts.blanksTaken < line.counts.made);
   return [
     ...offer("doughs", "All doughs, wrapped and cold", doughs),
     ...offer("fillings", "All fillings that keep", fillings),
     ...(doughs.length > 0 && fillings.length > 0
       ? offer("both", "Doughs and fillings", [...doughs, ...fillings])
       : []),
-    ...shells.flatMap(({ piece, made, blanksTaken }) =>
+    ...shells.flatMap(({ piece, counts: { made, blanksTaken } }) =>
       offer(`shells-${piece.id}`, `Shells of ${piece.name}, baked empty`, [
         make("shells", piece.id, { count: made - blanksTaken }),
       ]),
     ),
-    ...frozen.flatMap(({ piece, made, frozenTaken }) =>
+    ...frozen.flatMap(({ piece, counts: { made, frozenTaken } }) =>
       offer(`frozen-${piece.id}`, `${piece.name}, closed and frozen`, [
         make("frozenPieces", piece.id, { count: made - frozenTaken }),
       ]),
@@ -125,7 +125,10 @@ function listAhead(book: DayBook, plan: DayPlan, eve: Day): Offer[] {
 }
 
 /** What is closed over something that does not weep: custards and open fillings are not frozen raw. */
-function canBeFrozen({ formulas }: DayBook, { piece, parts, seal, made, frozenTaken }: PiecePlan): boolean {
+function canBeFrozen(
+  { formulas }: DayBook,
+  { piece, shaped: { parts, seal }, counts: { made, frozenTaken } }: PiecePlan,
+): boolean {
   const isCustard = parts.some(
     ({ fillingId }) =>
       formulas.find(
@@ -141,5 +144,5 @@ function canBeFrozen({ formulas }: DayBook, { piece, parts, seal, made, frozenTa
   );
 }
 
-const hasShell = ({ piece, made }: PiecePlan): boolean =>
+const hasShell = ({ piece, counts: { made } }: PiecePlan): boolean =>
   made > 0 && findHeatWay(piece.way) === "oven" && findShellEntry(piece.way) >= 0;

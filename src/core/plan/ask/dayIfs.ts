@@ -4,7 +4,6 @@ import type { DayBook, Order, Oven, Vessel } from "../book";
 import type { DayPlan } from "../result";
 import { HANDS } from "../tasks";
 import { nameHeld } from "../doubts";
-import { toFryerId, toOvenId } from "../kit";
 import { planDay } from "../planDay";
 import { applyDayChange, type DayChange } from "./dayChange";
 
@@ -177,16 +176,14 @@ export function readFigures({ schedule, tally }: DayPlan): DayNow {
   };
 }
 
-function explainDay({ problem, schedule, ovens, fryers }: DayPlan, vessels: readonly Vessel[]): string[] {
+function explainDay({ problem, schedule, machines }: DayPlan, vessels: readonly Vessel[]): string[] {
   if (!problem || !schedule) return [];
   return explainLateness(problem, schedule).map(({ kind, resourceId, lessMin }) => {
     const less = `without it ${formatDuration(lessMin)} less of lateness, all promises together`;
     if (kind === "opening") return `There is too little time from opening to the promises: ${less}.`;
     if (kind === "longestWaits") return `Dough and fruit may not wait longer: ${less}.`;
     if (resourceId === null || resourceId === HANDS) return `There are too few hands: ${less}.`;
-    const machine =
-      ovens.find((oven) => toOvenId(oven) === resourceId) ??
-      fryers.find((fryer) => toFryerId(fryer) === resourceId);
+    const machine = machines.find((each) => each.resourceId === resourceId);
     if (machine) return `${machine.name} is full: ${less}.`;
     const held = nameHeld(resourceId, vessels);
     return `${held.charAt(0).toUpperCase()}${held.slice(1)}: there is not enough room: ${less}.`;

@@ -35,7 +35,7 @@ test("this dough into twelve: each round weighs a twelfth, and rounding leaves l
       // The closed form of a disc: π/4 · d² · t · ρ.
       const discMm = Math.sqrt((4000 * eachG) / (Math.PI * piece.thicknessMm * gPerMl(piece.doughId)));
       expect(piece.cut).toEqual({ kind: "disc", diameterMm: Math.floor(discMm * 2 + 1e-6) / 2 });
-      expect(doughUsedG).toBeCloseTo(count * shaped.blankG, 6);
+      expect(doughUsedG).toBeCloseTo(count * shaped.masses.blankG, 6);
       expect(doughUsedG + doughLeftG).toBeCloseTo(doughG, 9);
       expect(doughLeftG).toBeGreaterThanOrEqual(-1e-6);
     }),
@@ -49,15 +49,15 @@ test("the cutter kept, it is rolled thinner or thicker to the same mass", () => 
   expect(piece.cut).toEqual(former.cut);
   const mm = (1000 * 700) / 12 / (computeAreaMm2(former.cut) * gPerMl(former.doughId));
   expect(piece.thicknessMm).toBeCloseTo(Math.floor(mm * 10) / 10, 9);
-  expect(shaped.blankG * 12).toBeLessThanOrEqual(700);
+  expect(shaped.masses.blankG * 12).toBeLessThanOrEqual(700);
 });
 
 test("as many as 52 g pieces: whole ones only, and the rest is told", () => {
   const { count, doughUsedG, doughLeftG, shaped } = divided({ division: { by: "each", doughG: 52 } });
-  expect(shaped.blankG).toBeLessThanOrEqual(52);
-  expect(count).toBe(Math.floor(700 / shaped.blankG));
+  expect(shaped.masses.blankG).toBeLessThanOrEqual(52);
+  expect(count).toBe(Math.floor(700 / shaped.masses.blankG));
   expect(doughUsedG + doughLeftG).toBeCloseTo(700, 9);
-  expect(doughLeftG).toBeLessThan(shaped.blankG);
+  expect(doughLeftG).toBeLessThan(shaped.masses.blankG);
 });
 
 test("a lined cup keeps its mould: the dough is rolled thinner and the round is cut to line it", () => {

@@ -100,7 +100,7 @@ export function divideBatch(book: DayBook, request: BatchRequest): Result<Divide
   const needG = (tried: Piece, count: number): number | null => {
     const shaped = shape(tried);
     if (!shaped.ok) return null;
-    if (isWeighed && others.length === 0) return shaped.value.blankG * count;
+    if (isWeighed && others.length === 0) return shaped.value.masses.blankG * count;
     return cutDough(
       book,
       tried,
@@ -155,7 +155,7 @@ export function divideBatch(book: DayBook, request: BatchRequest): Result<Divide
 }
 
 const blankOf = (shaped: Result<ShapedPiece, unknown>): number | null =>
-  shaped.ok ? shaped.value.blankG : null;
+  shaped.ok ? shaped.value.masses.blankG : null;
 
 /**
  * The piece with its layers so high that each weighs what it shall.

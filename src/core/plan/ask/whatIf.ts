@@ -95,7 +95,7 @@ export function compareVariants(book: DayBook, variants: readonly Piece[], count
         leakShare: null,
       };
     }
-    const fillingG = line.toFill > 0 ? line.fillingG / line.toFill : 0;
+    const fillingG = line.counts.toFill > 0 ? line.fillingG / line.counts.toFill : 0;
     const costMinor = [...plan.doughs, ...plan.fillings].reduce(
       (sum, { formula, batch }) => sum + (plan.analyses[formula.id]?.costMinor ?? 0) * (batch?.scale ?? 0),
       0,
@@ -103,12 +103,12 @@ export function compareVariants(book: DayBook, variants: readonly Piece[], count
     return {
       line,
       fault: null,
-      doughG: line.doughG / line.made,
+      doughG: line.doughG / line.counts.made,
       fillingG,
-      handsS: (sumHands(plan) * 60) / line.made,
-      costMinor: costMinor / line.made,
-      crustPerFilling: fillingG > 0 ? (line.blankG - line.trimG) / fillingG : 0,
-      leakShare: line.hold?.leakShare ?? null,
+      handsS: (sumHands(plan) * 60) / line.counts.made,
+      costMinor: costMinor / line.counts.made,
+      crustPerFilling: fillingG > 0 ? (line.shaped.masses.blankG - line.shaped.masses.trimG) / fillingG : 0,
+      leakShare: line.shaped.hold?.leakShare ?? null,
     };
   });
 }

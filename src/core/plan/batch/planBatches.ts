@@ -50,7 +50,13 @@ export function planBatches(input: BatchInput): Batches {
     .filter(isWanted);
   const fillings = unique([...works.flatMap((work) => work.fillings), ...aheadOf("filling")])
     .map((filling) => {
-      const needG = ({ piece, fills, works: { fill } }: PiecePlan) =>
+      const needG = ({
+        piece,
+        fills,
+        shaped: {
+          works: { fill },
+        },
+      }: PiecePlan) =>
         fills.reduce(
           (sum, { part, totalG }) =>
             part.fillingId === filling.id
@@ -204,7 +210,7 @@ function countEnough(
   let leftG = availableG;
   let pieces = 0;
   for (const line of lines) {
-    const fresh = line.toFill;
+    const fresh = line.counts.toFill;
     const eachG = fresh > 0 ? needG(line) / fresh : 0;
     const count = eachG > 0 ? Math.min(Math.floor(leftG / eachG), fresh) : fresh;
     pieces += count;

@@ -34,7 +34,7 @@ export function listClockRows(
     id: `light-${machineId}`,
     startMin: lightMin,
     endMin: null,
-    label: `Light ${name.toLowerCase()} to ${formatHeat(heatC, plan.ovenScale)}`,
+    label: `Light ${name.toLowerCase()} to ${formatHeat(heatC, book.kitchen.ovenScale)}`,
     person: 0,
     steps: [],
   }));
@@ -75,7 +75,7 @@ export function listClockSteps(
 function tellOfWay(line: PiecePlan, stepId: string, book: Parameters<typeof tellStep>[4]): string | null {
   const step = line.piece.way.find(({ id }) => id === stepId);
   if (!step) return null;
-  const { name, detail } = tellStep(step, line.piece, line, line, book);
+  const { name, detail } = tellStep(step, line.piece, line.shaped, line, book);
   return detail ? `${name}: ${detail}` : name;
 }
 

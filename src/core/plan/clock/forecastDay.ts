@@ -76,7 +76,7 @@ function findHabit(
   if (!line) return null;
   const machineId = machineIds[mode];
   if ((kind === "bake" || kind === "fry") && machineId) return toHeatHabit(line.piece.id, machineId);
-  if (kind === "fill") return toHabitId("hands", toPaceKey("fill", line.works.fill.style));
-  if (kind === "seal") return toHabitId("hands", toPaceKey("close", line.works.close.style));
+  if (kind === "fill") return toHabitId("hands", toPaceKey("fill", line.shaped.works.fill.style));
+  if (kind === "seal") return toHabitId("hands", toPaceKey("close", line.shaped.works.close.style));
   return null;
 }

@@ -8,7 +8,7 @@ const lineOf = (id: string) => plan.lines.find(({ piece }) => piece.id === id)!;
 const tell = (id: string, kind: string, at = 0) => {
   const line = lineOf(id);
   const step = line.piece.way.filter((each) => each.kind === kind)[at]!;
-  return tellStep(step, line.piece, line, line, book);
+  return tellStep(step, line.piece, line.shaped, line, book);
 };
 
 test("a step says what is done with the figures of its piece", () => {
@@ -27,7 +27,8 @@ test("a heat is told in the kitchen's own marks; the second one is baking on, lo
   const line = lineOf("custard-cup");
   const step = line.piece.way.find(({ kind }) => kind === "bake")!;
   const inMarks = (ovenScale: "fahrenheit" | "gas") =>
-    tellStep(step, line.piece, line, line, { ...book, kitchen: { ...book.kitchen, ovenScale } }).detail;
+    tellStep(step, line.piece, line.shaped, line, { ...book, kitchen: { ...book.kitchen, ovenScale } })
+      .detail;
   expect([inMarks("fahrenheit"), inMarks("gas")]).toEqual(["446 °F, 9 min", "gas 8, 9 min"]);
 });
 

@@ -50,23 +50,22 @@ export function planCutting(
     const key = `${dough.id}:${findThicknessMm(piece, dough)}:${piece.cutAim}${piece.cutAim === "pinned" ? `:${piece.id}` : ""}`;
     groups.set(key, [...(groups.get(key) ?? []), draft]);
   }
-  const problems: Problem[] = [];
-  const cuts = [...groups].flatMap(([id, group]) => {
-    const cut = planGroup(book, id, group, problems, analyses);
-    return cut ? [cut] : [];
-  });
-  return { cuts, problems };
+  const planned = [...groups].map(([id, group]) => planGroup(book, id, group, analyses));
+  return {
+    cuts: planned.flatMap(({ cuts }) => cuts),
+    problems: planned.flatMap(({ problems }) => problems),
+  };
 }
 
+/** One group's cut; none where nothing of the group can be cut. */
 function planGroup(
   book: DayBook,
   id: string,
   group: readonly PieceDraft[],
-  problems: Problem[],
   analyses: Readonly<Record<string, FormulaAnalysis>>,
-): DayCut | null {
+): DayCutting {
   const [first] = group;
-  if (!first) return null;
+  if (!first) return { cuts: [], problems: [] };
   const request = toCutRequest(book, group, analyses);
   const { dough, piece } = first;
   const shared = {
@@ -77,7 +76,9 @@ function planGroup(
     pieceIds: group.map((draft) => draft.piece.id),
     roles: group.flatMap(listRoles),
   };
-  if (request.demands.length === 0) return { ...shared, plan: noCuts(), prices: [], why: [] };
+  if (request.demands.length === 0) {
+    return { cuts: [{ ...shared, plan: noCuts(), prices: [], why: [] }], problems: [] };
+  }
   const { answers, cutShort } = remember(JSON.stringify(request), () => {
     const budget = Budget.ofSteps(MOST_STEPS);
     const found = planCuts(request, budget);
@@ -91,21 +92,23 @@ function planGroup(
     );
     if (!culprit) throw new RangeError(`planGroup: no piece has the demand ${demandId}`);
     const cannot = because("cannotCut", { piece: culprit.piece.name, why: answers.failure });
-    problems.push(toProblem(cannot, { station: "roll", pieceId: culprit.piece.id, stops: true }));
-    return planGroup(
+    const problem = toProblem(cannot, { station: "roll", pieceId: culprit.piece.id, stops: true });
+    const others = planGroup(
       book,
       id,
       group.filter((draft) => draft !== culprit),
-      problems,
       analyses,
     );
-  }
-  if (cutShort) {
-    const unfinished = because("cutUnfinished", { dough: dough.name });
-    problems.push(toProblem(unfinished, { station: "roll", pieceId: piece.id }));
+    return { ...others, problems: [problem, ...others.problems] };
   }
   const plan = answers.value[piece.cutAim] ?? answers.value.sensible;
-  return { ...shared, plan, prices: listPrices(answers.value, dough), why: explainCut(request, group, plan) };
+  const unfinished = because("cutUnfinished", { dough: dough.name });
+  return {
+    cuts: [
+      { ...shared, plan, prices: listPrices(answers.value, dough), why: explainCut(request, group, plan) },
+    ],
+    problems: cutShort ? [toProblem(unfinished, { station: "roll", pieceId: piece.id })] : [],
+  };
 }
 
 function toCutRequest(
@@ -140,13 +143,12 @@ const findRaggedMm = (piece: Piece, dough: Dough): number =>
   dough.boughtSheet && piece.thicknessMm >= dough.boughtSheet.thicknessMm ? 0 : piece.raggedMm;
 
 function listDemands({ piece, dough, shaped, toCut }: PieceDraft): BlankDemand[] {
-  const count = toCut;
-  if (count <= 0) return [];
+  if (toCut <= 0) return [];
   const { blanks } = shaped.formed;
   return blanks.map(({ role, cut, isVisible, keepsCentre }) => ({
     id: toDemandId(piece, role),
     outline: cut,
-    count,
+    count: toCut,
     webMm: piece.webMm,
     marginMm: findRaggedMm(piece, dough),
     isVisible: isVisible === piece.seenFirst,
@@ -188,7 +190,7 @@ function explainCut(request: CutRequest, group: readonly PieceDraft[], plan: Cut
       .reduce((sum, { count }) => sum + count, 0);
   const first = plan.sheets.filter(({ pass, isDecoration }) => pass === 0 && !isDecoration);
   return [
-    ...group.flatMap(({ piece, ordered, made, frozenTaken, blanksTaken, ahead }) => [
+    ...group.flatMap(({ piece, counts: { ordered, made, frozenTaken, blanksTaken, ahead } }) => [
       {
         text: `${piece.name}: ${ordered} ordered and ${made - ordered} spare`,
         figure: formatCount(made, "piece"),

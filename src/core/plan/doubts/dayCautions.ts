@@ -13,10 +13,11 @@ export function gatherCautions(works: readonly PieceWork[]): DayCaution[] {
       hasStick: form.kind === "lidded" && form.stick !== null,
       fillings,
       hasSauce: extras.some(({ kind }) => kind === "sauce"),
-      glue: line.seal ? glue : "none",
+      glue: line.shaped.seal ? glue : "none",
       wash: wash.kind,
       oil: fry ? { levelMm: fry.levelMm, mostMm: fry.levelMostMm } : null,
-      isKept: line.frozenTaken > 0 || line.ahead.frozenPieces > 0 || line.ahead.shells > 0,
+      isKept:
+        line.counts.frozenTaken > 0 || line.counts.ahead.frozenPieces > 0 || line.counts.ahead.shells > 0,
       hasWeights: hasWeights(way),
     });
     for (const caution of cautions) {

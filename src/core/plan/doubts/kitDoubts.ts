@@ -49,7 +49,7 @@ export function nameHeld(resourceId: string, vessels: readonly Vessel[]): string
 export function findFreezerDoubt(lines: readonly PiecePlan[], { standing }: KitRoom): Problem[] {
   const room = standing.freezer;
   const trays = lines.reduce(
-    (sum, { ahead, loading }) => sum + Math.ceil(ahead.frozenPieces / loading.perTray),
+    (sum, { loading, counts: { ahead } }) => sum + Math.ceil(ahead.frozenPieces / loading.perTray),
     0,
   );
   return room === null || trays <= room

@@ -1,2 +1,11 @@
 export { countOnShelf, findTraysPerLoad, findVessel, openKit, placeNames, type KitRoom } from "./kitRoom";
-export { listDecks, listLights, setFor, toFryerId, toOvenId, type DeckHeat, type Light } from "./ovenSetting";
+export {
+  listDecks,
+  listLights,
+  listMachines,
+  setFor,
+  toFryerId,
+  toOvenId,
+  type DeckHeat,
+  type Light,
+} from "./ovenSetting";

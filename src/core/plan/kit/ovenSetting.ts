@@ -1,8 +1,9 @@
 import { convertBake } from "../../heat";
 import type { HeaterStart } from "../../schedule";
 import type { Heat } from "../../way";
-import type { Oven } from "../book";
-import type { DayPlan } from "../result";
+import type { Fryer, Oven } from "../book";
+import type { DayMachine, DayPlan } from "../result";
+import type { KitRoom } from "./kitRoom";
 
 /** What an oven is set to for a stage written for still air, and how long it takes there. */
 export function setFor(stage: Heat, oven: Oven): { ovenC: number; minutes: number } {
@@ -41,6 +42,14 @@ export function listDecks(stages: readonly Heat[], oven: Oven): DeckHeat[] {
   });
 }
 
+/** Every oven and fryer of the kit as the schedule knows it. */
+export const listMachines = ({ ovens, fryers }: Pick<KitRoom, "ovens" | "fryers">): DayMachine[] => [
+  ...ovens.map((oven) => ({ ...pickMachine(oven), resourceId: toOvenId(oven), isFryer: false })),
+  ...fryers.map((fryer) => ({ ...pickMachine(fryer), resourceId: toFryerId(fryer), isFryer: true })),
+];
+
+const pickMachine = ({ id, name, maxC }: Oven | Fryer) => ({ id, name, maxC });
+
 /** An oven or a fryer of the day: what it is lit to and when. */
 export interface Light extends HeaterStart {
   readonly machineId: string;
@@ -49,22 +58,13 @@ export interface Light extends HeaterStart {
 }
 
 /** Every oven and fryer that the day uses, with when it is lit for its first load; the first lit first. */
-export function listLights({
-  schedule,
-  ovens,
-  fryers,
-}: Pick<DayPlan, "schedule" | "ovens" | "fryers">): Light[] {
-  const machines = [
-    ...ovens.map((oven) => ({ machine: oven, resourceId: toOvenId(oven), isFryer: false })),
-    ...fryers.map((fryer) => ({ machine: fryer, resourceId: toFryerId(fryer), isFryer: true })),
-  ];
-  return machines
-    .flatMap(({ machine, resourceId, isFryer }) => {
+export const listLights = ({ schedule, machines }: Pick<DayPlan, "schedule" | "machines">): Light[] =>
+  machines
+    .flatMap(({ id, resourceId, name, isFryer }) => {
       const start = schedule?.heaterStarts.find((each) => each.resourceId === resourceId);
-      return start ? [{ ...start, machineId: machine.id, name: machine.name, isFryer }] : [];
+      return start ? [{ ...start, machineId: id, name, isFryer }] : [];
     })
     .sort((a, b) => a.lightMin - b.lightMin);
-}
 
 /** Resource ids of ovens and fryers in the schedule. */
 export const toOvenId = ({ id }: { readonly id: string }): string => `oven:${id}`;

@@ -58,12 +58,13 @@ test("frozen pieces and blanks are made less of, and more of them than ordered l
       ),
     ),
   );
-  expect([some.made, some.frozenTaken, some.blanksTaken, some.toFill]).toEqual([42, 12, 5, 30]);
+  expect([some.counts.made, some.counts.frozenTaken, some.counts.blanksTaken, some.counts.toFill]).toEqual([
+    42, 12, 5, 30,
+  ]);
   expect(some.setsCut).toBeGreaterThanOrEqual(25);
   const all = planDay(withLarder(item({ ...pieces, id: "c", kind: "frozenPieces", count: 90 })));
   expect(crescents(all)).toMatchObject({
-    frozenTaken: 42,
-    toFill: 0,
+    counts: { frozenTaken: 42, toFill: 0 },
     fillingG: 0,
     setsCut: 0,
     doughG: 0,

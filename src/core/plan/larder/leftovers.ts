@@ -43,7 +43,10 @@ export function listLeftovers(
     refId: line.piece.id,
     label: `Blanks of ${line.piece.name}`,
     massG: 0,
-    count: Math.max(line.setsCut + line.blanksTaken - line.toFill - line.ahead.shells, 0),
+    count: Math.max(
+      line.setsCut + line.counts.blanksTaken - line.counts.toFill - line.counts.ahead.shells,
+      0,
+    ),
     keepsDays: blanksKeepDays(dough),
   }));
   return [...byMass.filter(({ massG }) => massG >= LEAST_KEPT_G), ...blanks.filter(({ count }) => count > 0)];

@@ -40,7 +40,7 @@ test("a dough that pulls back more than it says is planned with what its blanks 
   expect(learnFormula(crust, more)).toBe(learnFormula(crust, more));
   // A smaller piece holds less.
   const portion = (past: PastLog) =>
-    plan(past).lines.find(({ piece }) => piece.id === "quince-half-moon")!.portion.massG;
+    plan(past).lines.find(({ piece }) => piece.id === "quince-half-moon")!.shaped.portion.massG;
   expect(portion(more)).toBeLessThan(portion(NO_PAST));
   expect(checkDay(plan(more))).toEqual([]);
   const filling = book.formulas.find(({ kind }) => kind === "filling")!;

@@ -65,7 +65,7 @@ test("a day's end is a range: with steady hands narrower, and each order has its
   const heats = plan.tasks.flatMap(({ pieceId, machineId }) =>
     pieceId && machineId ? [[toHeatHabit(pieceId, machineId), 0] as const] : [],
   );
-  const hands = plan.lines.flatMap(({ works }) => [
+  const hands = plan.lines.flatMap(({ shaped: { works } }) => [
     [`hands:fill:${works.fill.style}`, 0] as const,
     [`hands:close:${works.close.style}`, 0] as const,
   ]);

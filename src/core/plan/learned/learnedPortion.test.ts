@@ -22,7 +22,7 @@ test("for a heavy hand more of its filling is mixed, by as much as it gives; por
   expect(factor).toBeGreaterThan(1.05);
   expect(factor).toBeLessThanOrEqual(1.06);
   expect(heavy.neededG / plain.neededG).toBeCloseTo(factor, 9);
-  const portions = (past: PastLog) => plan(past).lines.map(({ portion }) => portion.massG);
+  const portions = (past: PastLog) => plan(past).lines.map(({ shaped: { portion } }) => portion.massG);
   expect(portions(hand(1.06))).toEqual(portions(NO_PAST));
   // What other pieces are filled with is left alone, and nothing is lost on the way.
   const others = (past: PastLog) =>

@@ -11,7 +11,7 @@ export function listCoatings(
     glues: some(
       glues.map(({ id, name }) => ({
         name: name.toLowerCase(),
-        massG: sum(({ seal, coats }) => (seal?.glue.id === id ? coats.glueG : 0)),
+        massG: sum(({ coats, shaped: { seal } }) => (seal?.glue.id === id ? coats.glueG : 0)),
       })),
     ),
     washes: some(
@@ -33,10 +33,11 @@ export function listCoatings(
 /** Egg in glue and wash, for the day's balance, g. */
 export function sumEggCoats(lines: readonly PiecePlan[]): { wholeG: number; whitesG: number } {
   const sum = (figure: (line: PiecePlan) => number) =>
-    lines.reduce((total, line) => total + figure(line) * line.toFill, 0);
-  const glueG = (line: PiecePlan, id: "egg" | "white") => (line.seal?.glue.id === id ? line.seal.glueG : 0);
+    lines.reduce((total, line) => total + figure(line) * line.counts.toFill, 0);
+  const glueG = (line: PiecePlan, id: "egg" | "white") =>
+    line.shaped.seal?.glue.id === id ? line.shaped.seal.glueG : 0;
   return {
-    wholeG: sum((line) => glueG(line, "egg") + line.washed.eggG),
-    whitesG: sum((line) => glueG(line, "white") + line.washed.whiteG),
+    wholeG: sum((line) => glueG(line, "egg") + line.shaped.washed.eggG),
+    whitesG: sum((line) => glueG(line, "white") + line.shaped.washed.whiteG),
   };
 }

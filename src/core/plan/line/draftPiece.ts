@@ -4,7 +4,7 @@ import { findHeatWay, listHeats } from "../../way";
 import { loadTrays, type TrayLoading, type TrayRequest } from "../../loading";
 import { because, fail, ok, type Result } from "../../result";
 import type { Order } from "../book";
-import type { PiecePlan } from "../result";
+import type { PieceCounts } from "../result";
 import { shapePiece, type ShapedPiece, type ShapeContext, type FryPlan } from "../piece";
 import { setFor, findTraysPerLoad, findVessel } from "../kit";
 import { countAhead, type TakenPieces } from "../larder";
@@ -14,13 +14,7 @@ import { toProblem, type Problem, type ProblemFailure } from "../problem";
 export interface PieceDraft extends PieceMakings {
   readonly shaped: ShapedPiece;
   readonly orders: readonly Order[];
-  readonly ordered: number;
-  readonly made: number;
-  readonly frozenTaken: number;
-  readonly blanksTaken: number;
-  readonly shellsTaken: number;
-  readonly ahead: PiecePlan["ahead"];
-  readonly toFill: number;
+  readonly counts: PieceCounts;
   /** Sets of blanks to cut: what is filled and what is baked empty, less what the larder has. */
   readonly toCut: number;
   readonly loading: TrayLoading;
@@ -77,13 +71,12 @@ export function draftPiece(
     ...makings,
     shaped: shaped.value,
     orders,
-    ordered,
-    made,
-    frozenTaken: frozen,
-    blanksTaken: blanks + shells,
-    shellsTaken: shells,
-    ahead,
-    toFill,
+    counts: {
+      ...{ ordered, made, ahead, toFill },
+      frozenTaken: frozen,
+      blanksTaken: blanks + shells,
+      shellsTaken: shells,
+    },
     toCut: Math.max(toFill - blanks - shells, 0) + ahead.shells,
     loading: loading.value,
     fries: fries.value,

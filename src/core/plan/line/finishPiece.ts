@@ -10,15 +10,23 @@ import type { PieceDraft } from "./draftPiece";
 
 /** The piece with its part of what is cut. */
 export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
-  const { piece, filling, shaped, toFill, toCut, made, loading } = draft;
+  const {
+    piece,
+    filling,
+    shaped,
+    loading,
+    toCut,
+    counts: { toFill, made },
+  } = draft;
   const { plan } = cut;
+  const { masses } = shaped;
   const fills = countFills(shaped, toFill);
   const fillingG = fills.reduce((sum, { totalG }) => sum + totalG, 0);
   // Two fillings over one order come in whole pieces: their mean is that of the pieces there are.
   const rawPieceG =
     toFill > 0
-      ? shaped.blankG - shaped.trimG + shaped.wholeG + shaped.coatG + fillingG / toFill
-      : shaped.rawPieceG;
+      ? masses.blankG - masses.trimG + masses.wholeG + masses.coatG + fillingG / toFill
+      : masses.rawPieceG;
   const blanks = shaped.formed.blanks.map(({ role, cut: outline }): BlankYield => {
     const found = plan.yields.find(({ demandId }) => demandId === toDemandId(piece, role));
     return {
@@ -32,18 +40,17 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
   });
   const blanksG = blanks.reduce((sum, each) => sum + each.cut * each.eachG, 0);
   return {
-    ...shaped,
-    rawPieceG,
-    bakedPieceG: rawPieceG * (1 - piece.bakeLossShare) + shaped.dressG,
     piece,
+    shaped: {
+      ...shaped,
+      masses: {
+        ...masses,
+        rawPieceG,
+        bakedPieceG: rawPieceG * (1 - piece.bakeLossShare) + masses.dressG,
+      },
+    },
     orders: draft.orders,
-    ordered: draft.ordered,
-    made,
-    frozenTaken: draft.frozenTaken,
-    blanksTaken: draft.blanksTaken,
-    shellsTaken: draft.shellsTaken,
-    ahead: draft.ahead,
-    toFill,
+    counts: draft.counts,
     cut,
     blanks,
     setsCut: Math.min(...blanks.map((each) => each.cut)),
@@ -52,10 +59,10 @@ export function finishPiece(draft: PieceDraft, cut: DayCut): PiecePlan {
     fillingG,
     coats: {
       glueG: (shaped.seal?.glueG ?? 0) * toFill,
-      glazeG: shaped.glazeG * made,
+      glazeG: masses.glazeG * made,
       washG: shaped.washed.washG * toFill,
       sugarG: shaped.washed.sugarG * toFill,
-      trimG: shaped.trimG * toFill,
+      trimG: masses.trimG * toFill,
     },
     handsMin: {
       fill: (shaped.works.fill.seconds * toFill) / 60,
@@ -118,7 +125,7 @@ function explainPortion(
   ];
 }
 
-function explainLoad({ piece, made, loading, oven, kit, fries }: PieceDraft): WhyStep[] {
+function explainLoad({ piece, loading, oven, kit, fries, counts: { made } }: PieceDraft): WhyStep[] {
   const [fry] = fries;
   if (fry) return explainFrying(made, countBaskets(loading, fry), fry);
   const vessel = findVessel(kit, piece);

@@ -67,7 +67,10 @@ test("whatever goes in or on comes out with the pieces, to a millionth of a gram
       // Each gram that is not of a formula is a material, and each material is such a gram.
       const besides = materials.reduce((sum, { massG }) => sum + massG, 0);
       expect(Math.abs(besides - flow.wholeG - flow.coatsG)).toBeLessThan(1e-6);
-      for (const { piece, parts } of lines) {
+      for (const {
+        piece,
+        shaped: { parts },
+      } of lines) {
         const given = [...assignTakings(piece.way, parts, piece.extras).values()].flatMap(
           (each) => each.parts,
         );
@@ -89,8 +92,8 @@ test("what is dropped in, garnished with or peeled is bought, by mass or by coun
   const plan = planDay(book);
   const pears = plan.materials.find(({ name }) => name === "pears")!;
   const line = plan.lines.find(({ piece }) => piece.id === "pear-coat")!;
-  expect(pears).toMatchObject({ ingredientId: "pear", count: line.toFill, use: "inside" });
-  expect(pears.massG).toBeCloseTo(line.wholeG * line.toFill, 9);
+  expect(pears).toMatchObject({ ingredientId: "pear", count: line.counts.toFill, use: "inside" });
+  expect(pears.massG).toBeCloseTo(line.shaped.masses.wholeG * line.counts.toFill, 9);
   const bought = listShopping([{ date: "2026-11-30", batches: [], materials: plan.materials }], []);
   expect(bought.find(({ name }) => name === "pear")!.massG).toBeCloseTo(pears.massG, 9);
   expect(bought.map(({ name }) => name)).not.toContain("water");
@@ -101,9 +104,9 @@ test("sticks are counted for every piece that has one", () => {
   const plan = planDay(saturday);
   const pops = plan.lines.find(({ piece }) => piece.id === "plum-pop")!;
   const sticks = plan.materials.find(({ use }) => use === "stick")!;
-  expect(sticks).toMatchObject({ count: pops.toFill, massG: 0 });
+  expect(sticks).toMatchObject({ count: pops.counts.toFill, massG: 0 });
   const bought = listShopping([{ date: "2026-12-05", batches: [], materials: plan.materials }], []);
-  expect(bought.find(({ name }) => name === sticks.name)!.count).toBe(pops.toFill);
+  expect(bought.find(({ name }) => name === sticks.name)!.count).toBe(pops.counts.toFill);
 });
 
 test("nuts that are only dropped in are named among a piece's allergens, and what nobody knows is said", () => {
@@ -120,7 +123,9 @@ test("nuts that are only dropped in are named among a piece's allergens, and wha
 });
 
 test("two steps that fill share the fillings: each takes its own, the open one the rest", () => {
-  const { parts } = planDay(monday).lines.find(({ piece }) => piece.id === "tahini-tartlet")!;
+  const {
+    shaped: { parts },
+  } = planDay(monday).lines.find(({ piece }) => piece.id === "tahini-tartlet")!;
   const way = createWay([
     ["line"],
     ["fill", { fillingId: "quince-jam" }],
@@ -168,7 +173,15 @@ test("what is fried takes up oil: it is weighed with the pieces, bought, and tol
     ingredientId: "sunflower-oil",
     pieceIds: ["rhubarb-crescent"],
   });
-  expect(oil.massG).toBeCloseTo(0.06 * line.rawPieceG * line.made, 6);
-  expect(fried.lines.filter(({ fatG }) => fatG > 0)).toEqual([line]);
+  expect(oil.massG).toBeCloseTo(0.06 * line.shaped.masses.rawPieceG * line.counts.made, 6);
+  expect(
+    fried.lines.filter(
+      ({
+        shaped: {
+          masses: { fatG },
+        },
+      }) => fatG > 0,
+    ),
+  ).toEqual([line]);
   expect(planDay(monday).materials.some(({ use }) => use === "fat")).toBe(false);
 });

@@ -70,7 +70,16 @@ const nameSolid = (way: readonly WayStep[], name: string): string =>
     ?.name ?? name;
 
 function listShares(line: PiecePlan): Share[] {
-  const { piece, formed, seal, washed, toFill, made, glazeG, fatG } = line;
+  const {
+    piece,
+    shaped: {
+      formed,
+      seal,
+      washed,
+      masses: { glazeG, fatG },
+    },
+    counts: { toFill, made },
+  } = line;
   const { way, form, extras, wash, glaze } = piece;
   const raw = { pieces: toFill, count: null };
   const share = (name: string, use: MaterialUse, eachG: number): Share => ({ name, use, eachG, ...raw });
@@ -156,7 +165,7 @@ function listGlaze(kind: GlazeKind, massG: number): { name: string; massG: numbe
 
 /** What must be named of a piece: of its formulas, and of what goes in and on. Things that the book does not know are told apart. */
 export function listAllergens(
-  { piece, parts }: PiecePlan,
+  { piece, shaped: { parts } }: PiecePlan,
   materials: readonly Material[],
   analyses: Readonly<Record<string, FormulaAnalysis>>,
   ownIngredients: readonly Ingredient[],

@@ -59,5 +59,5 @@ test("a day says what boils over and what would fit, and still plans it", () => 
   expect(shapeWith("custard-cup", { portionG: fits }).overMl).toBe(0);
   expect(shapeWith("custard-cup", { portionG: fits + 2 }).overMl).toBeGreaterThan(0);
   const line = lines.find(({ piece }) => piece.id === "custard-cup");
-  if (line) expect(line.fills[0]!.totalG).toBeCloseTo(90 * line.toFill, 6);
+  if (line) expect(line.fills[0]!.totalG).toBeCloseTo(90 * line.counts.toFill, 6);
 });

@@ -23,7 +23,7 @@ const LEAST_MM = 3;
 /** A piece as conduction sees it: a slab as thick as it stands, of the mean of its dough and its fillings. */
 export function toBaked(
   piece: Piece,
-  { formed, blankG, trimG, parts }: ShapedPiece,
+  { formed, parts, masses: { blankG, trimG } }: ShapedPiece,
   { formulas, kitchen }: DayBook,
   analyses: Readonly<Record<string, FormulaAnalysis>>,
 ): Baked | null {
@@ -93,7 +93,7 @@ export const toCooling = (
 
 /** A load of a piece in oil: it is turned once, so both faces are in it as long as each other. */
 export function toFryLoad(
-  { formed, rawPieceG }: ShapedPiece,
+  { formed, masses: { rawPieceG } }: ShapedPiece,
   { composition }: Baked,
   pieces: number,
   minutes: number,

@@ -53,7 +53,7 @@ export function planFrying(
   const toMm = (ml: number) => (ml * 1000) / areaMm2;
   const restMm = toMm((fryer.oilKg * 1000) / OIL_G_PER_ML);
   const levelMostMm = fryer.potDepthMm * fryer.fillShare;
-  const pieceMl = shaped.rawPieceG / baked.densityGPerMl;
+  const pieceMl = shaped.masses.rawPieceG / baked.densityGPerMl;
   const level = Math.floor((levelMostMm - restMm) / toMm(pieceMl));
   if (level < 1) {
     const overMm = restMm + toMm(pieceMl) - levelMostMm;

@@ -9,19 +9,22 @@ const isSame =
   (other: Problem): boolean =>
     other.code === code && other.pieceId === pieceId;
 
-/** Every piece of the book by itself; those that cannot be made and were not ordered are reported here. */
+/** Every piece of the book by itself; those that cannot be made and are not among the `known` problems are told here. */
 export function shapeBook(
   { pieces, formulas }: DayBook,
   context: ShapeContext,
-  problems: Problem[],
-): Record<string, ShapedPiece | null> {
+  known: readonly Problem[],
+): { readonly value: Record<string, ShapedPiece | null>; readonly problems: readonly Problem[] } {
   const shapes = pieces.map((piece) => {
     const { dough, filling } = findFormulas(piece, formulas);
-    const shaped = dough && filling ? shapePiece(piece, dough, filling, context) : null;
-    if (shaped && !shaped.ok && !problems.some(isSame(shaped.failure))) {
-      problems.push({ ...shaped.failure, stops: false });
-    }
-    return [piece.id, shaped?.ok ? shaped.value : null] as const;
+    return { id: piece.id, shaped: dough && filling ? shapePiece(piece, dough, filling, context) : null };
   });
-  return Object.fromEntries(shapes);
+  return {
+    value: Object.fromEntries(shapes.map(({ id, shaped }) => [id, shaped?.ok ? shaped.value : null])),
+    problems: shapes.flatMap(({ shaped }) =>
+      shaped && !shaped.ok && !known.some(isSame(shaped.failure))
+        ? [{ ...shaped.failure, stops: false }]
+        : [],
+    ),
+  };
 }

@@ -31,6 +31,29 @@ import { holdFilling } from "./holdFilling";
 import { listThings } from "./things";
 import { toProblem, type Problem } from "../problem";
 
+/**
+ * What one piece weighs and what of it, g. Blanks less trim, its fillings, whole things and coats are the raw piece;
+ * that less what bakes off, and what dresses it, the baked one.
+ */
+export interface PieceMasses {
+  /** All its blanks. */
+  readonly blankG: number;
+  /** Of these, what comes off once it is closed, to be used again. */
+  readonly trimG: number;
+  /** Whole things in it that are neither dough nor a filling: fruit, slices, nuts. */
+  readonly wholeG: number;
+  /** On it before the last heat: glue, wash, sugar that is baked, and what steps drop in by themselves. */
+  readonly coatG: number;
+  readonly rawPieceG: number;
+  /** On it after the last heat: glaze, dust, garnish, and the oil that frying leaves in it. */
+  readonly dressG: number;
+  /** Of that, the glaze. */
+  readonly glazeG: number;
+  /** Of that, the oil; 0 for what is baked. */
+  readonly fatG: number;
+  readonly bakedPieceG: number;
+}
+
 /** One piece by itself: what it is, whatever is ordered of it. */
 export interface ShapedPiece {
   readonly formed: FormedPiece;
@@ -42,29 +65,14 @@ export interface ShapedPiece {
   readonly portion: Portion;
   /** Every filling in it, the main one first. */
   readonly parts: readonly PortionPart[];
-  /** Whole things in it that are neither dough nor a filling: fruit, slices, nuts. */
-  readonly wholeG: number;
-  /** On it before the last heat: glue, wash, sugar that is baked, and what steps drop in by themselves. */
-  readonly coatG: number;
-  /** On it after the last heat: glaze, dust, garnish, and the oil that frying leaves in it. */
-  readonly dressG: number;
-  /** Of that, the oil, g; 0 for what is baked. */
-  readonly fatG: number;
   /** Null where nothing is closed. */
   readonly seal: Seal | null;
   /** Null where nothing is closed. */
   readonly hold: HoldRisk | null;
   readonly washed: WashedPiece;
-  /** What goes on once it is out of the heat, g. */
-  readonly glazeG: number;
   readonly plumpnessAdvice: PlumpnessAdvice;
   readonly works: PieceWorks;
-  /** All blanks of one piece. */
-  readonly blankG: number;
-  /** Of these, what comes off once it is closed, to be used again. */
-  readonly trimG: number;
-  readonly rawPieceG: number;
-  readonly bakedPieceG: number;
+  readonly masses: PieceMasses;
 }
 
 /** A shell that its way never fills holds nothing, whatever would have room in it. */
@@ -138,14 +146,9 @@ function shapeAnew(piece: Piece, dough: Dough, filling: Filling, context: ShapeC
     overMl: parts[0].portion.massG > 0 ? held.value.overMl : 0,
     portion: parts[0].portion,
     parts,
-    wholeG: solidsG + inclusionsG,
-    coatG,
-    dressG,
-    fatG,
     seal,
     hold: seal && scoreSeam(piece, dough, filling, seal, held.value, context),
     washed,
-    glazeG: glazed.massG,
     plumpnessAdvice: advisePlumpness({
       shrinkShare: filling.shrinkShare,
       wetness: filling.wetness,
@@ -161,10 +164,12 @@ function shapeAnew(piece: Piece, dough: Dough, filling: Filling, context: ShapeC
       measureOf: (id) => findFilling(id, context.formulas)?.measure ?? "spoon",
       findPace: (kind, style) => findPaceHabit(context.past, kind, style, context.lots),
     }),
-    blankG,
-    trimG,
-    rawPieceG,
-    bakedPieceG: rawPieceG * (1 - piece.bakeLossShare) + dressG,
+    masses: {
+      ...{ blankG, trimG, coatG, rawPieceG, dressG, fatG },
+      wholeG: solidsG + inclusionsG,
+      glazeG: glazed.massG,
+      bakedPieceG: rawPieceG * (1 - piece.bakeLossShare) + dressG,
+    },
   });
 }
 

@@ -41,11 +41,11 @@ test.each(formKinds)("from every piece of the demo a %s is a record that can be 
 test.each(formKinds)("a half-moon made a %s can be made as it stands, with the kit that there is", (kind) => {
   const plan = planOf(turned(folded, kind));
   const [line] = plan.lines;
-  expect([kind, line?.ordered, plan.problems.filter(({ station }) => station === "seal")]).toEqual([
+  expect([kind, line?.counts.ordered, plan.problems.filter(({ station }) => station === "seal")]).toEqual([
     ...[kind, 12, []],
   ]);
-  expect(line!.formed.finished.heightMm).toBeGreaterThan(3);
-  expect(line!.portion.massG).toBeGreaterThan(0);
+  expect(line!.shaped.formed.finished.heightMm).toBeGreaterThan(3);
+  expect(line!.shaped.portion.massG).toBeGreaterThan(0);
 });
 
 test("a seam gets the rim its crimp needs; what is open is neither washed nor vented and has no crimping in its way", () => {

@@ -16,11 +16,10 @@ import type { TrayLoading } from "../../loading";
 import type { PortionPart } from "../../filling";
 import type { EndForecast, PlacedTask, Schedule, ScheduleProblem, TaskHeat } from "../../schedule";
 import type { Outline } from "../../shape";
-import type { OvenScale } from "../../units";
 import type { Station } from "../../way";
 import type { Problem, WhyStep } from "../problem";
 import type { LiquidAim } from "../learned";
-import type { Fryer, LarderItem, LarderKind, Order, Oven, Piece } from "../book";
+import type { LarderItem, LarderKind, Order, Oven, Piece } from "../book";
 import type { Material } from "./material";
 import type { FryPlan, ShapedPiece } from "../piece";
 
@@ -69,10 +68,8 @@ export interface DayCut {
   readonly why: readonly WhyStep[];
 }
 
-/** Everything known about one kind of piece on this day. */
-export interface PiecePlan extends ShapedPiece {
-  readonly piece: Piece;
-  readonly orders: readonly Order[];
+/** How many of a piece the day orders, makes and takes from the larder. */
+export interface PieceCounts {
   readonly ordered: number;
   /** Ordered and spare: what is baked. */
   readonly made: number;
@@ -86,6 +83,15 @@ export interface PiecePlan extends ShapedPiece {
   readonly ahead: Readonly<Record<"frozenPieces" | "shells", number>>;
   /** What is filled and closed today: made less the frozen ones, and those that are frozen for another day. */
   readonly toFill: number;
+}
+
+/** Everything known about one kind of piece on this day. */
+export interface PiecePlan {
+  readonly piece: Piece;
+  /** The piece by itself; its masses are the mean of those the day makes, which two fillings come to in whole pieces. */
+  readonly shaped: ShapedPiece;
+  readonly orders: readonly Order[];
+  readonly counts: PieceCounts;
   /** Where its blanks come from, with those of other pieces that share the dough. */
   readonly cut: DayCut;
   /** What of it is cut, by role. */
@@ -282,6 +288,15 @@ export interface Tally {
   readonly inHandMin: number | null;
 }
 
+/** An oven or a fryer as the schedule knows it. */
+export interface DayMachine {
+  readonly id: string;
+  readonly resourceId: string;
+  readonly name: string;
+  readonly maxC: number;
+  readonly isFryer: boolean;
+}
+
 export interface DayPlan {
   /** Every piece of the book by its id, ordered or not; null where it cannot be made as described. */
   readonly shaped: Readonly<Record<string, ShapedPiece | null>>;
@@ -289,11 +304,11 @@ export interface DayPlan {
   readonly analyses: Readonly<Record<string, FormulaAnalysis>>;
   /** By formula id: what its liquid is aimed at; null where nothing of it was ever kept. */
   readonly liquidAims: Readonly<Record<string, LiquidAim | null>>;
-  /** By dough id: how the baker's hand cuts it, by the log. */
   /** When the last of the work ends, as minutes of this baker and these ovens stray; null without a schedule. */
   readonly ends: EndForecast | null;
   /** The most that any promise is planned for before its minute, so that it holds nine times in ten; 0 without a reserve. */
   readonly reserveMin: number;
+  /** By dough id: how the baker's hand cuts it, by the log. */
   readonly yieldHabits: Readonly<Record<string, YieldHabit>>;
   readonly lines: readonly PiecePlan[];
   readonly cuts: readonly DayCut[];
@@ -313,12 +328,10 @@ export interface DayPlan {
   readonly expired: readonly LarderItem[];
   readonly doughs: readonly DayBatch[];
   readonly fillings: readonly DayBatch[];
-  /** The oven that trays are laid for; null if there is none. */
-  readonly oven: Oven | null;
-  /** How the kitchen reads its ovens. */
-  readonly ovenScale: OvenScale;
+  /** The book's ovens as their readings taught of them, the one that trays are laid for first. */
   readonly ovens: readonly Oven[];
-  readonly fryers: readonly Fryer[];
+  /** All that heats, used today or not, by the schedule's names. */
+  readonly machines: readonly DayMachine[];
   /** What is scheduled, for a search to begin from; null if there is nothing to do. */
   readonly problem: ScheduleProblem | null;
   readonly schedule: Schedule | null;

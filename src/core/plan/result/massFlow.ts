@@ -17,19 +17,28 @@ export function computeMassFlow(lines: readonly PiecePlan[], cuts: readonly DayC
     trimLeftG: sumCuts(({ plan }) => plan.trimLeftG),
     rollingLossG: sumCuts(({ plan }) => plan.lossG),
     surplusBlanksG: sum(
-      ({ blanks, blanksTaken, toFill, blankG }) =>
+      ({ blanks, counts, shaped: { masses } }) =>
         blanks.reduce((total, { cut, needed, eachG }) => total + (cut - needed) * eachG, 0) +
-        Math.max(blanksTaken - toFill, 0) * blankG,
+        Math.max(counts.blanksTaken - counts.toFill, 0) * masses.blankG,
     ),
     fillingG: sum(({ fillingG }) => fillingG),
-    wholeG: sum(({ wholeG, toFill }) => wholeG * toFill),
+    wholeG: sum(({ counts, shaped: { masses } }) => masses.wholeG * counts.toFill),
     returnedG: sum(({ coats }) => coats.trimG),
     storedG: sum(
-      ({ frozenTaken, blanksTaken, rawPieceG, blankG }) => frozenTaken * rawPieceG + blanksTaken * blankG,
+      ({ counts, shaped: { masses } }) =>
+        counts.frozenTaken * masses.rawPieceG + counts.blanksTaken * masses.blankG,
     ),
-    keptG: sum(({ ahead, rawPieceG, blankG }) => ahead.frozenPieces * rawPieceG + ahead.shells * blankG),
-    coatsG: sum(({ coatG, dressG, toFill, made }) => coatG * toFill + dressG * made),
-    waterG: sum(({ made, rawPieceG, bakedPieceG, dressG }) => made * (rawPieceG + dressG - bakedPieceG)),
-    piecesG: sum(({ made, bakedPieceG }) => made * bakedPieceG),
+    keptG: sum(
+      ({ counts: { ahead }, shaped: { masses } }) =>
+        ahead.frozenPieces * masses.rawPieceG + ahead.shells * masses.blankG,
+    ),
+    coatsG: sum(
+      ({ counts, shaped: { masses } }) => masses.coatG * counts.toFill + masses.dressG * counts.made,
+    ),
+    waterG: sum(
+      ({ counts, shaped: { masses } }) =>
+        counts.made * (masses.rawPieceG + masses.dressG - masses.bakedPieceG),
+    ),
+    piecesG: sum(({ counts, shaped: { masses } }) => counts.made * masses.bakedPieceG),
   };
 }

@@ -14,7 +14,7 @@ export function computeTally(
     doughG: sum(({ doughG }) => doughG),
     blanks: sum(({ setsCut }) => setsCut),
     fillingG: sum(({ fillingG }) => fillingG),
-    ready: sum(({ made }) => made),
+    ready: sum(({ counts: { made } }) => made),
     ordered: orders.reduce((total, { count }) => total + count, 0),
     readyMin: schedule?.endMin ?? null,
     startMin: schedule?.startMin ?? null,

@@ -27,7 +27,11 @@ export function listPieceTasks(work: PieceWork, afterFilling: AfterFilling, kit:
 /** Load after load, the first promise first. Frozen ones are the first of a line, then shells, then what is cut today. */
 function listLoads(work: PieceWork, afterFilling: AfterFilling, kit: KitRoom): DraftTask[] {
   const { line } = work;
-  const { piece, loading, frozenTaken, shellsTaken } = line;
+  const {
+    piece,
+    loading,
+    counts: { frozenTaken, shellsTaken },
+  } = line;
   const dues = spreadDues(line);
   const [frozenAt, shellAt] = [findFrozenEntry(piece.way), findShellEntry(piece.way)];
   let from = 0;
@@ -94,8 +98,12 @@ const ahead = { thawMin: 0, doneness: null, dueMin: null } as const;
 /** Filled, closed and frozen for another day: the way as far as its heat. */
 function listFrozen(work: PieceWork, afterFilling: AfterFilling, kit: KitRoom): DraftTask[] {
   const { line } = work;
-  const { piece, loading, toFill } = line;
-  const count = line.ahead.frozenPieces;
+  const {
+    piece,
+    loading,
+    counts: { toFill },
+  } = line;
+  const count = line.counts.ahead.frozenPieces;
   const lots = listLots(count, loading.perTray);
   const way = toStore(piece.way.slice(0, findFrozenEntry(piece.way)));
   return lots.flatMap(({ from, to }, i) => {
@@ -124,10 +132,14 @@ function listFrozen(work: PieceWork, afterFilling: AfterFilling, kit: KitRoom): 
 /** Lined, baked empty, cooled and boxed for another day: the way as far as its filling. */
 function listShells(work: PieceWork, afterFilling: AfterFilling, kit: KitRoom): DraftTask[] {
   const { line } = work;
-  const { piece, loading, toFill } = line;
+  const {
+    piece,
+    loading,
+    counts: { toFill },
+  } = line;
   const vessel = findVessel(kit, piece);
   const room = vessel ? vessel.count * vessel.holds : Infinity;
-  const lots = listLots(line.ahead.shells, Math.min(loading.perTray, room));
+  const lots = listLots(line.counts.ahead.shells, Math.min(loading.perTray, room));
   const entry = findShellEntry(piece.way);
   const way = [
     ...piece.way.slice(0, entry < 0 ? findFrozenEntry(piece.way) : entry),
@@ -168,8 +180,8 @@ function toStore(way: Way): Way {
  * @param areChilled - They lie covered in the cold until it is their turn; else the dough may wait only so long.
  */
 function findBlanks({ line, dough }: PieceWork, from: number, to: number, areChilled: boolean): TaskWait[] {
-  const cutFrom = Math.max(from - line.blanksTaken, 0);
-  const cutTo = to - line.blanksTaken;
+  const cutFrom = Math.max(from - line.counts.blanksTaken, 0);
+  const cutTo = to - line.counts.blanksTaken;
   return cutTo <= cutFrom
     ? []
     : findRolls(line, cutFrom, cutTo).map((rollTask) =>
@@ -181,7 +193,7 @@ const findDecorations = ({ cut }: PiecePlan): TaskWait[] =>
   cut.plan.sheets.flatMap(({ isDecoration }, sheet) => (isDecoration ? [wait(rollId(cut, sheet))] : []));
 
 /** When each piece is promised, in the order of baking: the earliest promise first, spares with the last. */
-function spreadDues({ orders, made }: PiecePlan): number[] {
+function spreadDues({ orders, counts: { made } }: PiecePlan): number[] {
   const dues = sortByPromise(orders).flatMap(({ count, dueMin }) =>
     Array.from({ length: count }, () => dueMin),
   );

@@ -62,7 +62,7 @@ export function workLot(lot: Lot): LotTask[] {
   const kinds = stretches.map((stretch, i) =>
     i === stretches.length - 1 ? lot.end.kind : findKind(stretch),
   );
-  const takings = assignTakings(lot.way, lot.work.line.parts, lot.work.line.piece.extras);
+  const takings = assignTakings(lot.way, lot.work.line.shaped.parts, lot.work.line.piece.extras);
   const decorated = findDecorated(stretches);
   const lastHeat = stretches.findLastIndex(({ kind }) => kind === "heat");
   const done: LotTask[] = [];
@@ -194,7 +194,7 @@ function listSides(
     const task = handTask(
       "warm",
       `warm:${lot.key}${i > 0 ? `:${i + 1}` : ""}`,
-      (line.works.stepS[step.id] ?? 0) / 60,
+      (line.shaped.works.stepS[step.id] ?? 0) / 60,
       lot.afterFilling(fills),
       {
         ...facts,
@@ -237,7 +237,7 @@ function handLot(
   const [first] = stretch.steps;
   if (!first) throw new RangeError("handLot: a stretch of no step");
   const seconds = stretch.steps.reduce((sum, step) => {
-    const each = line.works.stepS[step.id] ?? 0;
+    const each = line.shaped.works.stepS[step.id] ?? 0;
     return sum + (factsOf(step.kind).per === "load" ? each : each * countFor(lot, step));
   }, 0);
   const minutes = isLast && lot.end.minutes !== null ? lot.end.minutes : seconds / 60;
@@ -270,7 +270,7 @@ function findVerb({ work: { line } }: Lot, { steps }: Stretch, kind: TaskKind): 
     case "glaze":
       return "Glaze";
     case "seal":
-      return shapes ? (line.seal ? "Close" : "Put together") : nameSteps(steps);
+      return shapes ? (line.shaped.seal ? "Close" : "Put together") : nameSteps(steps);
     default:
       return nameSteps(steps);
   }
@@ -311,7 +311,7 @@ function heatLot(
     if (isHeat(step))
       stages.push({ stepId: step.id, ovenC: step.heatC ?? 0, minutes: step.minutes, acts: [] });
     else if (last) {
-      const each = line.works.stepS[step.id] ?? 0;
+      const each = line.shaped.works.stepS[step.id] ?? 0;
       // A coat is brushed on piece by piece; the rest is done to the tray.
       const seconds = step.kind === "coat" ? each * pieces : each;
       stages[stages.length - 1] = { ...last, acts: [...last.acts, { stepId: step.id, seconds }] };

@@ -79,7 +79,7 @@ test("a puck's slice is one figure, wherever it is said", () => {
   const line = planDay(monday).lines.find(({ piece }) => piece.id === "lemon-puck")!;
   const portion = line.cut.plan.portioning!.portions[0]!;
   expect(portion.logMm).toBe(48);
-  const step = line.formed.steps.find(({ text }) => text.startsWith("cut from the log"))!;
+  const step = line.shaped.formed.steps.find(({ text }) => text.startsWith("cut from the log"))!;
   expect(step.figure).toBe(`${portion.sliceMm.toFixed(1)} mm`);
 });
 
@@ -109,6 +109,6 @@ test("variants side by side: a larger, plumper one holds more for its crust and 
   expect(plump!.costMinor).toBeGreaterThan(plain!.costMinor);
   expect(plump!.leakShare).toBeGreaterThan(plain!.leakShare!);
   // Made alone: dough for one is its blank and its part of trim and loss.
-  expect(plain!.doughG).toBeGreaterThan(plain!.line!.blankG);
+  expect(plain!.doughG).toBeGreaterThan(plain!.line!.shaped.masses.blankG);
   expect(wide).toMatchObject({ line: null, fault: expect.stringContaining("margin") });
 });
