@@ -3,8 +3,9 @@ import nextJest from "next/jest.js";
 /** @type {import("jest").Config} */
 const config = {
   testEnvironment: "<rootDir>/plainEnvironment.mjs",
-  // Nothing else runs beside the tests: one core is not left idle.
+  // No core is left idle, at the end neither.
   maxWorkers: "100%",
+  testSequencer: "<rootDir>/longFirst.mjs",
   testMatch: ["<rootDir>/src/**/*.test.{ts,tsx}"],
   // Generous: a busy machine is slow, not wrong.
   testTimeout: 60_000,

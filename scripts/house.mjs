@@ -90,18 +90,28 @@ export function startApplication(dataFile, port, more = {}) {
 }
 
 export const CHROMIUM = "/usr/bin/chromium";
+/** The same without a window: the tests' journeys take a quarter less. */
+const WINDOWLESS = "/usr/bin/chromium-headless-shell";
 
-/** Makes sure that Chromium is there for the tests, through apt where that is allowed. */
+const isThere = (file) => existsSync(file) && statSync(file).isFile();
+
+/** Makes sure that Chromium is there for the tests, the windowless one where apt may fetch it. */
 export function installChromium() {
-  if (existsSync(CHROMIUM) && statSync(CHROMIUM).isFile()) return;
+  if (isThere(WINDOWLESS)) return;
   const isRoot = process.getuid?.() === 0;
   const hasApt = spawnSync("apt-get", ["--version"]).status === 0;
-  if (!isRoot || !hasApt) {
-    console.error(
-      `The end-to-end tests need Chromium at ${CHROMIUM}. Install it (Debian: apt-get install chromium) and run again.`,
-    );
-    process.exit(1);
+  if (isRoot && hasApt) {
+    // Without a network it is given up soon: the other one will do.
+    const apt = ["-qq", "-o", "Acquire::Retries=0", "-o", "Acquire::http::Timeout=10"];
+    spawnSync("apt-get", [...apt, "update"], { stdio: "inherit" });
+    const wanted = ["chromium-headless-shell", ...(isThere(CHROMIUM) ? [] : ["chromium"])];
+    spawnSync("apt-get", [...apt, "install", "-y", "--no-install-recommends", ...wanted], {
+      stdio: "inherit",
+    });
   }
-  run("apt-get", ["update", "-qq"]);
-  run("apt-get", ["install", "-y", "-qq", "--no-install-recommends", "chromium"]);
+  if (isThere(CHROMIUM)) return;
+  console.error(
+    `The end-to-end tests need Chromium at ${CHROMIUM}. Install it (Debian: apt-get install chromium) and run again.`,
+  );
+  process.exit(1);
 }

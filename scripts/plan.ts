@@ -19,7 +19,11 @@ const plan = planDay(valid.value);
 const ms = Math.round(performance.now() - startedAt);
 const { lines, cuts, doughs, fillings, tasks, problems } = plan;
 console.log(`${valid.value.day.name}, ${valid.value.day.date}: planned in ${ms} ms`);
-for (const { piece, counts: { made }, shaped: { portion } } of lines)
+for (const {
+  piece,
+  counts: { made },
+  shaped: { portion },
+} of lines)
   console.log(`  ${made} × ${piece.name}, ${formatMass(portion.massG)} of filling each`);
 for (const { dough, thicknessMm, plan: cut } of cuts)
   console.log(`  ${dough.name} at ${thicknessMm} mm: ${cut.sheets.length} sheets, ${formatMass(cut.doughG)}`);

@@ -2,7 +2,7 @@
 import { spawn, spawnSync } from "node:child_process";
 import { mkdirSync, rmSync } from "node:fs";
 import { chromium } from "@playwright/test";
-import { buildApplication, run } from "./house.mjs";
+import { buildApplication, CHROMIUM, run } from "./house.mjs";
 
 const PORT = 3413;
 const DATA = "data/shots.db";
@@ -45,7 +45,7 @@ let server = start("2026-11-27T18:00:00");
 try {
   waitForServer();
   const browser = await chromium.launch({
-    executablePath: "/usr/bin/chromium",
+    executablePath: CHROMIUM,
     args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update"],
   });
   for (const view of views) await shoot(browser, view);

@@ -19,6 +19,8 @@ test("a piece takes every form in turn, is drawn in each, and one undo brings th
   const undo = page.getByRole("button", { name: "Undo" });
   while (await undo.isEnabled()) await undo.click();
   await expect(form).toHaveValue("pressed");
+  // What comes after finds it as it was.
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
 });
 
 test("a fruit too large for its square is refused with the square that closes, and nothing is lost", async ({

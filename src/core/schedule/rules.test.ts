@@ -59,15 +59,22 @@ const days: fc.Arbitrary<ScheduleProblem> = fc
     return { tasks, resources, holds: [], openMin: 240 };
   });
 
-test("on three thousand small legal days nothing is broken without being said, in full, in search and in rigid chains", () => {
+test("on three thousand small legal days a rigid chain breaks nothing without saying it", () => {
   fc.assert(
     fc.property(days, (problem) => {
-      const constructed = constructSchedule(problem);
-      expect(checkSchedule(problem, constructed)).toEqual([]);
       const rigid = describeSchedule(problem, layRigid(problem, FREE_ORDER).placing);
       expect(checkSchedule(problem, rigid)).toEqual([]);
     }),
     { numRuns: 3000, seed: 4 },
+  );
+});
+
+test("nor does the day that is constructed", () => {
+  fc.assert(
+    fc.property(days, (problem) => {
+      expect(checkSchedule(problem, constructSchedule(problem))).toEqual([]);
+    }),
+    { numRuns: 600, seed: 4 },
   );
 });
 

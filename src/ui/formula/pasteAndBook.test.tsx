@@ -91,10 +91,14 @@ const type = async (user: ReturnType<typeof renderOnBench>["user"], label: strin
   await user.clear(field);
   await user.type(field, `${text}{Enter}`);
 };
+/** Among the book's two hundred every label is looked for two hundred times. */
+const find = (text: string) =>
+  fireEvent.change(screen.getByLabelText(/^Find among/), { target: { value: text } });
 
 test("an ingredient is found by any of its names, corrected as the baker's own, and put back to the book's", async () => {
   const { user, store } = renderOnBench(<IngredientsPage />);
   const own = () => store.getState().book.ingredients.find(({ id }) => id === "plain-flour");
+  find("plain flour");
   expect(screen.queryByRole("button", { name: "Back to the book's figures" })).toBeNull();
   await type(user, "One piece, g", "-3");
   expect(own()).toBeUndefined();
@@ -104,17 +108,18 @@ test("an ingredient is found by any of its names, corrected as the baker's own, 
   expect(own()!.allergens).toEqual(expect.arrayContaining(["gluten", "sesame"]));
   await user.click(screen.getByRole("button", { name: "Back to the book's figures" }));
   expect(own()).toBeUndefined();
-  await user.type(screen.getByLabelText(/^Find among/), "butter");
+  find("butter");
   await waitFor(() => expect(screen.queryByRole("button", { name: /^Plain flour/ })).toBeNull());
   expect(ingredient(/^(?:Unsalted )?[Bb]utter/)).toBeTruthy();
 });
 
 test("what the book does not know is added by its name; its shares are never more than all of it", async () => {
   const { user, store } = renderOnBench(<IngredientsPage />);
-  await user.type(screen.getByLabelText(/^Find among/), "moonberries");
+  find("moonberries");
   expect(screen.getByText("Nothing by that name: add it.")).toBeTruthy();
   await user.click(screen.getByRole("button", { name: /^Add .moonberries/ }));
   const own = () => store.getState().book.ingredients.find(({ name }) => name === "moonberries")!;
+  find("moonberries");
   await type(user, "Water", "80");
   await type(user, "Sugar", "30");
   expect([own().waterShare, own().sugarShare]).toEqual([0.8, 0]);
