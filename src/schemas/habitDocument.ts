@@ -1,5 +1,13 @@
 import Joi from "joi";
-import { findImplausible, habitKinds, readHabitId, toShareLog, type HabitId } from "@/core/habits";
+import {
+  findImplausible,
+  habitKinds,
+  noHabit,
+  readHabitId,
+  sayHabitFailure,
+  toShareLog,
+  type HabitId,
+} from "@/core/habits";
 import { fail, ok, type Result } from "@/core/result";
 import { MAX_RECORDS, MAX_WORD_CHARACTERS } from "./limits";
 import { calendarDate, MAX_ID_CHARACTERS } from "./recordParts";
@@ -40,13 +48,12 @@ function readLogRow(value: unknown): Result<TakenRow, string> {
   if (!valid.ok) return fail(valid.failure[0]?.message ?? "This is no row of a log.");
   const { habit, date, planned, real, offC } = valid.value;
   const read = readHabitId(habit);
-  if (!read)
-    return fail(`“${habit.slice(0, 40)}” is no habit: use a kind and whose it is, like hands:fill:spoon.`);
+  if (!read) return fail(sayHabitFailure(noHabit(habit)));
   const id = habit as HabitId;
   if (habitKinds[read.kind].scale === "degrees") {
     if (offC === null) return fail("Say by how many degrees it was off: offC.");
     const fault = findImplausible(id, offC);
-    return fault ? fail(fault) : ok({ habit: id, date, value: offC });
+    return fault ? fail(sayHabitFailure(fault)) : ok({ habit: id, date, value: offC });
   }
   if (planned === null || real === null) return fail("Say what was planned and what was: planned, real.");
   if (planned <= 0) return fail(`${planned} planned: a share needs more than nothing.`);
@@ -55,7 +62,7 @@ function readLogRow(value: unknown): Result<TakenRow, string> {
     return fail(`${real} cannot be: give what it really was, above ${isCounted ? "or " : ""}nothing.`);
   const log = isCounted ? toShareLog(real, planned) : Math.log(real / planned);
   const fault = findImplausible(id, log);
-  return fault ? fail(fault) : ok({ habit: id, date, value: log });
+  return fault ? fail(sayHabitFailure(fault)) : ok({ habit: id, date, value: log });
 }
 
 /** A log read row by row: what was taken, and what was not and why. Rows are told from 1. */
@@ -127,12 +134,12 @@ export function validateSetting(value: unknown): Result<HabitSetting, Fault[]> {
   if (!valid.ok) return valid;
   const { habit, to } = valid.value;
   const read = readHabitId(habit);
-  if (!read) return fail([{ path: "habit", message: findImplausible(habit, 0) ?? "No such habit." }]);
+  if (!read) return fail([{ path: "habit", message: sayHabitFailure(noHabit(habit)) }]);
   if (typeof to === "string") return valid;
   const isShare = habitKinds[read.kind].scale === "share";
   if (isShare && to <= 0)
     return fail([{ path: "to", message: "A share is above nothing: 1 is as planned." }]);
   const own = isShare ? Math.log(to) : to;
   const fault = findImplausible(habit, own);
-  return fault ? fail([{ path: "to", message: fault }]) : ok({ habit, to: own });
+  return fault ? fail([{ path: "to", message: sayHabitFailure(fault) }]) : ok({ habit, to: own });
 }

@@ -197,10 +197,12 @@ export function completeForm(
 
 /** A blank is cut to this, rounded up: what a cutter or a hand can hold to, mm. */
 const CUT_STEP_MM = 0.5;
+/** The next size that can be cut, mm. */
 export const roundUpCut = (mm: number) => Math.ceil(mm / CUT_STEP_MM - 1e-6) * CUT_STEP_MM;
 
 /** Forms whose hollow is filled to a level of its depth: what holds it does not bulge with the filling. */
 const filledLevel: readonly FormKind[] = ["case", "lined", "puck", "wrapped"];
+/** Whether its plumpness is how full its hollow stands, and not how far it bulges. */
 export const isFilledLevel = (kind: FormKind): boolean => filledLevel.includes(kind);
 
 /** A form in words. */

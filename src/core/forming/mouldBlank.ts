@@ -150,6 +150,7 @@ export function listCutterFits<C extends { readonly outline: Outline }>(
     .sort((a, b) => Math.abs(a.fit.diameterMm - wantedMm) - Math.abs(b.fit.diameterMm - wantedMm));
 }
 
+/** Area of a round or an oval by its one or two widths, mm²; exact. */
 export function ellipseMm2(acrossMm: readonly number[]): number {
   const [a = 0, b = a] = acrossMm;
   return (Math.PI / 4) * a * b;

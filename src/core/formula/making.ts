@@ -80,6 +80,7 @@ const makingFacts = {
 
 export type MakingKind = keyof typeof makingFacts;
 export const makingKinds = Object.keys(makingFacts) as MakingKind[];
+/** What the craft knows of a step of making. */
 export const factsOfMaking = (kind: MakingKind): MakingFacts => makingFacts[kind];
 
 /** One step of making a filling. */

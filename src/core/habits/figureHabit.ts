@@ -1,6 +1,9 @@
 import { requireThat } from "../require";
 import { findStudentReach } from "./studentT";
 
+/** How a figure is told: as a share of what was planned, kept as its logarithm; or in degrees off a setting. */
+export type FigureScale = "share" | "degrees";
+
 /** What is known of a figure, on a scale on which its strays are even: logs of ratios, degrees. */
 export interface FigurePrior {
   readonly mean: number;

@@ -1,7 +1,6 @@
-import type { FigurePrior } from "./figureHabit";
-
-/** How a figure is told: as a share of what was planned, kept as its logarithm; or in degrees off a setting. */
-export type FigureScale = "share" | "degrees";
+import { because } from "../result";
+import type { FigurePrior, FigureScale } from "./figureHabit";
+import { noHabit, type HabitFailure } from "./habitFailure";
 
 interface HabitKind {
   readonly what: string;
@@ -168,6 +167,7 @@ export type HabitKindId = keyof typeof habitKinds;
 /** Which habit, of whom: `hands:fill:spoon`, `oven:two-deck`. */
 export type HabitId = `${HabitKindId}:${string}`;
 
+/** The id of a habit: its kind and whose it is, as `oven:two-deck`. */
 export const toHabitId = (kind: HabitKindId, key: string): HabitId => `${kind}:${key}`;
 
 /** The two parts of an id; null if it is none. */
@@ -191,17 +191,14 @@ export const toTold = (scale: FigureScale, value: number): number =>
   scale === "share" ? Math.exp(value) : value;
 
 /** Why a figure cannot be; null if it can. @param value - On the habit's own scale. */
-export function findImplausible(id: HabitId, value: number): string | null {
+export function findImplausible(id: HabitId, value: number): HabitFailure | null {
   const read = readHabitId(id);
-  if (!read)
-    return `“${String(id).slice(0, 60)}” is no habit: use a kind and whose it is, like hands:fill:spoon.`;
+  if (!read) return noHabit(id);
   const { what, scale, least, most } = habitKinds[read.kind];
   const told = toTold(scale, value);
   // A share of counts is told with half a piece more of both.
   if (Number.isFinite(value) && told >= least && told <= most + HALF_PIECE_SHARE) return null;
-  const [tell, unit] = scale === "share" ? [100, " %"] : [1, " °C"];
-  const rounded = (figure: number) => `${Math.round(figure * tell)}${unit}`;
-  return `${rounded(told)} ${what} cannot be: it lies outside ${rounded(least)} to ${rounded(most)}.`;
+  return because("habitOutside", { what, scale, told, least, most });
 }
 
 /** What that half piece adds to a share of one in a few, at most. */

@@ -30,6 +30,7 @@ export {
 } from "./paceHabit";
 export { gatherHolds, knowByCraft, knowHabit, NO_PAST, takeOutLeaks, type PastLog } from "./pastLog";
 export {
+  type FigureScale,
   learnDay,
   learnDays,
   learnLog,
@@ -40,6 +41,7 @@ export {
   type FigurePrior,
   type KnownFigure,
 } from "./figureHabit";
+export { noHabit, sayHabitFailure, type HabitFailure } from "./habitFailure";
 export { toStrayLog } from "./strayLog";
 export { countHeld, findWidening, type KeptForecast } from "./widening";
 export {
@@ -49,7 +51,6 @@ export {
   toHabitId,
   toShareLog,
   toTold,
-  type FigureScale,
   type HabitId,
   type HabitKindId,
 } from "./habitKinds";

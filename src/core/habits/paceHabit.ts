@@ -36,6 +36,7 @@ export interface PaceHabit {
   readonly spreadFactor: number;
 }
 
+/** Whose pace it is: what hands do and in which style, as `fill:spoon`. */
 export const toPaceKey = (kind: TimedKind, style: string): string => `${kind}:${style}`;
 
 /** What hands do, by the first part of a habit's key. */

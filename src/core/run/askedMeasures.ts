@@ -11,6 +11,7 @@ export interface AskedMeasure {
 
 /** A deck as the part of a reading, and back; null where a reading is of no deck. */
 export const toDeckPart = (deck: number): string => `deck ${deck}`;
+/** The deck that a part of a reading names, from 1; null where it names none. */
 export function readDeckPart(part: string | null | undefined): number | null {
   const deck = Number(/^deck (\d+)$/.exec(part ?? "")?.[1] ?? NaN);
   return Number.isInteger(deck) ? deck : null;

@@ -30,6 +30,7 @@ const sumHeatKwh = ({ tasks, ovens }: DayPlan, { piece, loading }: PiecePlan): n
     return sum + oven.powerKw * HELD_SHARE * share * ((placed.endMin - placed.startMin) / MIN_PER_H);
   }, 0);
 
+/** What a day will cost, as its plan stands: by piece, in the smallest coin, minutes of hands and kWh. */
 export function freezeCosts(plan: DayPlan): RunCosts {
   const { lines, doughs, fillings, analyses, cuts, tasks } = plan;
   const batches = [...doughs, ...fillings];

@@ -32,6 +32,7 @@ export interface Looks {
 /** Where no sign says it: a little longer, and look again. */
 const USUAL_MORE = { minutes: 2, atMost: 3 };
 
+/** The steps within a job in their order, each with what to look for and its minute from the job's start. */
 export function listJobSteps(task: Task, plan: DayPlan, book: DayBook): JobStep[] {
   const line = plan.lines.find(({ piece }) => piece.id === task.pieceId);
   const filling = book.formulas.find(({ id }) => id === task.formulaId);
@@ -46,6 +47,7 @@ export function listJobSteps(task: Task, plan: DayPlan, book: DayBook): JobStep[
   });
 }
 
+/** What to look for before a job is called done, and how much longer it is given if it is not. */
 export function tellLooks(
   { kind, steps: taken }: Task,
   {

@@ -49,6 +49,7 @@ function findLotKey({ id, pieceId }: Pick<Task, "id" | "pieceId">): string | nul
 
 const escape = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
 
+/** A line's lots, blanks and promises as the morning's plan has them. */
 export function freezeLots(line: PiecePlan, plan: DayPlan): PieceLots {
   const {
     piece,

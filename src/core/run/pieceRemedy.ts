@@ -17,6 +17,7 @@ export interface PieceNow {
   readonly bakeMin: number;
 }
 
+/** The figures of a piece that a remedy may change, as they stand. */
 export function readPieceNow({ marginMm, plumpness, vents, wash, way }: Piece): PieceNow {
   const heats = way.filter(isHeat);
   return {
@@ -58,6 +59,7 @@ export interface ToldChange {
 
 const share = (value: number): string => `${formatNumber(value * 100)} %`;
 
+/** A change in words beside what was, and whether it can be done to this day's pieces still. */
 export function tellChange(change: RemedyChange, now: PieceNow): ToldChange {
   const told = (what: string, to: string, from: string) => ({
     text: `${what} ${to}, not ${from}`,

@@ -25,6 +25,7 @@ export interface StaleItem {
   readonly label: string;
 }
 
+/** What the day takes from the larder and what it is to put back, as the morning's plan has it. */
 export function freezeLarder(plan: DayPlan, book: DayBook): RunLarder {
   const known = new Set(book.larder.map(({ id }) => id));
   const planned = (nothing: Leftover): Leftover =>

@@ -43,6 +43,7 @@ export interface DaySummary {
   readonly unpriced: readonly string[];
 }
 
+/** A day that was run in the figures of the book of days: pieces, minutes, masses, losses and cost. */
 export function summariseRun(sheet: RunSheet, events: readonly RunEvent[]): DaySummary {
   const state = foldRun(events);
   const { sales, left, isClosed } = readClosing(sheet, state);

@@ -187,6 +187,7 @@ function findLightMin({ heater }: ScheduleProblem["resources"][number], { startM
   return startMin - computeChangeoverMin(heater, heater.restC, heat?.startC ?? heater.restC);
 }
 
+/** When each heater that is used is lit for its first load, minutes after midnight, and to what. */
 export function findHeaterStarts(problem: ScheduleProblem, placing: Placing): HeaterStart[] {
   return listHeaterLoads(figuresOf(problem), placing).flatMap(({ resource, loads }) => {
     const [first] = loads;

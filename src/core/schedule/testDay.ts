@@ -13,6 +13,7 @@ export const oven: ScheduleResource = {
 export const hands: ScheduleResource = { ...plain, id: "hands", heater: null, isHands: true };
 
 const free = { releaseMin: null, weight: 1, pinnedMin: null } as const;
+/** A task of hands alone, all of its minutes. */
 export const work = (
   id: string,
   durationMin: number,
@@ -31,6 +32,7 @@ export const work = (
     },
   ],
 });
+/** A task of the oven with hands at its start. */
 export const bake = (
   id: string,
   durationMin: number,
@@ -55,6 +57,7 @@ export const bake = (
     },
   ],
 });
+/** After another task, between so many minutes. */
 export const wait = (taskId: string, minWaitMin = 0, maxWaitMin: number | null = null) => ({
   taskId,
   minWaitMin,

@@ -21,6 +21,7 @@ export const glues: readonly Glue[] = [
 /** Drawing a wet brush along the seam. */
 const BRUSH_SECONDS_PER_M = 10;
 
+/** Glue of a seam: which, g and seconds of brushing; both grow with its length in mm. @throws On an unknown id. */
 export function gluePerPiece(id: GlueId, seamMm: number): { glue: Glue; massG: number; seconds: number } {
   const glue = glues.find((each) => each.id === id);
   if (!glue) throw new RangeError(`gluePerPiece: no glue has the id ${id}`);

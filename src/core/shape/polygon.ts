@@ -29,6 +29,7 @@ export function boundsOfPolygon(polygon: Polygon) {
   return { leftMm, topMm, rightMm, bottomMm };
 }
 
+/** The upright box round a polygon, mm. */
 export function boxOfPolygon(polygon: Polygon): BoxMm {
   const { leftMm, topMm, rightMm, bottomMm } = boundsOfPolygon(polygon);
   return { widthMm: rightMm - leftMm, heightMm: bottomMm - topMm };

@@ -21,6 +21,7 @@ function nextId(way: Way): string {
   return `s${number}`;
 }
 
+/** The way with figures of one step replaced; an unknown id changes nothing. */
 export const setStep = (way: Way, id: string, figures: Partial<Omit<WayStep, "id">>): Way =>
   way.map((step) => (step.id === id ? { ...step, ...figures } : step));
 
@@ -34,6 +35,7 @@ const mergeHeats = (way: Way): Way =>
       : [...steps, step];
   }, []);
 
+/** The way without a step; heats that nothing stands between any more become one. */
 export const removeStep = (way: Way, id: string): Way => {
   const step = way.find((each) => each.id === id);
   const rest = way.filter((each) => each.id !== id);

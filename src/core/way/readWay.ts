@@ -16,8 +16,10 @@ export interface UnmouldWindow {
   readonly untilMin: number | null;
 }
 
+/** Whether a step is a heat: a bake, an empty bake or a frying. */
 export const isHeat = ({ kind }: WayStep): boolean => factsOf(kind).pass === "heat";
 
+/** Whether any step is of one of these kinds. */
 export const hasStep = (way: Way, ...kinds: readonly StepKind[]): boolean =>
   way.some(({ kind }) => kinds.includes(kind));
 
@@ -25,6 +27,7 @@ export const hasStep = (way: Way, ...kinds: readonly StepKind[]): boolean =>
 export const listHeats = (way: Way): Heat[] =>
   way.filter(isHeat).map(({ heatC, minutes }) => ({ ovenC: heatC ?? 0, minutes }));
 
+/** In oil if anything is fried, else in an oven. */
 export const findHeatWay = (way: Way): HeatWay => (hasStep(way, "fry") ? "oil" : "oven");
 
 const firstHeatOf = (way: Way): number => {

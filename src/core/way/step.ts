@@ -216,6 +216,7 @@ const stepFacts = {
 
 export type StepKind = keyof typeof stepFacts;
 export const stepKinds = Object.keys(stepFacts) as StepKind[];
+/** What the craft knows of a kind of step. */
 export const factsOf = (kind: StepKind): StepFacts => stepFacts[kind];
 
 /** Something whole that a step puts in or on. */

@@ -1,7 +1,7 @@
 "use client";
 
 import type { CutRecord, DayCut } from "@/core/plan";
-import { findImplausible, toHabitId, toShareLog } from "@/core/habits";
+import { findImplausible, sayHabitFailure, toHabitId, toShareLog } from "@/core/habits";
 import { formatCount, formatNumber, parseNumber } from "@/core/units";
 import { sayParseFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
@@ -38,10 +38,10 @@ export function CutLog({ cut }: { readonly cut: DayCut }) {
     const parsed = parseNumber(text);
     if (!parsed.ok) return sayParseFailure(parsed.failure);
     if (!Number.isInteger(parsed.value)) return "Use a whole number.";
-    return (
-      describeLimitFault(parsed.value, cutRecordLimits.got) ??
-      findImplausible(toHabitId("blanks", cut.dough.id), toShareLog(parsed.value, planned))
-    );
+    const beyond = describeLimitFault(parsed.value, cutRecordLimits.got);
+    if (beyond) return beyond;
+    const slip = findImplausible(toHabitId("blanks", cut.dough.id), toShareLog(parsed.value, planned));
+    return slip && sayHabitFailure(slip);
   };
   const label = `Really cut, of ${planned} planned`;
   return (

@@ -43,8 +43,8 @@ export function DaysPage({ days, today }: Props) {
   );
   const compared = chosen.flatMap((date) => days.find((day) => day.date === date) ?? []);
   const turn = (date: string) =>
-    setChosen(
-      chosen.includes(date) ? chosen.filter((each) => each !== date) : [...chosen, date].slice(-COMPARED),
+    setChosen((now) =>
+      now.includes(date) ? now.filter((each) => each !== date) : [...now, date].slice(-COMPARED),
     );
   return (
     <main className="board min-h-dvh p-4 sm:p-7">

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { fireEvent, render, screen, within } from "@testing-library/react";
+import { act, fireEvent, render, screen, within } from "@testing-library/react";
 import type { DaySummary, PieceSummary } from "@/core/run";
 import { DaysPage } from "./DaysPage";
 import { findDays } from "./findDays";
@@ -66,4 +66,14 @@ test("two days stand side by side, the earlier first; the calendar leads to each
 test("a book without days says how one begins", () => {
   render(<DaysPage days={[]} today="2026-11-24" />);
   expect(screen.getByText(/No day was run yet/)).toBeTruthy();
+});
+
+test("two days pressed at once are both compared", () => {
+  render(<DaysPage days={days} today="2026-11-24" />);
+  const press = (day: string) => screen.getByRole("button", { name: `Compare ${day}` }).click();
+  act(() => {
+    press("Sat 21 November 2026");
+    press("Sat 14 November 2026");
+  });
+  expect(screen.getByRole("table", { name: "Two days side by side" })).toBeTruthy();
 });

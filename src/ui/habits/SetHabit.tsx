@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { findImplausible } from "@/core/habits";
+import { findImplausible, sayHabitFailure } from "@/core/habits";
 import { parseNumber } from "@/core/units";
 import { sayParseFailure } from "@/core/words";
 import type { ToldHabit } from "./toldHabit";
@@ -49,7 +49,7 @@ export function SetHabit({ habit: { habit, scale, word }, onSet }: Props) {
           if (!parsed.ok) return setFault(sayParseFailure(parsed.failure));
           const told = scale === "share" ? parsed.value / 100 : parsed.value;
           const cannotBe = findImplausible(habit, scale === "share" ? Math.log(Math.max(told, 0)) : told);
-          if (cannotBe) return setFault(cannotBe);
+          if (cannotBe) return setFault(sayHabitFailure(cannotBe));
           void put(told);
         }}
       >

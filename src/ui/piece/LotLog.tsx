@@ -1,7 +1,7 @@
 "use client";
 
 import type { LotRecord, PiecePlan } from "@/core/plan";
-import { findImplausible, toHabitId, toPaceKey } from "@/core/habits";
+import { findImplausible, sayHabitFailure, toHabitId, toPaceKey, type HabitFailure } from "@/core/habits";
 import { formatCount, formatNumber, parseNumber } from "@/core/units";
 import { sayParseFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
@@ -106,5 +106,7 @@ function checkWith(limit: Limit, text: string, isWhole: boolean): string | null 
 }
 
 /** A figure that cannot be is asked about where it is typed. */
-const findSlip = (value: number | null, find: (value: number) => string | null): string | null =>
-  value === null || value <= 0 ? null : find(value);
+const findSlip = (value: number | null, find: (value: number) => HabitFailure | null): string | null => {
+  const failure = value === null || value <= 0 ? null : find(value);
+  return failure && sayHabitFailure(failure);
+};

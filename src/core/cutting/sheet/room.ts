@@ -9,6 +9,7 @@ export interface Room extends BoxMm {
   readonly beyond: (xMm: number, yMm: number, radiusMm: number, out: Float64Array) => void;
 }
 
+/** A whole sheet as room for cuts, mm. */
 export const rectangularRoom = ({ widthMm, heightMm }: BoxMm): Room => ({
   widthMm,
   heightMm,

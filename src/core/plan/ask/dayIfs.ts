@@ -167,6 +167,7 @@ function listMends(book: DayBook, { schedule, lines }: DayPlan): Question[] {
   ];
 }
 
+/** What two days are compared by: minutes after midnight, and the longest lateness. */
 export function readFigures({ schedule, tally }: DayPlan): DayNow {
   return {
     startMin: tally.startMin,

@@ -68,4 +68,5 @@ export const listLights = ({ schedule, machines }: Pick<DayPlan, "schedule" | "m
 
 /** Resource ids of ovens and fryers in the schedule. */
 export const toOvenId = ({ id }: { readonly id: string }): string => `oven:${id}`;
+/** Of a fryer likewise. */
 export const toFryerId = ({ id }: { readonly id: string }): string => `fryer:${id}`;

@@ -9,6 +9,7 @@ const BLANKS_DRY_DAYS = 1;
 /** What no formula speaks for any more keeps no longer than this, days. */
 const UNKNOWN_KEEPS_DAYS = 1;
 
+/** Days that cut blanks keep, at least one: less than their dough, as their edges dry. */
 export const blanksKeepDays = (dough: { readonly keepsDays: number } | undefined): number =>
   Math.max((dough?.keepsDays ?? UNKNOWN_KEEPS_DAYS) - BLANKS_DRY_DAYS, 1);
 

@@ -15,6 +15,7 @@ export function findFormulas(
   };
 }
 
+/** A filling by its id; null where the book has none, or a dough, of that id. */
 export function findFilling(fillingId: string, formulas: readonly Formula[]): Filling | null {
   return (
     formulas.find((formula): formula is Filling => formula.kind === "filling" && formula.id === fillingId) ??

@@ -15,6 +15,7 @@ export interface ShapeContext {
 
 const remember = createRecordMemory<PastLog, HoldHabit>();
 
+/** As much of a day's book as a piece is shaped by. */
 export const toShapeContext = ({ formulas, kitchen, lotRecords, past }: DayBook): ShapeContext => ({
   formulas,
   kitchen,

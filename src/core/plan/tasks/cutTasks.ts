@@ -80,6 +80,7 @@ export function findRolls({ piece, cut, blanks }: PiecePlan, from: number, to: n
   return [...new Set(ids)];
 }
 
+/** Id of the task that rolls a sheet of a cut; `sheet` counts from 0. */
 export const rollId = (cut: DayCut, sheet: number) => `roll:${cut.id}:${sheet + 1}`;
 const lotId = (cut: DayCut, demandId: string, lot: number) => `roll:${cut.id}:${demandId}:${lot + 1}`;
 

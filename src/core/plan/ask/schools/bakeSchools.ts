@@ -11,6 +11,7 @@ const LOW_C = 35;
 /** Least minutes of a heat. */
 const LEAST_HEAT_MIN = 3;
 
+/** One steady heat, hot and then lower, or a shell baked empty and filled after: each from the heat and minutes that stand. */
 export function bakeSchool({ piece }: SchoolFacts): School {
   const heats = listHeats(piece.way);
   const minutes = heats.reduce((sum, heat) => sum + heat.minutes, 0);
@@ -98,6 +99,7 @@ const washes = [
   { id: "none-1", title: "None", kind: "none", coats: 1, why: "For what is dusted or glazed afterwards." },
 ] as const;
 
+/** What the top is brushed with before it bakes. */
 export function washSchool({ piece }: SchoolFacts): School {
   return {
     id: "wash",
@@ -118,6 +120,7 @@ export function washSchool({ piece }: SchoolFacts): School {
 const ofWash = (piece: Piece, wash: Piece["wash"]) =>
   ofPiece({ wash, way: settleWay(piece.way, { ...piece, wash }) });
 
+/** Whether sugar is baked on, strewn on afterwards, or left out. */
 export function sugarSchool({ piece }: SchoolFacts): School {
   const options = [
     { id: "before", title: "Before baking", why: "It sticks to the wash and crackles." },
@@ -144,6 +147,7 @@ const tinWhy: Readonly<Record<Tin, string>> = {
   papered: "Parchment: nothing sticks, leaks included.",
 };
 
+/** What pieces stand on in the oven. */
 export function tinSchool({ piece }: SchoolFacts): School {
   return {
     id: "tin",

@@ -9,6 +9,7 @@ const glueWhy = {
   white: "The strongest hold, for wet fillings, and clear once baked; egg joins the allergens.",
 } as const;
 
+/** What the seam is brushed with. */
 export function glueSchool({ piece }: SchoolFacts): School {
   return {
     id: "glue",
@@ -49,6 +50,7 @@ const LEVELS = [
   { id: "rim", title: "To the rim", level: 1, why: "Levelled cream seals itself to the shell." },
 ] as const;
 
+/** Lean or plump, as advised for its filling; of what is filled level, how much of its depth. None for a large fold. */
 export function fillSchool({ piece, formed, advice }: SchoolFacts): School[] {
   if (piece.form.kind === "largeFold") return [];
   const isLevel = isFilledLevel(piece.form.kind);
@@ -86,6 +88,7 @@ export function fillSchool({ piece, formed, advice }: SchoolFacts): School[] {
   ];
 }
 
+/** A top cut larger by what it climbs over, or by the base's own cutter; none where no lid is. */
 export function topSchool({ piece }: SchoolFacts): School[] {
   const { form } = piece;
   if (form.kind !== "lidded") return [];
@@ -120,6 +123,7 @@ const ventWhy: Readonly<Record<VentKind, string>> = {
   cutOut: "A window: the surest vent, and it shows what is inside.",
 };
 
+/** Which openings let the steam out, as many as the top's area and the filling's wetness ask for. */
 export function ventSchool({ piece, formed, wetness }: SchoolFacts): School {
   const { kind, count } = piece.vents;
   const advised = (each: VentKind) =>

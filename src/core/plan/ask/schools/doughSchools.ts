@@ -2,6 +2,7 @@ import { rollsRound } from "../../../cutting";
 import { hasGrain } from "../../../formula";
 import { ofDough, ofPiece, type School, type SchoolFacts, type SchoolOption } from "./school";
 
+/** As a hand would, cut from a sheet, portioned and rolled, or sliced from a log. */
 export function blanksSchool({ piece, dough, formed }: SchoolFacts): School {
   const { cutAim } = piece;
   const isSheet = cutAim !== "portioned" && cutAim !== "sliced" && cutAim !== "sensible";
@@ -46,6 +47,7 @@ export function blanksSchool({ piece, dough, formed }: SchoolFacts): School {
   };
 }
 
+/** How far the liquid goes between the ends of its range. */
 export function liquidSchool({ dough }: SchoolFacts): School {
   return {
     id: "liquid",
@@ -69,6 +71,7 @@ export function liquidSchool({ dough }: SchoolFacts): School {
   };
 }
 
+/** Where and how a dough rests before it is rolled. */
 export function restSchool({ dough }: SchoolFacts): School {
   return {
     id: "rest",
@@ -104,6 +107,7 @@ export function restSchool({ dough }: SchoolFacts): School {
   };
 }
 
+/** What becomes of trim: rolled again, cut into decorations, kept, or not used again. */
 export function trimSchool({ dough }: SchoolFacts): School {
   const chosenId = dough.rerollLimit > 0 ? "reroll" : dough.trimEnd;
   const usualLimit = hasGrain(dough) ? 1 : 2;

@@ -33,5 +33,7 @@ export interface SchoolFacts {
   readonly advice: PlumpnessAdvice | null;
 }
 
+/** A choice that changes the piece alone. */
 export const ofPiece = (piece: Partial<Piece>): Choice => ({ piece, dough: {} });
+/** A choice that changes the dough, and with it every piece made of it. */
 export const ofDough = (dough: Partial<Dough>): Choice => ({ piece: {}, dough });
