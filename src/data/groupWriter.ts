@@ -38,8 +38,8 @@ export function createGroupWriter(
   const selectApplied = db.prepare<[string], { revision: number }>(
     "SELECT revision FROM applied_group WHERE group_id = ?",
   );
-  const insertApplied = db.prepare<[string, string]>(
-    "INSERT INTO applied_group (group_id, applied_at) VALUES (?, ?)",
+  const insertApplied = db.prepare<[string, string, string]>(
+    "INSERT INTO applied_group (group_id, applied_at, touched) VALUES (?, ?, ?)",
   );
   const raise = db.prepare<[string, string]>(
     "INSERT OR IGNORE INTO applied_group (group_id, applied_at) VALUES (?, ?)",
@@ -90,7 +90,8 @@ export function createGroupWriter(
       }
     });
     if (conflicts.length > 0) throw new Refusal({ id: group.id, kind: "conflicted", conflicts });
-    insertApplied.run(group.id, atIso);
+    const touched = group.changes.map(({ kind, id }) => [kind, id]);
+    insertApplied.run(group.id, atIso, JSON.stringify(touched));
     return { id: group.id, kind: "written", standing: readStanding(group) };
   });
 

@@ -7,6 +7,7 @@ import { createDayList, type DayList } from "./dayList";
 import { createDayReader, type DayRecords } from "./dayReader";
 import { createFormulaEditions, type FormulaEdition } from "./formulaEditions";
 import { createHabits, type Habits } from "./habitRepository";
+import { createChangeFeed, type ChangeFeed } from "./changeFeed";
 import { createGroupWriter } from "./groupWriter";
 import { createRepositories } from "./repositories";
 import { createRuns, type Runs } from "./runRepository";
@@ -28,6 +29,10 @@ export interface Store {
   /** All days of a span, `most` at the most, with what they need; the log only as sums. */
   readSpan(from: string, to: string, most: number): DayRecords;
   readonly days: DayList;
+  /** What is written, as it is written, by whom ever. */
+  readonly feed: ChangeFeed;
+  /** Which file it is: revisions of one say nothing about those of another. */
+  readEpoch(): string;
   readonly runs: Runs;
   readonly habits: Habits;
   /** What was written beside the records changes plans too: whoever has one asks for it anew. */
@@ -82,6 +87,8 @@ export function createStore(db: Database.Database): Store {
     readDay: (date) => readDay.deferred(date),
     readSpan: (from, to, most) => reader.readSpan(from, to, most),
     days: createDayList(db),
+    feed: createChangeFeed(db, repositories),
+    readEpoch,
     runs,
     habits,
     raiseRevision: (why, nowIso) => writer.raiseRevision(why, nowIso),

@@ -6,6 +6,8 @@ import { useShallow } from "zustand/react/shallow";
 import type { DayPlan } from "@/core/plan";
 import type { BenchState, DaySnapshot } from "./benchState";
 import type { BenchStore } from "./benchStore";
+import { namePage, neighbours, readPageId, readPlace } from "../live/neighbours";
+import { openLine } from "../live/openLine";
 import { openBench, renderBench } from "./openBench";
 import { pickState } from "./pickState";
 import { commitTyped } from "./typedFields";
@@ -73,6 +75,19 @@ export function BenchProvider({
       document.removeEventListener("visibilitychange", onVisibility);
     };
   }, [store]);
+
+  useEffect(
+    () =>
+      openLine(
+        { deviceId: readPageId(), name: namePage(), at: readPlace },
+        {
+          readMark: () => store.getState().readMark(),
+          onNews: (news) => store.getState().hear(news),
+          onNeighbours: (others) => neighbours.setState({ others }),
+        },
+      ),
+    [store],
+  );
 
   return <BenchContext value={store}>{children}</BenchContext>;
 }

@@ -17,6 +17,7 @@ type Command =
   | { readonly do: "edit"; readonly field: Field; readonly value: number }
   | { readonly do: "elsewhere"; readonly field: Field; readonly value: number }
   | { readonly do: "undo" | "redo" | "save" | "answer" | "reload" | "back" | "refresh" | "mine" | "theirs" }
+  | { readonly do: "told"; readonly late: boolean }
   | { readonly do: "line"; readonly is: "good" | "slow" | "down" | "losing" };
 
 const value = fc.integer({ min: 5, max: 9 });
@@ -30,6 +31,7 @@ const commands: fc.Arbitrary<Command> = fc.oneof(
       do: fc.constantFrom("undo", "redo", "save", "answer", "reload", "back", "refresh", "mine", "theirs"),
     }),
   },
+  { weight: 3, arbitrary: fc.record({ do: fc.constant("told" as const), late: fc.boolean() }) },
   {
     weight: 2,
     arbitrary: fc.record({
@@ -52,6 +54,7 @@ async function play(script: readonly Command[]) {
   let nowMs = Date.parse(NOW_ISO);
   let ids = 0;
   const oldSnapshot = server.snapshot();
+  let toldBefore = server.tell(1);
   const mount = () => {
     const found = kept;
     return createBenchStore({
@@ -118,6 +121,16 @@ async function play(script: readonly Command[]) {
       case "refresh":
         await state.refresh();
         break;
+      case "told": {
+        const news = command.late ? toldBefore : server.tell(state.readMark().revision);
+        toldBefore = server.tell(1);
+        state.hear(news);
+        await jest.advanceTimersByTimeAsync(0);
+        // With nothing of one's own under way the screen is what the server has, without asking it again.
+        const { save, conflict } = store.getState();
+        if (!command.late && save.kind === "saved" && !conflict) expect(piece()).toEqual(before.stored);
+        break;
+      }
       case "back":
         // The router shows the page as it was when it was first opened.
         state.adopt(oldSnapshot);

@@ -2,6 +2,7 @@ import type { SteadyClock } from "@/time/steadyClock";
 import type { DayBook, DayPlan, PastLog } from "@/core/plan";
 import type { GroupAnswer } from "@/schemas/change";
 import type { Formula } from "@/schemas/model";
+import type { LiveNews } from "@/schemas/live";
 import type { Edit, RecordLists, RecordTable } from "@/schemas/recordTable";
 import type { DayGround } from "@/schemas/toDayBook";
 import type { PlannerState } from "./planner";
@@ -92,6 +93,10 @@ export interface BenchState {
   flush(): Promise<boolean>;
   /** Takes over what the server has now; an older snapshot is passed over. */
   adopt(snapshot: DaySnapshot): void;
+  /** Takes over what others have written, as the server tells it while it is open. */
+  hear(news: LiveNews): void;
+  /** What of the file is known here, to be told what comes after. */
+  readMark(): Pick<LiveNews, "epoch" | "revision">;
   /** Asks the server for what it has now. */
   refresh(): Promise<void>;
   /** Takes up what the device has kept, once, when the page is there. */

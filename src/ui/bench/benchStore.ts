@@ -20,6 +20,7 @@ import {
   type Turn,
 } from "./history";
 import type { Outbox } from "./outbox";
+import { takeNews } from "./takeNews";
 import type { DayInput } from "@/workers/createPlanClient";
 import {
   enqueue,
@@ -61,6 +62,8 @@ export function createBenchStore(input: BenchInput) {
   let saver: SaverState = { base: fromLists(snapshot.lists), queue: [], refused: [], conflicts: [] };
   let history: History = NO_HISTORY;
   let revision = snapshot.revision;
+  // All that was written until then is known here; what this page wrote itself may be later, with others' before it.
+  let heard = snapshot.revision;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let sending: Promise<void> | null = null;
   let failures = 0;
@@ -132,6 +135,16 @@ export function createBenchStore(input: BenchInput) {
     };
     const forget = (foreign: readonly Foreign[]) => {
       history = purge(history, foreign);
+    };
+    /** What the server has, under what is not there yet. */
+    const takeTable = (table: RecordTable) => {
+      // What this page saved in its former life, after this one's snapshot was read, is its own.
+      const rebased = rebaseOn(saver, table, (key, name, value) => {
+        const set = findLastSet(history, key, name);
+        return set !== undefined && isSame(set, value);
+      });
+      saver = rebased.state;
+      forget(rebased.foreign);
     };
     const makeChanges = (changes: readonly Change[]) => {
       saver = enqueue(saver, changes, input.createId);
@@ -249,26 +262,32 @@ export function createBenchStore(input: BenchInput) {
         if (isSameFile && next.revision < revision) return;
         const isNews =
           !isSameFile ||
-          next.revision > revision ||
+          next.revision > heard ||
           next.hasRun !== snapshot.hasRun ||
           next.formulasThen.length !== snapshot.formulasThen.length;
         snapshot = next;
         // What the router remembered is of an earlier now: the clock does not go back by it.
         clockOffsetMs = Math.max(clockOffsetMs, Date.parse(next.clock.atIso) - input.clock().getTime());
         if (!isNews) return get().tick();
-        revision = next.revision;
-        // What this page saved in its former life, after this one's snapshot was read, is its own.
-        const rebased = rebaseOn(saver, fromLists(next.lists), (key, name, value) => {
-          const set = findLastSet(history, key, name);
-          return set !== undefined && isSame(set, value);
-        });
-        saver = rebased.state;
-        forget(rebased.foreign);
+        heard = next.revision;
+        revision = isSameFile ? Math.max(revision, heard) : heard;
+        takeTable(fromLists(next.lists));
         settle({
           ground: toGround(next),
           isOver: findPhase(next.date, readNow()) === "over",
           hasRun: next.hasRun,
         });
+      },
+      readMark: () => ({ epoch: snapshot.epoch, revision: heard }),
+      hear(news) {
+        if (news.epoch === snapshot.epoch && news.revision <= heard) return;
+        const isNext = news.epoch === snapshot.epoch && news.after <= heard;
+        const table = isNext && news.standing ? takeNews(saver.base, news.standing) : null;
+        if (!table) return void get().refresh();
+        heard = news.revision;
+        revision = Math.max(revision, heard);
+        takeTable(table);
+        settle();
       },
       async refresh() {
         const next = await input.fetchSnapshot(snapshot.date).catch(() => null);

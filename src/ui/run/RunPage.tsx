@@ -3,6 +3,8 @@
 import { useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { readDayMin, type DayClock } from "@/time/dayClock";
+import { namePage, readPageId, readPlace } from "../live/neighbours";
+import { openLine } from "../live/openLine";
 import { keepPage } from "./keepPage";
 import { NotRun, Waiting } from "./NotRun";
 import { openRun } from "./openRun";
@@ -30,10 +32,16 @@ export function RunPage({ date, clock }: Props) {
     void store.getState().start().then(keepPage);
     const tick = () => void store.getState().tick();
     const timer = setInterval(tick, TICK_MS);
+    const closeLine = openLine(
+      { deviceId: readPageId(), name: namePage(), at: readPlace },
+      // What happens has marks of its own: the store asks by them.
+      { readMark: () => ({ epoch: "", revision: 0 }), onHappened: tick },
+    );
     window.addEventListener("online", tick);
     document.addEventListener("visibilitychange", tick);
     return () => {
       clearInterval(timer);
+      closeLine();
       window.removeEventListener("online", tick);
       document.removeEventListener("visibilitychange", tick);
     };

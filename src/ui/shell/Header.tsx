@@ -5,6 +5,7 @@ import Link from "next/link";
 import type { ReactNode } from "react";
 import { useBenchShell } from "../bench/BenchProvider";
 import { formatDayDate } from "./formatDayDate";
+import { NeighbourMark } from "../live/NeighbourMark";
 import { SaveMark } from "./SaveMark";
 import { THEME_COOKIE, type Theme } from "./theme";
 
@@ -30,6 +31,7 @@ export function Header({ onFind, onKeys, onBook }: Props) {
         {day.name} <span className="quiet hidden md:inline">· {formatDayDate(day.date)}</span>
       </h1>
       <div className="ml-auto flex items-center gap-0.5">
+        <NeighbourMark />
         <SaveMark />
         <IconButton label="Undo" onPress={undo} disabled={!canUndo}>
           <Undo2 size={20} aria-hidden />

@@ -3,6 +3,8 @@ import { NO_PAST } from "@/core/plan";
 import { listDemoRecords } from "@/demo";
 import { applyToRecord, findConflict, type ChangeGroup, type GroupAnswer } from "@/schemas/change";
 import { findRecord, toLists, withRecord, type RecordTable } from "@/schemas/recordTable";
+import type { LiveNews } from "@/schemas/live";
+import type { RecordKey } from "@/schemas/recordKinds";
 import type { DaySnapshot, SaveReply } from "../benchState";
 
 /** When the tests take place. */
@@ -16,6 +18,8 @@ export function createTestServer(date = "2026-11-28") {
   let table: RecordTable = listDemoRecords();
   let revision = 1;
   const applied = new Set<string>();
+  /** What each revision after the first touched. */
+  const touched: RecordKey[][] = [];
   let refuse: (group: ChangeGroup) => string | null = () => null;
   const received: (readonly ChangeGroup[])[] = [];
 
@@ -36,6 +40,7 @@ export function createTestServer(date = "2026-11-28") {
     if (conflicts.length > 0) return { id: group.id, kind: "conflicted", conflicts };
     table = next;
     revision++;
+    touched.push(group.changes.map(({ kind, id }) => ({ kind, id })));
     applied.add(group.id);
     return { id: group.id, kind: "written", standing: standing() };
   }
@@ -57,6 +62,14 @@ export function createTestServer(date = "2026-11-28") {
       received.push(groups);
       const answers = (JSON.parse(JSON.stringify(groups)) as ChangeGroup[]).map(apply);
       return JSON.parse(JSON.stringify({ epoch: "file", revision, answers })) as SaveReply;
+    },
+    /** What a line that is open tells of what was written after a revision. */
+    tell(after: number): LiveNews {
+      const standing = touched
+        .slice(after - 1)
+        .flat()
+        .map(({ kind, id }) => ({ kind, id, record: findRecord(table, kind, id) }));
+      return JSON.parse(JSON.stringify({ epoch: "file", after, revision, standing })) as LiveNews;
     },
     /** From now on groups are refused for which this gives a reason. */
     refuseIf(reason: typeof refuse): void {

@@ -1,0 +1,66 @@
+import { getStore } from "@/data/getStore";
+import { MAX_TOLD_CHARACTERS } from "@/schemas/live";
+import { listen, type Listener } from "../../../live";
+import { refuse } from "../../readJson";
+import { stored } from "../../stored";
+
+/** A line that broke is opened again by the browser after so long, ms. */
+const RETRY_MS = 1000;
+
+/**
+ * What is written from now on, as server-sent events, first what was missed since `?epoch=…&revision=…` or since the
+ * last event that a broken line had heard. `changed` tells records, `happened` a run, `here` who else is looking.
+ */
+export const GET = stored((request: Request): Response => {
+  const { searchParams } = new URL(request.url);
+  const read = (name: string) => searchParams.get(name)?.slice(0, MAX_TOLD_CHARACTERS) ?? "";
+  const [lastEpoch, lastRevision] = (request.headers.get("last-event-id") ?? "").split("/");
+  const isAgain = lastEpoch !== undefined && lastRevision !== undefined;
+  const epoch = isAgain ? lastEpoch : read("epoch");
+  const revision = Number(isAgain ? lastRevision : read("revision"));
+  if (!Number.isSafeInteger(revision) || revision < 0 || read("device") === "")
+    return refuse([{ path: "revision", message: "Name the device, and the revision that it knows." }]);
+  // A file that is ill is said at once, and not on an open line.
+  getStore();
+  const encoder = new TextEncoder();
+  let end = () => {};
+  const stream = new ReadableStream<Uint8Array>({
+    start(controller) {
+      const write = (text: string) => {
+        try {
+          controller.enqueue(encoder.encode(text));
+        } catch {
+          // Closed from the other side between two words.
+          end();
+        }
+      };
+      write(`retry: ${RETRY_MS}\n\n`);
+      const listener: Listener = {
+        neighbour: { deviceId: read("device"), name: read("name"), at: read("at"), field: null },
+        epoch,
+        revision,
+        send(event, data) {
+          const id = event === "changed" ? `id: ${listener.epoch}/${listener.revision}\n` : "";
+          write(`${id}event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+        },
+        beat: () => write(":\n\n"),
+        hangUp() {
+          end();
+          controller.close();
+        },
+      };
+      end = listen(listener);
+    },
+    cancel: () => end(),
+  });
+  request.signal.addEventListener("abort", () => end());
+  return new Response(stream, {
+    headers: {
+      "content-type": "text/event-stream",
+      "cache-control": "no-store, no-transform",
+      "x-accel-buffering": "no",
+      // A line is one connection: kept after its end, the next line would come in by it to a server that is closing.
+      connection: "close",
+    },
+  });
+});

@@ -1,0 +1,179 @@
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { closeStore, findMigrationsFolder, getStore } from "@/data/getStore";
+import { openDatabase } from "@/data/openDatabase";
+import { createStore, type Store } from "@/data/store";
+import { listDemoWorld } from "@/demo";
+import { toChange } from "@/schemas/change";
+import { findRecord, fromLists } from "@/schemas/recordTable";
+import { POST as move } from "./api/bench/here/route";
+import { GET as openLive } from "./api/bench/live/route";
+
+const NOW = "2026-11-20T12:00:00.000Z";
+const HALF = "quince-half-moon";
+let folder: string;
+const was = { ...process.env };
+
+beforeAll(() => {
+  folder = mkdtempSync(path.join(tmpdir(), "tezgah-live-"));
+  process.env.TEZGAH_DATA = path.join(folder, "t.db");
+  const changes = listDemoWorld().flatMap(
+    ({ kind, record }) => toChange({ kind, id: record.id }, null, record) ?? [],
+  );
+  getStore().applyGroups([{ id: "world", changes }], NOW);
+});
+afterAll(() => {
+  closeStore();
+  process.env = was;
+  rmSync(folder, { recursive: true });
+});
+
+let groups = 0;
+function setMargin(store: Store, marginMm: number): void {
+  const piece = findRecord(fromLists(store.readDay("2026-11-28")!.lists), "piece", HALF)!;
+  const change = toChange({ kind: "piece", id: HALF }, piece, { ...piece, marginMm })!;
+  store.applyGroups([{ id: `g${groups++}`, changes: [change] }], NOW);
+}
+
+interface Told {
+  readonly event: string;
+  readonly id: string | null;
+  readonly data: {
+    readonly after: number;
+    readonly revision: number;
+    readonly standing: readonly { readonly record: { readonly marginMm: number } }[] | null;
+    readonly others: readonly object[];
+  };
+  readonly atMs: number;
+}
+
+/** A screen that listens, by the words of the standard and nothing of ours. */
+async function connect(
+  device: string,
+  knows: { epoch: string; revision: number },
+  headers: Record<string, string> = {},
+) {
+  const query = new URLSearchParams({
+    ...{ device, name: "A tablet", at: "/day/2026-11-28/fill", epoch: knows.epoch },
+    revision: String(knows.revision),
+  });
+  const response = await openLive(new Request(`http://bench/api/bench/live?${query}`, { headers }));
+  const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
+  const told: Told[] = [];
+  let text = "";
+  const reading = (async () => {
+    for (;;) {
+      const { done, value } = await reader.read();
+      if (done) return;
+      text += value;
+      const blocks = text.split("\n\n");
+      text = blocks.pop()!;
+      for (const block of blocks) {
+        const fields = new Map(
+          block.split("\n").map((line) => [line.split(": ")[0]!, line.slice(line.indexOf(": ") + 2)]),
+        );
+        const event = fields.get("event");
+        if (event)
+          told.push({
+            event,
+            id: fields.get("id") ?? null,
+            data: JSON.parse(fields.get("data")!) as Told["data"],
+            atMs: performance.now(),
+          });
+      }
+    }
+  })();
+  const until = async (is: (each: Told) => boolean) => {
+    for (let i = 0; i < 200; i++) {
+      const found = told.find(is);
+      if (found) return found;
+      await new Promise((resolve) => setTimeout(resolve, 10));
+    }
+    throw new Error(`Not told: ${JSON.stringify(told)}`);
+  };
+  return { response, told, until, close: () => reader.cancel().then(() => reading) };
+}
+const markNow = () => ({ epoch: getStore().readEpoch(), ...getStore().feed.readMark() });
+const isChanged = ({ event }: Told) => event === "changed";
+
+test("what is written is told, whichever process wrote it", async () => {
+  const line = await connect("one", markNow());
+  expect(line.response.headers.get("content-type")).toBe("text/event-stream");
+  setMargin(getStore(), 15);
+  expect((await line.until(isChanged)).data.standing![0]!.record.marginMm).toBe(15);
+  const other = createStore(openDatabase(process.env.TEZGAH_DATA!, findMigrationsFolder()));
+  setMargin(other, 16);
+  other.close();
+  const { data, id } = await line.until(({ data: { standing } }) => standing?.[0]?.record.marginMm === 16);
+  expect(id).toBe(`${markNow().epoch}/${data.revision}`);
+  await line.close();
+});
+
+test("a screen that slept is told what it missed, and nothing twice", async () => {
+  const before = markNow();
+  setMargin(getStore(), 17);
+  setMargin(getStore(), 18);
+  const line = await connect("one", before);
+  const { data } = await line.until(isChanged);
+  expect(data).toMatchObject({ after: before.revision, revision: before.revision + 2 });
+  await line.close();
+  // A line that broke goes on from its last word, whatever its address says.
+  const again = await connect("one", before, { "last-event-id": `${before.epoch}/${data.revision}` });
+  await again.until(({ event }) => event === "here");
+  await new Promise((resolve) => setTimeout(resolve, 250));
+  expect(again.told.filter(isChanged)).toEqual([]);
+  await again.close();
+});
+
+test("a screen of another file reads its day whole", async () => {
+  const line = await connect("one", { epoch: "before it was laid back", revision: 3 });
+  expect((await line.until(isChanged)).data.standing).toBeNull();
+  await line.close();
+});
+
+test("each is told of the others, where they are and which field they are in, until they are gone", async () => {
+  const [one, two] = [await connect("one", markNow()), await connect("two", markNow())];
+  const at = "/day/2026-11-28/fill?piece=plum-pop";
+  const answer = await move(
+    new Request("http://bench/api/bench/here", {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify({ device: "two", at, field: "Clean margin" }),
+    }),
+  );
+  expect(answer.status).toBe(204);
+  await one.until(
+    ({ event, data }) => event === "here" && JSON.stringify(data.others).includes("Clean margin"),
+  );
+  expect(one.told.at(-1)!.data.others).toEqual([
+    { deviceId: "two", name: "A tablet", at, field: "Clean margin" },
+  ]);
+  const count = one.told.length;
+  await two.close();
+  await one.until((each) => one.told.indexOf(each) >= count && each.data.others?.length === 0);
+  await one.close();
+});
+
+test("a line without a device or of no revision is refused, and so is a place that is none", async () => {
+  const open = async (query: string) =>
+    (await openLive(new Request(`http://bench/api/bench/live?${query}`))).status;
+  for (const query of ["revision=1", "device=a&revision=-1", "device=a&revision=x"])
+    expect(await open(query)).toBe(400);
+  const post = (body: unknown) =>
+    move(
+      new Request("http://bench/api/bench/here", {
+        method: "POST",
+        headers: { "content-type": "application/json" },
+        body: JSON.stringify(body),
+      }),
+    );
+  for (const body of [
+    null,
+    7,
+    {},
+    { device: "a", at: "x".repeat(121), field: null },
+    { device: "a", at: "/", field: 3 },
+  ])
+    expect((await post(body)).status).toBe(400);
+});

@@ -1,0 +1,116 @@
+import { getStore } from "@/data/getStore";
+import type { FileMark, News } from "@/data/changeFeed";
+import type { LiveNews, Neighbour } from "@/schemas/live";
+
+/** How often the file is asked how far it has come, ms: two index lookups each time, whoever wrote it. */
+const LOOK_EVERY_MS = 80;
+/** A line that says nothing goes out so often, ms: whoever stands between closes lines that are silent. */
+const BEAT_MS = 15_000;
+
+/** A screen that listens. */
+export interface Listener {
+  readonly neighbour: Neighbour;
+  /** What it knows of the file. */
+  epoch: string;
+  revision: number;
+  send(event: "changed" | "happened" | "here", data: object): void;
+  /** A comment that keeps the line open. */
+  beat(): void;
+  /** Closes the line: the screen opens another in a moment. */
+  hangUp(): void;
+}
+
+interface Live {
+  readonly listeners: Set<Listener>;
+  timer: ReturnType<typeof setInterval> | null;
+  beatAt: number;
+  mark: FileMark | null;
+}
+
+/** One watch a process, kept across hot reloads. */
+const holder = globalThis as { tezgahLive?: Live };
+const live = (holder.tezgahLive ??= startLive());
+
+function startLive(): Live {
+  const started: Live = { listeners: new Set(), timer: null, beatAt: 0, mark: null };
+  // A server that is told to end waits for its answers, and these end only by being ended.
+  const hangUpAll = () => {
+    for (const listener of [...started.listeners]) listener.hangUp();
+  };
+  process.once("SIGTERM", hangUpAll);
+  process.once("SIGINT", hangUpAll);
+  return started;
+}
+
+/** Tells a screen from now on what is written, first what it has missed. @returns Ends it. */
+export function listen(listener: Listener): () => void {
+  live.listeners.add(listener);
+  live.timer ??= setInterval(look, LOOK_EVERY_MS);
+  look();
+  tellNeighbours();
+  return () => {
+    live.listeners.delete(listener);
+    if (live.listeners.size === 0 && live.timer) {
+      clearInterval(live.timer);
+      live.timer = null;
+      live.mark = null;
+    }
+    tellNeighbours();
+  };
+}
+
+/** A screen that listens is somewhere else, or in another field. */
+export function move(deviceId: string, { at, field }: Pick<Neighbour, "at" | "field">): void {
+  for (const listener of live.listeners)
+    if (listener.neighbour.deviceId === deviceId) Object.assign(listener.neighbour, { at, field });
+  tellNeighbours();
+}
+
+/** How far the file has come; null where it is ill: that is said on the pages, and looked at again at the next turn. */
+function readFile() {
+  try {
+    const { feed, readEpoch } = getStore();
+    return { feed, mark: feed.readMark(), epoch: readEpoch() };
+  } catch {
+    return null;
+  }
+}
+
+function look(): void {
+  const file = readFile();
+  if (!file) return;
+  const { feed, mark, epoch } = file;
+  const had = live.mark;
+  live.mark = mark;
+  const newsAfter = new Map<number, News>();
+  for (const listener of live.listeners) {
+    if (listener.epoch !== epoch) {
+      const news: LiveNews = { epoch, after: 0, revision: mark.revision, standing: null };
+      tell(listener, news);
+    } else if (mark.revision > listener.revision) {
+      const after = listener.revision;
+      const news = newsAfter.get(after) ?? feed.listSince(after);
+      newsAfter.set(after, news);
+      tell(listener, { epoch, after, ...news });
+    }
+  }
+  if (had && (had.happened !== mark.happened || had.frozen !== mark.frozen))
+    for (const listener of live.listeners) listener.send("happened", mark);
+  if (performance.now() - live.beatAt < BEAT_MS) return;
+  live.beatAt = performance.now();
+  for (const listener of live.listeners) listener.beat();
+}
+
+function tell(listener: Listener, news: LiveNews): void {
+  Object.assign(listener, { epoch: news.epoch, revision: news.revision });
+  listener.send("changed", news);
+}
+
+function tellNeighbours(): void {
+  for (const listener of live.listeners) {
+    const others = [...live.listeners]
+      .map(({ neighbour }) => neighbour)
+      .filter(({ deviceId }) => deviceId !== listener.neighbour.deviceId);
+    listener.send("here", { others });
+  }
+}

@@ -1,0 +1,25 @@
+import { createStore } from "zustand/vanilla";
+import type { Neighbour } from "@/schemas/live";
+import { createId } from "../bench/createId";
+
+/** Who else has a page of this server open. */
+export const neighbours = createStore<{ readonly others: readonly Neighbour[] }>(() => ({ others: [] }));
+
+let ownId: string | null = null;
+
+/** This page's own name among the others; another page of the same device is another. */
+export const readPageId = (): string => (ownId ??= createId("page"));
+
+/** A page narrower than this is held in a hand, CSS px. */
+const PHONE_PX = 640;
+
+/** What this device is to whoever sees it from another. */
+export const namePage = (): string =>
+  window.innerWidth < PHONE_PX
+    ? "A phone"
+    : window.matchMedia("(pointer: coarse)").matches
+      ? "A tablet"
+      : "A computer";
+
+/** Where a page is, as it is told to the others. */
+export const readPlace = (): string => decodeURIComponent(location.pathname + location.search);
