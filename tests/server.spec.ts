@@ -1,5 +1,6 @@
 import { spawn } from "node:child_process";
 import { existsSync, readFileSync, writeFileSync } from "node:fs";
+import http from "node:http";
 import { gzipSync } from "node:zlib";
 import { expect, test, type Page } from "@playwright/test";
 import { createOwnServer } from "./ownServer";
@@ -205,6 +206,36 @@ test("addresses that cannot be read or name nothing are 404, and posts that are 
   expect(await post("{", json)).toBe(400);
   expect(await post('{"groups":7}', json)).toBe(400);
   expect(await post('{"groups":[7]}', json)).toBe(400);
+  expect(await post('{"groups":[]}', { ...json, "sec-fetch-site": "cross-site" })).toBe(403);
+  // A page elsewhere whose name was made to point here is of its own origin: nothing is told it and nothing taken from it.
+  const ask = (method: string, host: string, body = "") =>
+    new Promise<number>((resolve, reject) => {
+      const headers = { ...json, host, origin: `http://${host}`, "sec-fetch-site": "same-origin" };
+      const sent = http.request(`${BASE}/api/bench/changes`, { method, headers }, ({ statusCode }) =>
+        resolve(statusCode ?? 0),
+      );
+      sent.on("error", reject).end(body);
+    });
+  expect(await ask("POST", "evil.example:3433", '{"groups":[]}')).toBe(421);
+  expect(await ask("GET", "evil.example:3433")).toBe(421);
+  expect(await ask("POST", new URL(BASE).host, '{"groups":[]}')).toBe(200);
+  const page = await request.get(`${BASE}/day/2026-11-28/orders`);
+  expect(page.headers()).toMatchObject({
+    "content-security-policy": expect.stringContaining("frame-ancestors 'none'"),
+    "x-content-type-options": "nosniff",
+    "referrer-policy": "same-origin",
+  });
+  // No script without the nonce of its answer, and another nonce each time.
+  const [, nonce] = /'nonce-([^']+)'/.exec(page.headers()["content-security-policy"]!)!;
+  const scripts = (await page.text()).match(/<script[^>]*>/g)!;
+  expect(scripts.filter((tag) => !tag.includes(`nonce="${nonce}"`))).toEqual([]);
+  const again = await request.get(`${BASE}/day/2026-11-28/orders`);
+  expect(again.headers()["content-security-policy"]).not.toContain(nonce!);
+  const health = await request.get(`${BASE}/api/health`);
+  expect([health.status(), await health.json()]).toMatchObject([
+    200,
+    { isWell: true, areThreadsAlive: true },
+  ]);
   const orders = JSON.stringify({ day: {}, orders: new Array(130_000).fill({}) });
   const from = performance.now();
   const answer = await request.post(`${BASE}/api/v1/plan`, { data: orders, headers: json });

@@ -94,6 +94,10 @@ async function connect(
   };
   return { response, told, until, close: () => reader.cancel().then(() => reading) };
 }
+const toQuery = ({ epoch, revision }: { epoch: string; revision: number }) => ({
+  epoch,
+  revision: String(revision),
+});
 const markNow = () => ({ epoch: getStore().readEpoch(), ...getStore().feed.readMark() });
 const isChanged = ({ event }: Told) => event === "changed";
 
@@ -153,6 +157,32 @@ test("each is told of the others, where they are and which field they are in, un
   await two.close();
   await one.until((each) => one.told.indexOf(each) >= count && each.data.others?.length === 0);
   await one.close();
+});
+
+test("who is gone before the first word, or reads nothing more, is not kept in mind", async () => {
+  const gone = new AbortController();
+  gone.abort();
+  const query = new URLSearchParams({ device: "gone", name: "T", at: "/", ...toQuery(markNow()) });
+  const left = await openLive(new Request(`http://bench/api/bench/live?${query}`, { signal: gone.signal }));
+  expect((await left.text()).includes("retry:")).toBe(true);
+  const deaf = new URLSearchParams({ device: "deaf", name: "T", at: "/", ...toQuery(markNow()) });
+  await openLive(new Request(`http://bench/api/bench/live?${deaf}`));
+  const line = await connect("one", markNow());
+  await line.until(({ event, data }) => event === "here" && JSON.stringify(data.others).includes("deaf"));
+  expect(JSON.stringify(line.told)).not.toContain('"gone"');
+  for (let i = 0; i < 60; i++) {
+    setMargin(getStore(), 5 + (i % 7));
+    await new Promise((resolve) => setTimeout(resolve, 85));
+    await move(
+      new Request("http://bench/api/bench/here", {
+        method: "POST",
+        headers: { "content-type": "application/json" },
+        body: JSON.stringify({ device: "one", at: "/", field: String(i) }),
+      }),
+    );
+  }
+  expect(line.told.findLast(({ event }) => event === "here")!.data.others).toEqual([]);
+  await line.close();
 });
 
 test("a line without a device or of no revision is refused, and so is a place that is none", async () => {

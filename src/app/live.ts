@@ -25,6 +25,8 @@ interface Live {
   timer: ReturnType<typeof setInterval> | null;
   beatAt: number;
   mark: FileMark | null;
+  /** The server was told to end. */
+  isEnding: boolean;
 }
 
 /** One watch a process, kept across hot reloads. */
@@ -32,15 +34,19 @@ const holder = globalThis as { tezgahLive?: Live };
 const live = (holder.tezgahLive ??= startLive());
 
 function startLive(): Live {
-  const started: Live = { listeners: new Set(), timer: null, beatAt: 0, mark: null };
+  const started: Live = { listeners: new Set(), timer: null, beatAt: 0, mark: null, isEnding: false };
   // A server that is told to end waits for its answers, and these end only by being ended.
   const hangUpAll = () => {
+    started.isEnding = true;
     for (const listener of [...started.listeners]) listener.hangUp();
   };
   process.once("SIGTERM", hangUpAll);
   process.once("SIGINT", hangUpAll);
   return started;
 }
+
+/** Whether no line is opened any more. */
+export const isEnding = (): boolean => live.isEnding;
 
 /** Tells a screen from now on what is written, first what it has missed. @returns Ends it. */
 export function listen(listener: Listener): () => void {

@@ -1,3 +1,4 @@
+import { headers } from "next/headers";
 import { notFound } from "next/navigation";
 import type { ReactNode } from "react";
 import { BenchProvider } from "@/ui/bench/BenchProvider";
@@ -15,12 +16,17 @@ interface Props {
 
 export default async function DayLayout({ params, children }: Props) {
   const { date } = await params;
+  const nonce = (await headers()).get("x-nonce") ?? undefined;
   return guardFile(() => {
     const snapshot = loadSnapshot(date);
     if (!snapshot) notFound();
     return (
       <>
-        <script dangerouslySetInnerHTML={{ __html: toFirstPlanScript(date) }} />
+        <script
+          nonce={nonce}
+          suppressHydrationWarning
+          dangerouslySetInnerHTML={{ __html: toFirstPlanScript(date) }}
+        />
         <BenchProvider key={date} snapshot={snapshot}>
           <BenchShell>{children}</BenchShell>
         </BenchProvider>

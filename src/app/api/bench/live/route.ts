@@ -1,11 +1,13 @@
 import { getStore } from "@/data/getStore";
 import { MAX_TOLD_CHARACTERS } from "@/schemas/live";
-import { listen, type Listener } from "../../../live";
+import { isEnding, listen, type Listener } from "../../../live";
 import { refuse } from "../../readJson";
 import { stored } from "../../stored";
 
 /** A line that broke is opened again by the browser after so long, ms. */
 const RETRY_MS = 1000;
+/** Events that a screen may leave unread before its line is closed; it catches up by another. */
+const MOST_UNREAD = 100;
 
 /**
  * What is written from now on, as server-sent events, first what was missed since `?epoch=…&revision=…` or since the
@@ -20,13 +22,28 @@ export const GET = stored((request: Request): Response => {
   const revision = Number(isAgain ? lastRevision : read("revision"));
   if (!Number.isSafeInteger(revision) || revision < 0 || read("device") === "")
     return refuse([{ path: "revision", message: "Name the device, and the revision that it knows." }]);
+  if (isEnding()) {
+    const ending = refuse([{ path: "", message: "Tezgah is being stopped." }], 503);
+    ending.headers.set("connection", "close");
+    return ending;
+  }
   // A file that is ill is said at once, and not on an open line.
   getStore();
   const encoder = new TextEncoder();
   let end = () => {};
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
+      const hangUp = () => {
+        end();
+        try {
+          controller.close();
+        } catch {
+          // Closed from the other side already.
+        }
+      };
       const write = (text: string) => {
+        // A screen that does not read, or is gone without a word, is not kept in mind for ever.
+        if ((controller.desiredSize ?? 0) < -MOST_UNREAD) return hangUp();
         try {
           controller.enqueue(encoder.encode(text));
         } catch {
@@ -44,12 +61,15 @@ export const GET = stored((request: Request): Response => {
           write(`${id}event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
         },
         beat: () => write(":\n\n"),
-        hangUp() {
-          end();
-          controller.close();
-        },
+        hangUp,
       };
-      end = listen(listener);
+      const stop = listen(listener);
+      end = () => {
+        end = () => {};
+        stop();
+      };
+      // Gone while the server was still at its question: nobody says so again.
+      if (request.signal.aborted) hangUp();
     },
     cancel: () => end(),
   });
