@@ -1,4 +1,4 @@
-import { DEMO_DAY, expect, test } from "./silentTest";
+import { DEMO_DAY, expect, goDeaf, test } from "./silentTest";
 import type { Page } from "@playwright/test";
 
 test.describe.configure({ mode: "serial" });
@@ -92,6 +92,7 @@ test("bad input is named at the field, by how much, and nothing is lost", async 
 });
 
 test("two tablets on one piece: the second is shown what differs and chooses", async ({ page, context }) => {
+  await goDeaf(context);
   await page.goto(`${DEMO_DAY}/fill`);
   const other = await context.newPage();
   await other.goto(`${DEMO_DAY}/fill`);

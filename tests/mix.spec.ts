@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import type { Page } from "@playwright/test";
-import { DEMO_DAY, expect, test } from "./silentTest";
+import { DEMO_DAY, expect, goDeaf, test } from "./silentTest";
 
 test.describe.configure({ mode: "serial" });
 
@@ -101,6 +101,7 @@ test("weighing out: a line a knuckle, a running total, what the liquid took; a r
 });
 
 test("two tablets weigh the same batch: the second is shown what differs", async ({ page, context }) => {
+  await goDeaf(context);
   await page.goto(`${DEMO_DAY}/weigh/yoghurt-crust`);
   const other = await context.newPage();
   await other.goto(`${DEMO_DAY}/weigh/yoghurt-crust`);

@@ -1,4 +1,4 @@
-import { test as base, expect } from "@playwright/test";
+import { test as base, expect, type BrowserContext } from "@playwright/test";
 
 /** A test whose pages must say nothing in the console, unless it announces what they will say. */
 export const test = base.extend<{ expectConsole: (words: string) => void }>({
@@ -20,6 +20,11 @@ export const test = base.extend<{ expectConsole: (words: string) => void }>({
 });
 
 export { expect };
+
+/** Screens that do not hear what others write, as far apart as two hands on one field in one moment. */
+export async function goDeaf(context: BrowserContext): Promise<void> {
+  await context.route("**/api/bench/live?*", (route) => route.fulfill({ status: 204 }));
+}
 
 /** The day of the demo world. */
 export const DEMO_DAY = "/day/2026-11-28";
