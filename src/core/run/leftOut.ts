@@ -1,4 +1,4 @@
-import { findImplausible, type PastLog } from "../habits";
+import { findImplausible, sayHabitFailure, type PastLog } from "../habits";
 import type { DayFigure } from "./dayFigure";
 import { listAllFigures } from "./dayFigures";
 import type { RunEvent } from "./event";
@@ -41,11 +41,14 @@ export function listLeftOut(
         const own = words.filter(({ taskId }) => taskId !== null && tasks.has(taskId));
         return { habit, ...toBy(own.length > 0 ? own : ofDay) };
       }),
-      ...findTaught(past, cannotBe).map((habit) => ({
-        habit,
-        word: `${findImplausible(habit.habit, habit.points[0]?.value ?? NaN) ?? ""} Correct it in the record.`,
-        eventIds: [],
-      })),
+      ...findTaught(past, cannotBe).map((habit) => {
+        const slip = findImplausible(habit.habit, habit.points[0]?.value ?? NaN);
+        return {
+          habit,
+          word: `${slip ? sayHabitFailure(slip) : ""} Correct it in the record.`,
+          eventIds: [],
+        };
+      }),
     ],
     day: ofDay.length > 0 ? toBy(ofDay) : null,
   };
