@@ -19,17 +19,8 @@ import { listCoatings, sumEggCoats, listMaterials } from "./line";
  * Pieces that cannot be made are left out and stand in `problems` with what would mend them.
  */
 export function planDay(written: DayBook): DayPlan {
-  const {
-    book,
-    kit,
-    larder,
-    analyses,
-    context,
-    cutting,
-    works,
-    batches: unrested,
-    problems: found,
-  } = planMakings(written);
+  const makings = planMakings(written);
+  const { book, kit, analyses, context, cutting, works, batches: unrested, problems: found } = makings;
   const rested = restBatches(unrested.doughs, { works, analyses, book });
   const batches = { ...unrested, doughs: rested.value };
   const lines = works.map(({ line }) => line);
@@ -93,8 +84,8 @@ export function planDay(written: DayBook): DayPlan {
     ...listCoatings(lines),
     materials: listMaterials(lines, book.ingredients),
     leftovers: listLeftovers(works, cutting.cuts, batches),
-    larderUses: larder.listUses(),
-    expired: larder.expired,
+    larderUses: makings.larderUses,
+    expired: makings.expired,
     ovens: kit.ovens,
     machines: listMachines(kit),
     problem,
@@ -112,7 +103,8 @@ function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[
   return schedule.placed.flatMap((placed) => {
     const draft = byId.get(placed.taskId);
     if (!draft) return [];
-    const { id, kind, station, pieceId, formulaId, cutId, index, pieces, label, handsMin, slackMin } = draft;
+    const { id, kind, station, pieceId, formulaId, cutId, lotKey, index, pieces, label } = draft;
+    const { handsMin, slackMin } = draft;
     const times = draft.stepTimes[placed.mode] ?? {};
     const heat = draft.schedule.modes[placed.mode]?.heat ?? null;
     return [
@@ -123,6 +115,7 @@ function placeDrafts(drafts: readonly DraftTask[], schedule: Schedule): DayTask[
         pieceId,
         formulaId,
         cutId,
+        lotKey,
         index,
         pieces,
         label,

@@ -10,20 +10,23 @@ import {
   type Formula,
   type FormulaAnalysis,
 } from "../formula";
-import type { DayBook } from "./book";
+import type { DayBook, LarderItem } from "./book";
 import type { Problem } from "./problem";
 import { learnFormula } from "./learned";
 import { openKit, type KitRoom } from "./kit";
 import { planBatches, type Batches } from "./batch";
-import type { PieceWork } from "./result";
-import { openLarder, type OpenLarder } from "./larder";
+import type { LarderUse, PieceWork } from "./result";
+import { openLarder } from "./larder";
 
 /** What a day makes and what goes into it, before anybody looks at the clock. */
 export interface DayMakings {
   /** The day's book with its doughs as the log knows them. */
   readonly book: DayBook;
   readonly kit: KitRoom;
-  readonly larder: OpenLarder;
+  /** What the day takes out of the larder. */
+  readonly larderUses: readonly LarderUse[];
+  /** In the larder and past its date. */
+  readonly expired: readonly LarderItem[];
   readonly analyses: Readonly<Record<string, FormulaAnalysis>>;
   readonly context: ShapeContext;
   readonly cutting: ReturnType<typeof planCutting>;
@@ -41,7 +44,6 @@ export function planMakings(written: DayBook): DayMakings {
     ...written,
     formulas: written.formulas.map((formula) => learnFormula(formula, written.past)),
   };
-  const problems: Problem[] = findPastPromises(book);
   const larder = openLarder(book);
   const kit = openKit(book);
   const ingredients = mergeIngredients(standardIngredients, book.ingredients);
@@ -52,19 +54,12 @@ export function planMakings(written: DayBook): DayMakings {
     ]),
   );
   const context = toShapeContext(book);
-  const pieceDrafts: PieceDraft[] = [];
-  for (const [piece, orders] of groupOrders(book)) {
+  const tried = [...groupOrders(book)].map(([piece, orders]) => {
     const makings = findMakings(book, piece, kit, analyses);
-    if (!makings.ok) {
-      problems.push(makings.failure);
-      continue;
-    }
-    const draft = draftPiece(makings.value, orders, larder.takePieces, context);
-    if (!draft.ok) problems.push(draft.failure);
-    else pieceDrafts.push(draft.value);
-  }
+    return makings.ok ? draftPiece(makings.value, orders, larder, context) : makings;
+  });
+  const pieceDrafts = tried.flatMap((each): PieceDraft[] => (each.ok ? [each.value] : []));
   const cutting = planCutting(book, pieceDrafts, analyses);
-  problems.push(...cutting.problems);
   const works = pieceDrafts.flatMap((draft): PieceWork[] => {
     const cut = cutting.cuts.find(({ pieceIds }) => pieceIds.includes(draft.piece.id));
     if (!cut) return [];
@@ -74,8 +69,21 @@ export function planMakings(written: DayBook): DayMakings {
     );
     return [{ line, dough: draft.dough, filling: draft.filling, fillings }];
   });
-  problems.push(...works.flatMap(findPieceDoubts));
   const batches = planBatches({ book, works, larder, ingredients, analyses });
-  problems.push(...larder.problems, ...batches.problems);
-  return { book, kit, larder, analyses, context, cutting, works, batches, problems };
+  return {
+    ...{ book, kit, analyses, context, cutting, works, batches },
+    larderUses: [
+      ...pieceDrafts.flatMap((draft) => draft.larderUses),
+      ...[...batches.doughs, ...batches.fillings].flatMap(({ uses }) => uses),
+    ],
+    expired: larder.expired,
+    problems: [
+      ...findPastPromises(book),
+      ...tried.flatMap((each) => (each.ok ? [] : [each.failure])),
+      ...cutting.problems,
+      ...works.flatMap(findPieceDoubts),
+      ...larder.problems,
+      ...batches.problems,
+    ],
+  };
 }

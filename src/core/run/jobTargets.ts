@@ -121,7 +121,7 @@ function freezeFry(
 function freezeCooling(
   { id, steps }: Task,
   line: PiecePlan,
-  { problem, analyses }: DayPlan,
+  { problem, analyses, tasks }: DayPlan,
   book: DayBook,
 ): JobTargets["cooling"] {
   const { way, vesselId } = line.piece;
@@ -131,9 +131,12 @@ function freezeCooling(
   while (passOf(heatAt) === "cool" || passOf(heatAt) === "stand") heatAt--;
   const cools = way.slice(heatAt + 1, Math.max(at, 0)).some(({ kind }) => factsOf(kind).pass === "cool");
   const isLast = way.slice(Math.max(at, 0)).every((_, i) => passOf(at + i) !== "heat");
+  const heats = new Set(
+    tasks.flatMap((task) => (task.kind === "bake" || task.kind === "fry" ? [task.id] : [])),
+  );
   const fromTaskId = problem?.tasks
     .find((task) => task.id === id)
-    ?.after.find(({ taskId }) => /^(bake|fry):/.test(taskId))?.taskId;
+    ?.after.find(({ taskId }) => heats.has(taskId))?.taskId;
   if (vesselId !== null || passOf(heatAt) !== "heat" || !cools || !isLast || !fromTaskId) return null;
   const baked = toBaked(line.piece, line.shaped, book, analyses);
   const { roomC } = book.kitchen;

@@ -40,15 +40,6 @@ export interface LotWork {
 
 type Task = DayPlan["tasks"][number];
 
-/** The lot of a task, `apple-pie:2` or `apple-pie:frozen:1`; null for what is done for no lot alone. */
-function findLotKey({ id, pieceId }: Pick<Task, "id" | "pieceId">): string | null {
-  const [, key] =
-    (pieceId !== null && new RegExp(`^[a-zA-Z]+:(${escape(pieceId)}:(?:[a-z]+:)?\\d+)`).exec(id)) || [];
-  return key && !id.startsWith("roll:") ? key : null;
-}
-
-const escape = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
-
 /** A line's lots, blanks and promises as the morning's plan has them. */
 export function freezeLots(line: PiecePlan, plan: DayPlan): PieceLots {
   const {
@@ -61,7 +52,7 @@ export function freezeLots(line: PiecePlan, plan: DayPlan): PieceLots {
     counts: { frozenTaken, blanksTaken },
   } = line;
   const tasks = plan.tasks.filter(({ pieceId }) => pieceId === piece.id);
-  const keys = [...new Set(tasks.flatMap((task) => findLotKey(task) ?? []))];
+  const keys = [...new Set(tasks.flatMap(({ lotKey }) => lotKey ?? []))];
   const loads = loading.loads.map(({ pieces, trays }, i): LotSheet => {
     const key = `${piece.id}:${i + 1}`;
     const mostPieces = holdsKit(key, plan) ? pieces : Math.max(trays.length * loading.perTray, pieces);
@@ -70,7 +61,7 @@ export function freezeLots(line: PiecePlan, plan: DayPlan): PieceLots {
   const ahead = keys
     .filter((key) => !loads.some((load) => load.key === key))
     .map((key): LotSheet => {
-      const pieces = tasks.find((task) => findLotKey(task) === key)?.pieces ?? 0;
+      const pieces = tasks.find(({ lotKey }) => lotKey === key)?.pieces ?? 0;
       return { key, pieces, mostPieces: pieces, isAhead: true };
     });
   const lots = [...loads, ...ahead];
@@ -92,7 +83,7 @@ export function freezeLots(line: PiecePlan, plan: DayPlan): PieceLots {
 
 /** Moulds, pans and the like are there for so many, and not for one more. */
 const holdsKit = (key: string, { problem, tasks }: DayPlan): boolean => {
-  const own = new Set(tasks.flatMap((task) => (findLotKey(task) === key ? [task.id] : [])));
+  const own = new Set(tasks.flatMap(({ id, lotKey }) => (lotKey === key ? [id] : [])));
   return (problem?.holds ?? []).some(
     ({ from, resourceId }) => isVesselId(resourceId) && own.has(from.taskId),
   );
@@ -100,7 +91,7 @@ const holdsKit = (key: string, { problem, tasks }: DayPlan): boolean => {
 
 /** @returns Null for what is done for no lot alone. */
 export function freezeLotWork(task: Task, line: PiecePlan | null): LotWork | null {
-  const key = findLotKey(task);
+  const { lotKey: key } = task;
   if (key === null || !line) return null;
   const {
     piece,

@@ -13,7 +13,7 @@ import type { DayBook } from "../book";
 import type { DayBatch, DayCut, PiecePlan, PieceWork } from "../result";
 import { findThicknessFactor, findLiquidAim, findPortionFactor } from "../learned";
 import { restDough } from "./restDough";
-import type { OpenLarder } from "../larder";
+import { takeMass, type OpenLarder } from "../larder";
 import { toProblem, type Problem } from "../problem";
 
 export interface BatchInput {
@@ -165,7 +165,7 @@ function planBatch(
   const todayG = lines.reduce((sum, line) => sum + needG(line), 0);
   const neededG = todayG + aheadG;
   // What is made for another day is made fresh.
-  const uses = larder.takeMass(formula.kind, formula.id, todayG);
+  const uses = takeMass(larder, formula.kind, formula.id, todayG);
   const fromLarderG = uses.reduce((sum, { massG }) => sum + massG, 0);
   const own = book.weighings.find(
     ({ dayId, formulaId }) => dayId === book.day.id && formulaId === formula.id,

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import { closeLarder, planDay, type DayBook, type LarderItem } from "..";
+import { openLarder, takePieces } from ".";
 
 const demo = toDayBook(listDemoRecords(), "2026-11-28", null)!;
 
@@ -109,5 +110,43 @@ test("closing a day moves mass and never makes any, and closing it twice changes
       );
     }),
     { numRuns: 12, seed: 5 },
+  );
+});
+
+test("what is taken is the oldest first and never more than is wanted or there; asking takes nothing away", () => {
+  const pieceId = "rhubarb-crescent";
+  const kinds = ["frozenPieces", "shells", "blanks"] as const;
+  fc.assert(
+    fc.property(
+      fc.array(
+        fc.record({
+          kind: fc.constantFrom(...kinds),
+          count: fc.integer({ min: 1, max: 20 }),
+          age: fc.nat(3),
+        }),
+        {
+          maxLength: 8,
+        },
+      ),
+      fc.nat(60),
+      (rows, wanted) => {
+        const larder = rows.map(({ kind, count, age }, i) =>
+          item({ refId: pieceId, id: `i${i}`, kind, count, madeOn: `2026-11-${27 - age}` }),
+        );
+        const open = openLarder({ ...byMinutes, larder });
+        const taken = takePieces(open, pieceId, wanted);
+        expect(takePieces(open, pieceId, wanted)).toEqual(taken);
+        const there = larder.reduce((sum, { count }) => sum + count, 0);
+        expect(taken.frozen + taken.shells + taken.blanks).toBe(Math.min(wanted, there));
+        expect(taken.uses.reduce((sum, { count }) => sum + count, 0)).toBe(Math.min(wanted, there));
+        for (const kind of kinds) {
+          const ages = taken.uses
+            .filter(({ item: { kind: each } }) => each === kind)
+            .map(({ item: { madeOn } }) => madeOn);
+          expect(ages).toEqual(ages.toSorted());
+        }
+        for (const { item: used, count } of taken.uses) expect(count).toBeLessThanOrEqual(used.count);
+      },
+    ),
   );
 });

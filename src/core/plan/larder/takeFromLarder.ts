@@ -10,16 +10,13 @@ export interface TakenPieces {
   /** Baked empty already. */
   readonly shells: number;
   readonly blanks: number;
+  readonly uses: readonly LarderUse[];
 }
 
-/** The larder as one day may use it: oldest first, nothing twice, nothing past its use-by date. */
+/** The larder as one day may use it: oldest first, nothing past its use-by date. */
 export interface OpenLarder {
-  /** Takes up to `wantedG` of a dough or filling. */
-  takeMass(kind: "dough" | "filling", formulaId: string, wantedG: number): readonly LarderUse[];
-  /** Takes up to `wanted` pieces: frozen ones first, then shells, then blanks. */
-  takePieces(pieceId: string, wanted: number): TakenPieces;
-  /** Everything taken so far. */
-  listUses(): readonly LarderUse[];
+  readonly usable: readonly LarderItem[];
+  /** There, and past its date. */
   readonly expired: readonly LarderItem[];
   /** One for each item that would be used but for its date. */
   readonly problems: readonly Problem[];
@@ -44,43 +41,11 @@ export function openLarder(book: DayBook): OpenLarder {
         Number(b.takenByDayId !== null) - Number(a.takenByDayId !== null) ||
         (a.madeOn < b.madeOn ? -1 : a.madeOn > b.madeOn ? 1 : 0),
     );
-  const uses: LarderUse[] = [];
-  const of = (kinds: readonly LarderKind[], refId: string) =>
-    usable.filter((item) => kinds.includes(item.kind) && item.refId === refId);
-
-  function takePiecesOf(kinds: readonly LarderKind[], pieceId: string, wanted: number): number {
-    let taken = 0;
-    for (const item of of(kinds, pieceId)) {
-      const count = Math.min(item.count, wanted - taken);
-      if (count <= 0) continue;
-      uses.push({ item, massG: 0, count });
-      taken += count;
-    }
-    return taken;
-  }
-
   const nameOf = ({ kind, refId }: LarderItem) =>
     (kind === "dough" || kind === "filling" ? formulas : pieces).find(({ id }) => id === refId)?.name ??
     refId;
   return {
-    takeMass(kind, formulaId, wantedG) {
-      const taken: LarderUse[] = [];
-      let leftG = wantedG;
-      for (const item of of([kind], formulaId)) {
-        const massG = Math.min(item.massG, leftG);
-        if (massG < LEAST_TAKEN_G) continue;
-        taken.push({ item, massG, count: 0 });
-        leftG -= massG;
-      }
-      uses.push(...taken);
-      return taken;
-    },
-    takePieces(pieceId, wanted) {
-      const frozen = takePiecesOf(["frozenPieces"], pieceId, wanted);
-      const shells = takePiecesOf(["shells"], pieceId, wanted - frozen);
-      return { frozen, shells, blanks: takePiecesOf(["blanks"], pieceId, wanted - frozen - shells) };
-    },
-    listUses: () => uses,
+    usable,
     expired,
     problems: expired.map((item) => {
       const { massG, count, useBy } = item;
@@ -88,4 +53,48 @@ export function openLarder(book: DayBook): OpenLarder {
       return toProblem(past, { station: "mix", aboutId: item.id });
     }),
   };
+}
+
+/** Up to `wantedG` of a dough or filling: each formula is asked for once a day. */
+export function takeMass(
+  { usable }: OpenLarder,
+  kind: "dough" | "filling",
+  formulaId: string,
+  wantedG: number,
+): LarderUse[] {
+  const uses: LarderUse[] = [];
+  let leftG = wantedG;
+  for (const item of listOf(usable, kind, formulaId)) {
+    const massG = Math.min(item.massG, leftG);
+    if (massG < LEAST_TAKEN_G) continue;
+    uses.push({ item, massG, count: 0 });
+    leftG -= massG;
+  }
+  return uses;
+}
+
+/** Up to `wanted` pieces: frozen ones first, then shells, then blanks. Each piece is asked for once a day. */
+export function takePieces({ usable }: OpenLarder, pieceId: string, wanted: number): TakenPieces {
+  const frozen = takeCount(listOf(usable, "frozenPieces", pieceId), wanted);
+  const shells = takeCount(listOf(usable, "shells", pieceId), wanted - frozen.count);
+  const blanks = takeCount(listOf(usable, "blanks", pieceId), wanted - frozen.count - shells.count);
+  return {
+    ...{ frozen: frozen.count, shells: shells.count, blanks: blanks.count },
+    uses: [...frozen.uses, ...shells.uses, ...blanks.uses],
+  };
+}
+
+const listOf = (items: readonly LarderItem[], kind: LarderKind, refId: string): LarderItem[] =>
+  items.filter((item) => item.kind === kind && item.refId === refId);
+
+function takeCount(items: readonly LarderItem[], wanted: number) {
+  const uses: LarderUse[] = [];
+  let taken = 0;
+  for (const item of items) {
+    const count = Math.min(item.count, wanted - taken);
+    if (count <= 0) continue;
+    uses.push({ item, massG: 0, count });
+    taken += count;
+  }
+  return { count: taken, uses };
 }

@@ -4,10 +4,10 @@ import { findHeatWay, listHeats } from "../../way";
 import { loadTrays, type TrayLoading, type TrayRequest } from "../../loading";
 import { because, fail, ok, type Result } from "../../result";
 import type { Order } from "../book";
-import type { PieceCounts } from "../result";
+import type { LarderUse, PieceCounts } from "../result";
 import { shapePiece, type ShapedPiece, type ShapeContext, type FryPlan } from "../piece";
 import { setFor, findTraysPerLoad, findVessel } from "../kit";
-import { countAhead, type TakenPieces } from "../larder";
+import { countAhead, takePieces, type OpenLarder } from "../larder";
 import { toProblem, type Problem, type ProblemFailure } from "../problem";
 
 /** A piece that is known to be possible, before its dough is rolled. */
@@ -19,6 +19,8 @@ export interface PieceDraft extends PieceMakings {
   readonly toCut: number;
   readonly loading: TrayLoading;
   readonly fries: readonly FryPlan[];
+  /** What of it comes out of the larder. */
+  readonly larderUses: readonly LarderUse[];
 }
 
 /**
@@ -28,7 +30,7 @@ export interface PieceDraft extends PieceMakings {
 export function draftPiece(
   makings: PieceMakings,
   orders: readonly Order[],
-  takePieces: (pieceId: string, wanted: number) => TakenPieces,
+  larder: OpenLarder,
   context: ShapeContext,
 ): Result<PieceDraft, Problem> {
   const { piece, dough, filling, oven, kit, book } = makings;
@@ -64,7 +66,7 @@ export function draftPiece(
   const loading =
     onTrays.ok && fries.value[0] ? loadTrays(inBaskets(request, onTrays.value, fries.value[0])) : onTrays;
   if (!loading.ok) return stop(because("cannotLoad", { piece: piece.name, why: loading.failure }));
-  const { frozen, shells, blanks } = takePieces(piece.id, made);
+  const { frozen, shells, blanks, uses } = takePieces(larder, piece.id, made);
   const ahead = countAhead(book, piece.id);
   const toFill = made - frozen + ahead.frozenPieces;
   return ok({
@@ -80,6 +82,7 @@ export function draftPiece(
     toCut: Math.max(toFill - blanks - shells, 0) + ahead.shells,
     loading: loading.value,
     fries: fries.value,
+    larderUses: uses,
   });
 }
 

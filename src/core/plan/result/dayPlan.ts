@@ -233,6 +233,8 @@ export interface DayTask {
   readonly formulaId: string | null;
   /** The cut a sheet belongs to. */
   readonly cutId: string | null;
+  /** The pieces it is done to, that go their way together: `apple-pie:2`, `apple-pie:frozen:1`; null for what is done for all. */
+  readonly lotKey: string | null;
   readonly index: number;
   readonly pieces: number;
   readonly label: string;

@@ -65,7 +65,9 @@ const stationOf: Record<TaskKind, DayTask["station"]> = {
 };
 
 /** What a task says of itself beside its kind. */
-export type TaskFacts = Partial<Pick<DayTask, "pieceId" | "formulaId" | "cutId" | "index" | "pieces">> & {
+export type TaskFacts = Partial<
+  Pick<DayTask, "pieceId" | "formulaId" | "cutId" | "lotKey" | "index" | "pieces">
+> & {
   readonly label: string;
   readonly stepIds?: readonly string[];
 };
@@ -84,6 +86,7 @@ export function draft(
     pieceId: facts.pieceId ?? null,
     formulaId: facts.formulaId ?? null,
     cutId: facts.cutId ?? null,
+    lotKey: facts.lotKey ?? null,
     index: facts.index ?? 1,
     pieces: facts.pieces ?? 0,
     label: facts.label,

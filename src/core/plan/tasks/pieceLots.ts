@@ -76,7 +76,7 @@ function listLoads(work: PieceWork, afterFilling: AfterFilling, kit: KitRoom): D
 
 /** Loads one after the other: what is done to one is not done to a later one before it. */
 function inRisingOrder(loads: readonly (readonly DraftTask[])[]): DraftTask[] {
-  const keyOf = ({ id, pieceId, index }: DraftTask) => id.replace(`${pieceId}:${index}`, `${pieceId}`);
+  const keyOf = ({ id, lotKey }: DraftTask) => id.replace(lotKey ?? "", "");
   const byKey = new Map<string, DraftTask[]>();
   for (const task of loads.flat()) byKey.set(keyOf(task), [...(byKey.get(keyOf(task)) ?? []), task]);
   const ordered = new Map(

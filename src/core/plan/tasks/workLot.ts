@@ -96,6 +96,7 @@ export function workLot(lot: Lot): LotTask[] {
     ];
     const facts = {
       pieceId: lot.work.line.piece.id,
+      lotKey: lot.key,
       index: lot.index,
       stepIds: stretch.steps.map(({ id: stepId }) => stepId),
     };
@@ -175,7 +176,10 @@ function listSides(
   takings: ReturnType<typeof assignTakings>,
 ): Side[] {
   const { filling, fillings, line } = lot.work;
-  const facts = { pieceId: line.piece.id, index: lot.index, pieces: lot.counts.filled };
+  const facts = {
+    ...{ pieceId: line.piece.id, lotKey: lot.key },
+    ...{ index: lot.index, pieces: lot.counts.filled },
+  };
   const sugared: Side[] = [];
   if (filling.fruit && takes.includes(filling.id)) {
     const task = handTask("sugar", `sugar:${lot.key}`, SUGAR_MIN, lot.afterFilling(filling.id), {
