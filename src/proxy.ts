@@ -25,7 +25,7 @@ export function proxy(request: NextRequest): NextResponse {
     return withHeaders(NextResponse.json({ faults }, { status: turned.status }));
   }
   const nonce = crypto.randomUUID();
-  const policy = writeContentPolicy(nonce);
+  const policy = writeContentPolicy(nonce, process.env.NODE_ENV === "development");
   // The framework reads the nonce of its own scripts off the request.
   const inward = new Headers(headers);
   inward.set("content-security-policy", policy);

@@ -67,4 +67,5 @@ test("a page runs no script without its nonce, and stands in no frame", () => {
   expect(policy).toMatch(/script-src 'self' 'nonce-abc' 'strict-dynamic';/);
   expect(policy).toContain("frame-ancestors 'none'");
   expect(/script-src[^;]*unsafe/.test(policy)).toBe(false);
+  expect(writeContentPolicy("abc", true)).toContain("'unsafe-eval'");
 });

@@ -67,11 +67,12 @@ const isFigures = (name: string): boolean =>
 /**
  * What a page of ours may load and who may show it: scripts that carry this answer's nonce and what they load, nothing
  * from elsewhere, in no frame. Drawings have their sizes in style attributes, which run nothing.
+ * @param isDevelopment - The framework's development build puts scripts together from text.
  */
-export const writeContentPolicy = (nonce: string): string =>
+export const writeContentPolicy = (nonce: string, isDevelopment = false): string =>
   [
     "default-src 'self'",
-    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'`,
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${isDevelopment ? " 'unsafe-eval'" : ""}`,
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",
     "font-src 'self'",
