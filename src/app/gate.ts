@@ -48,12 +48,19 @@ export function turnAway(caller: Caller, names: ReadonlySet<string>): Turned | n
     };
   if (READING.has(method)) return null;
   const isElsewhere =
-    (origin !== null && !(URL.canParse(origin) && new URL(origin).host === host)) ||
+    isOtherOrigin(origin, host) ||
     (fetchSite !== null && fetchSite !== "same-origin" && fetchSite !== "none");
   return isElsewhere
-    ? { status: 403, message: `A page of ${show(origin ?? "another address")} may not post here.` }
+    ? {
+        status: 403,
+        message: `A page of ${show(origin ?? "another address")} may not post here. Open Tezgah at its own address.`,
+      }
     : null;
 }
+
+/** Whether a page says that it is another address's than the one it asks. A programme says nothing. */
+export const isOtherOrigin = (origin: string | null, host: string | null): boolean =>
+  origin !== null && !(URL.canParse(origin) && new URL(origin).host === host);
 
 /** The name in a Host header, without its port; null where it is none. */
 function readName(host: string | null): string | null {

@@ -100,7 +100,7 @@ function look(): void {
       tell(listener, { epoch, after, ...news });
     }
   }
-  if (had && (had.happened !== mark.happened || had.frozen !== mark.frozen))
+  if (had && had.happened !== mark.happened)
     for (const listener of live.listeners) listener.send("happened", mark);
   if (performance.now() - live.beatAt < BEAT_MS) return;
   live.beatAt = performance.now();

@@ -26,6 +26,8 @@ const GROWING = [
   "habit_figure",
   "run_figure",
   "run_summary",
+  "run_sheet",
+  "run_event",
 ];
 
 let folder: string;
@@ -61,6 +63,7 @@ const screens: readonly (readonly [string, () => unknown])[] = [
   ["the kitchen", () => store.readKitchen()],
   ["habits", () => store.habits.know("2026-12-05")],
   ["the trend of one", () => store.habits.list("hands:fill:spoon", "2026-12-05", 200)],
+  ["how far the file has come", () => store.feed.readMark()],
   ["the book of days", () => store.runs.listSummaries("2026-01-01", "2026-12-31", 100)],
 ];
 

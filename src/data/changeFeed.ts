@@ -6,12 +6,10 @@ import type { Repository } from "./versionedTable";
 
 /** How far the file has come: what is written raises one of both, whichever process writes it. */
 export interface FileMark {
-  /** Of records and what plans know; never falls. */
+  /** Of records, what plans know, and sheets of runs that are frozen; never falls. */
   readonly revision: number;
   /** Of what happened on days that run. */
   readonly happened: number;
-  /** Sheets of runs that were frozen. */
-  readonly frozen: number;
 }
 
 /** What was written after a revision. */
@@ -31,7 +29,6 @@ export function createChangeFeed(db: Database.Database, repositories: Repositori
   const selectMarks = db.prepare<[], { name: string; seq: number }>(
     "SELECT name, seq FROM sqlite_sequence WHERE name IN ('applied_group', 'run_event')",
   );
-  const countSheets = db.prepare<[], { n: number }>("SELECT count(*) AS n FROM run_sheet");
   const selectTouched = db.prepare<[number, number], { touched: string | null }>(
     "SELECT touched FROM applied_group WHERE revision > ? ORDER BY revision LIMIT ?",
   );
@@ -42,7 +39,6 @@ export function createChangeFeed(db: Database.Database, repositories: Repositori
     return {
       revision: seqOf.get("applied_group") ?? 0,
       happened: seqOf.get("run_event") ?? 0,
-      frozen: countSheets.get()?.n ?? 0,
     };
   };
 

@@ -1,6 +1,7 @@
 import { fail, ok, type Result } from "@/core/result";
 import { findLongList } from "@/schemas/findLongList";
 import type { Fault } from "@/schemas/validate";
+import { isOtherOrigin } from "../gate";
 
 /**
  * A request's JSON, read no further than the limit; or the answer that refuses it. Taken is only what calls itself
@@ -37,11 +38,8 @@ export async function readJson(
 /** The origin of a page that is not ours; null if it is ours, or no page's. */
 export function findStranger(request: Request): string | null {
   const origin = request.headers.get("origin");
-  if (origin === null) return null;
-  const host = request.headers.get("host");
-  return URL.canParse(origin) && new URL(origin).host === host
-    ? null
-    : origin.slice(0, MAX_ORIGIN_CHARACTERS);
+  if (origin === null || !isOtherOrigin(origin, request.headers.get("host"))) return null;
+  return origin.slice(0, MAX_ORIGIN_CHARACTERS);
 }
 
 const MAX_ORIGIN_CHARACTERS = 80;

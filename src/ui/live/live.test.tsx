@@ -91,6 +91,18 @@ test("a line that breaks is the browser's to mend; one that is answered otherwis
   jest.useRealTimers();
 });
 
+test("with the line broken nobody is said to be there", () => {
+  const heard: number[] = [];
+  const close = openLine(
+    { deviceId: "me", name: "A tablet", at: () => place },
+    { readMark: () => ({ epoch: "file", revision: 1 }), onNeighbours: (others) => heard.push(others.length) },
+  );
+  FakeLine.opened[0]!.say("here", { others: [other] });
+  FakeLine.opened[0]!.onerror();
+  expect(heard).toEqual([1, 0]);
+  close();
+});
+
 test("who looks at the same day is said; who is elsewhere is not; the field of another is marked where it stands", () => {
   renderOnBench(
     <main>

@@ -5,7 +5,7 @@ export interface Hearing {
   /** What it knows of the file as the line is opened: what came after is told first. */
   readonly readMark: () => Pick<LiveNews, "epoch" | "revision">;
   readonly onNews?: (news: LiveNews) => void;
-  /** Something happened on a day that runs, or its sheet was frozen anew. */
+  /** Something happened on a day that runs. */
   readonly onHappened?: () => void;
   readonly onNeighbours?: (others: readonly Neighbour[]) => void;
 }
@@ -41,6 +41,8 @@ export function openLine(self: Self, { readMark, onNews, onHappened, onNeighbour
       line?.addEventListener(event, ({ data }: MessageEvent<string>) => hear(JSON.parse(data)));
     // What is answered otherwise than with a line is not asked again by the browser itself.
     line.onerror = () => {
+      // Whom nobody tells of is not said to be there.
+      onNeighbours?.([]);
       if (line?.readyState !== EventSource.CLOSED) return;
       close();
       again = setTimeout(open, AGAIN_AFTER_MS);

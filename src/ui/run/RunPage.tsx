@@ -35,7 +35,7 @@ export function RunPage({ date, clock }: Props) {
     const closeLine = openLine(
       { deviceId: readPageId(), name: namePage(), at: readPlace },
       // What happens has marks of its own: the store asks by them.
-      { readMark: () => ({ epoch: "", revision: 0 }), onHappened: tick },
+      { readMark: () => ({ epoch: "", revision: 0 }), onNews: tick, onHappened: tick },
     );
     window.addEventListener("online", tick);
     document.addEventListener("visibilitychange", tick);

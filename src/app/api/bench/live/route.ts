@@ -23,7 +23,10 @@ export const GET = stored((request: Request): Response => {
   if (!Number.isSafeInteger(revision) || revision < 0 || read("device") === "")
     return refuse([{ path: "revision", message: "Name the device, and the revision that it knows." }]);
   if (isEnding()) {
-    const ending = refuse([{ path: "", message: "Tezgah is being stopped." }], 503);
+    const ending = refuse(
+      [{ path: "", message: "Tezgah is being stopped. Ask again once it is started." }],
+      503,
+    );
     ending.headers.set("connection", "close");
     return ending;
   }
