@@ -35,7 +35,9 @@ export function SaveMark() {
     case "saved":
       return (
         <span className="quiet mr-1 flex items-center gap-1 text-sm whitespace-nowrap" role="status">
-          <Check size={18} aria-hidden /> Saved
+          <Check size={18} aria-hidden />
+          {/* In the hand the tick says it, and the day's name has the room. */}
+          <span className="sr-only sm:not-sr-only">Saved</span>
           {save.at && (
             <span className="hidden sm:inline">{formatClock(readWallClock(save.at, timeZone).minute)}</span>
           )}
