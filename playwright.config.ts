@@ -10,7 +10,7 @@ const worlds = [
   { name: "day", seed: SEED, files: ["api", "run", "screens", "taught"] },
   { name: "book", seed: SEED, files: ["piece", "saving", "mix", "market", "ways"] },
   { name: "kit", seed: SEED, files: ["kit", "cut", "bake", "heat", "remedy"] },
-  { name: "server", seed: SEED, files: ["server", "live"] },
+  { name: "server", seed: SEED, files: ["server", "live", "away"] },
   { name: "empty", seed: "", files: ["firstDay"] },
 ] as const;
 /** The first world's port; the others' follow. */
@@ -46,6 +46,8 @@ export default defineConfig({
     // An act that finds nothing to act on says so, instead of using up the whole test.
     actionTimeout: 20_000,
     contextOptions: { reducedMotion: "reduce" },
+    // A journey that is about it lets it in: the others need not put the application on a device each time.
+    serviceWorkers: "block",
     launchOptions: {
       executablePath: existsSync(WINDOWLESS) ? WINDOWLESS : "/usr/bin/chromium",
       args: [

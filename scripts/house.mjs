@@ -1,7 +1,7 @@
 // What the other scripts share: running commands, installing, building. Node's own modules only, since these
 // run before anything is installed.
 import { spawn, spawnSync } from "node:child_process";
-import { existsSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { createHash } from "node:crypto";
 
 process.env.NEXT_TELEMETRY_DISABLED = "1";
@@ -42,32 +42,53 @@ export function installPackages() {
   writeFileSync(mark, wanted);
 }
 
+const SERVICE_WORKER = "public/service-worker.js";
+
 /** Builds the application, unless the build is newer than every source. */
 export function buildApplication() {
   const built = ".next/BUILD_ID";
-  if (existsSync(built) && existsSync("build/jobs.mjs")) {
+  if (existsSync(built) && existsSync("build/jobs.mjs") && existsSync(SERVICE_WORKER)) {
     const newest = spawnSync("find", ["src", "next.config.ts", "package-lock.json", "-newer", built], {
       encoding: "utf8",
     });
     if (newest.status === 0 && newest.stdout.trim() === "") return;
   }
   buildJobs();
+  buildPages();
+}
+
+/** Builds the application itself, and the worker that keeps it on devices. */
+export function buildPages() {
   run("npx", ["next", "build"]);
+  const version = readFileSync(".next/BUILD_ID", "utf8");
+  const isPart = (file) => /\.(js|css|woff2|svg)$/.test(file);
+  const parts = readdirSync(".next/static", { recursive: true }).filter(isPart);
+  const entries = [
+    // Named after what is in them.
+    ...parts.map((file) => ({ url: `/_next/static/${file}`, revision: null })),
+    { url: "/away", revision: version },
+  ];
+  bundle("src/workers/serviceWorker.ts", SERVICE_WORKER, [
+    "--platform=browser",
+    `--define:TEZGAH_PARTS=${JSON.stringify(entries)}`,
+    '--define:process.env.NODE_ENV="production"',
+    "--minify",
+  ]);
 }
 
 /** Bundles the programme of the server's own threads. */
 export const buildJobs = () => bundle("src/jobs/jobs.ts", "build/jobs.mjs");
 
-/** Bundles a programme for Node, as it is built for use: nothing kept that only helps to debug. */
-export function bundle(source, outfile) {
+const SERVER = ["--platform=node", "--target=node20", "--packages=external"];
+
+/** Bundles a programme as it is built for use: nothing kept that only helps to debug. */
+export function bundle(source, outfile, more = SERVER) {
   run("npx", [
     "esbuild",
     source,
     "--bundle",
-    "--platform=node",
-    "--target=node20",
     "--format=esm",
-    "--packages=external",
+    ...more,
     "--tsconfig=tsconfig.json",
     "--log-level=warning",
     `--outfile=${outfile}`,

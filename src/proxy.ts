@@ -57,4 +57,6 @@ function canDecode(text: string): boolean {
   }
 }
 
-export const config = { matcher: ["/((?!_next/static/|icon\\.svg|favicon\\.ico).*)"] };
+export const config = {
+  matcher: ["/((?!_next/static/|icon\\.svg|icons/|manifest\\.webmanifest|favicon\\.ico).*)"],
+};

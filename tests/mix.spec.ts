@@ -55,6 +55,7 @@ test("a line that is not what was guessed is denied and given in grams; other cu
   await expect(lines.first()).toContainText("251 g");
   await page.getByRole("button", { name: /^Undo/ }).click();
   await expect(lines.first()).toContainText("265 g");
+  await saved(page);
   await page.locator("#paste").fill("");
 });
 

@@ -154,49 +154,55 @@ test("steps and lines are ticked off one by one, and a knuckle that rebounds cou
   await expect(button(page, /^Done/)).toBeVisible();
 });
 
-test("server killed, network gone: taps are shown, wait on the device over a minute, and go out when it is back", async ({
-  page,
-  context,
-  expectConsole,
-}) => {
-  // Refused, reset or empty: it depends on where the kill meets a question that is on its way.
-  expectConsole("net::ERR_");
-  await page.goto(`${BASE}/run/${DATE}`);
-  await expect(job(page)).toHaveText("Make Quince and bay");
-  // The page is kept on the device as soon as it is open.
-  await expect
-    .poll(() => page.evaluate(async () => (await (await caches.open("tezgah-run")).keys()).length))
-    .toBeGreaterThan(5);
-  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
-  await stop("SIGKILL");
-  await button(page, /^Done/).click();
-  await expect(job(page)).toHaveText("Cook softened leeks");
-  const waits = page.getByRole("alert").filter({ hasText: "waits on this device" });
-  await expect(page.getByRole("alert").filter({ hasText: /taps? waits? on this device/ })).toBeVisible();
-  // The page is on the device too: loaded again without the server it is where it was.
-  await page.reload();
-  await expect(job(page)).toHaveText("Cook softened leeks");
-  await expect(page.getByRole("alert").filter({ hasText: /taps? waits? on this device/ })).toBeVisible();
-  await start(file("run.db"), EARLY);
-  await expect(waits).toBeHidden();
-  await page.reload();
-  await expect(job(page)).toHaveText("Cook softened leeks");
+test.describe("with the application on the device", () => {
+  test.use({ serviceWorkers: "allow" });
 
-  await context.setOffline(true);
-  await settle(page);
-  await button(page, /^(Begin|Done)/).click();
-  await settle(page);
-  await button(page, /^Went wrong/).click();
-  await page.getByRole("dialog").getByRole("button", { name: "stuck" }).click();
-  await page.getByRole("dialog").getByRole("button", { name: "1 stuck" }).click();
-  await expect(page.getByText("1 stuck", { exact: true })).toBeVisible();
-  await expect(page.getByRole("alert").filter({ hasText: /taps? waits? on this device/ })).toBeVisible();
-  await context.setOffline(false);
-  await expect(page.getByRole("alert").filter({ hasText: /taps? waits? on this device/ })).toBeHidden();
-  const events = (await (await fetch(`${BASE}/api/v1/runs/${DATE}/events`)).json()) as {
-    events: { kind: string; mishap?: string }[];
-  };
-  expect(events.events.filter(({ mishap }) => mishap === "stuck")).toHaveLength(1);
+  test("server killed, network gone: taps are shown, wait on the device over a minute, and go out when it is back", async ({
+    page,
+    context,
+    expectConsole,
+  }) => {
+    // Refused, reset or empty: it depends on where the kill meets a question that is on its way.
+    expectConsole("net::ERR_");
+    await page.goto(`${BASE}/run/${DATE}`);
+    await expect(job(page)).toHaveText("Make Quince and bay");
+    // The page is kept on the device as soon as it is open, and the application with it.
+    await expect
+      .poll(() => page.evaluate(async () => (await (await caches.open("tezgah-run")).keys()).length))
+      .toBe(1);
+    await expect
+      .poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null), { timeout: 60_000 })
+      .toBe(true);
+    await stop("SIGKILL");
+    await button(page, /^Done/).click();
+    await expect(job(page)).toHaveText("Cook softened leeks");
+    const waits = page.getByRole("alert").filter({ hasText: "waits on this device" });
+    await expect(page.getByRole("alert").filter({ hasText: /taps? waits? on this device/ })).toBeVisible();
+    // The page is on the device too: loaded again without the server it is where it was.
+    await page.reload();
+    await expect(job(page)).toHaveText("Cook softened leeks");
+    await expect(page.getByRole("alert").filter({ hasText: /taps? waits? on this device/ })).toBeVisible();
+    await start(file("run.db"), EARLY);
+    await expect(waits).toBeHidden();
+    await page.reload();
+    await expect(job(page)).toHaveText("Cook softened leeks");
+
+    await context.setOffline(true);
+    await settle(page);
+    await button(page, /^(Begin|Done)/).click();
+    await settle(page);
+    await button(page, /^Went wrong/).click();
+    await page.getByRole("dialog").getByRole("button", { name: "stuck" }).click();
+    await page.getByRole("dialog").getByRole("button", { name: "1 stuck" }).click();
+    await expect(page.getByText("1 stuck", { exact: true })).toBeVisible();
+    await expect(page.getByRole("alert").filter({ hasText: /taps? waits? on this device/ })).toBeVisible();
+    await context.setOffline(false);
+    await expect(page.getByRole("alert").filter({ hasText: /taps? waits? on this device/ })).toBeHidden();
+    const events = (await (await fetch(`${BASE}/api/v1/runs/${DATE}/events`)).json()) as {
+      events: { kind: string; mishap?: string }[];
+    };
+    expect(events.events.filter(({ mishap }) => mishap === "stuck")).toHaveLength(1);
+  });
 });
 
 test("a bake rings when it is to be looked at, again after “not yet”, and is out with one tap", async ({

@@ -3,6 +3,7 @@ import { cookies } from "next/headers";
 import type { ReactNode } from "react";
 import "@fontsource-variable/bricolage-grotesque";
 import "@fontsource-variable/atkinson-hyperlegible-next";
+import { NewerVersion } from "@/ui/away/NewerVersion";
 import { THEME_COOKIE, toTheme } from "@/ui/shell/theme";
 import "./globals.css";
 
@@ -17,7 +18,10 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const theme = toTheme((await cookies()).get(THEME_COOKIE)?.value);
   return (
     <html lang="en" data-theme={theme ?? undefined}>
-      <body>{children}</body>
+      <body>
+        {children}
+        <NewerVersion />
+      </body>
     </html>
   );
 }

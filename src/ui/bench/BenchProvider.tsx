@@ -6,6 +6,7 @@ import { useShallow } from "zustand/react/shallow";
 import type { DayPlan } from "@/core/plan";
 import type { BenchState, DaySnapshot } from "./benchState";
 import type { BenchStore } from "./benchStore";
+import { keepOpenDay } from "../away/keepOpenDay";
 import { namePage, neighbours, readPageId, readPlace } from "../live/neighbours";
 import { openLine } from "../live/openLine";
 import { openBench, renderBench } from "./openBench";
@@ -84,10 +85,13 @@ export function BenchProvider({
           readMark: () => store.getState().readMark(),
           onNews: (news) => store.getState().hear(news),
           onNeighbours: (others) => neighbours.setState({ others }),
+          onLink: (isLinked) => neighbours.setState({ isLinked }),
         },
       ),
     [store],
   );
+
+  useEffect(() => keepOpenDay(store), [store]);
 
   return <BenchContext value={store}>{children}</BenchContext>;
 }

@@ -97,6 +97,8 @@ export interface BenchState {
   hear(news: LiveNews): void;
   /** What of the file is known here, to be told what comes after. */
   readMark(): Pick<LiveNews, "epoch" | "revision">;
+  /** The day as the server last had it, with its clock as it stands now: what a device keeps. */
+  readSnapshot(): DaySnapshot;
   /** Asks the server for what it has now. */
   refresh(): Promise<void>;
   /** Takes up what the device has kept, once, when the page is there. */

@@ -2,9 +2,17 @@ import isSame from "fast-deep-equal";
 import { createStore } from "zustand/vanilla";
 import type { DayPlan } from "@/core/plan";
 import { joinChanges, toChange, type Change, type ChangeGroup } from "@/schemas/change";
-import { findRecord, fromLists, pickRecords, type Edit, type RecordTable } from "@/schemas/recordTable";
+import {
+  findRecord,
+  fromLists,
+  pickRecords,
+  toLists,
+  type Edit,
+  type RecordLists,
+  type RecordTable,
+} from "@/schemas/recordTable";
 import { toDayBook, type DayGround } from "@/schemas/toDayBook";
-import { readSteadyClock } from "@/time/steadyClock";
+import { readSteadyClock, startSteadyClock } from "@/time/steadyClock";
 import { findNowMin, findPhase } from "@/time/wallClock";
 import type { BenchState, DaySnapshot, SaveReply, SaveState } from "./benchState";
 import { findUse } from "./findUse";
@@ -68,6 +76,8 @@ export function createBenchStore(input: BenchInput) {
   let sending: Promise<void> | null = null;
   let failures = 0;
   let started: Promise<void> | null = null;
+  /** What the server has, as lists. */
+  let kept: { readonly base: RecordTable; readonly lists: RecordLists } | null = null;
 
   const readZone = (table: RecordTable) =>
     pickRecords(table, "kitchen")[0]?.timeZone ?? snapshot.computersZone;
@@ -279,6 +289,12 @@ export function createBenchStore(input: BenchInput) {
         });
       },
       readMark: () => ({ epoch: snapshot.epoch, revision: heard }),
+      readSnapshot() {
+        if (kept?.base !== saver.base) kept = { base: saver.base, lists: toLists(saver.base) };
+        const instant = new Date(input.clock().getTime() + clockOffsetMs);
+        const clock = startSteadyClock(instant, readZone(saver.base));
+        return { ...snapshot, revision: heard, lists: kept.lists, clock };
+      },
       hear(news) {
         if (news.epoch === snapshot.epoch && news.revision <= heard) return;
         const isNext = news.epoch === snapshot.epoch && news.after <= heard;

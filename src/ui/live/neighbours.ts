@@ -2,8 +2,15 @@ import { createStore } from "zustand/vanilla";
 import type { Neighbour } from "@/schemas/live";
 import { createId } from "../bench/createId";
 
-/** Who else has a page of this server open. */
-export const neighbours = createStore<{ readonly others: readonly Neighbour[] }>(() => ({ others: [] }));
+interface Link {
+  /** Who else has a page of this server open. */
+  readonly others: readonly Neighbour[];
+  /** The server tells this page what happens. */
+  readonly isLinked: boolean;
+}
+
+/** Who and what is at the other end of this page's line. */
+export const neighbours = createStore<Link>(() => ({ others: [], isLinked: false }));
 
 let ownId: string | null = null;
 

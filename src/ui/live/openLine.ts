@@ -8,6 +8,8 @@ export interface Hearing {
   /** Something happened on a day that runs. */
   readonly onHappened?: () => void;
   readonly onNeighbours?: (others: readonly Neighbour[]) => void;
+  /** Whether the server is there. */
+  readonly onLink?: (isLinked: boolean) => void;
 }
 
 /** Who this page is to the others. */
@@ -26,7 +28,10 @@ const AGAIN_AFTER_MS = 5000;
  * it is looked at. A line that breaks is opened again by the browser, from the last word it heard.
  * @returns Closes it.
  */
-export function openLine(self: Self, { readMark, onNews, onHappened, onNeighbours }: Hearing): () => void {
+export function openLine(
+  self: Self,
+  { readMark, onNews, onHappened, onNeighbours, onLink }: Hearing,
+): () => void {
   let line: EventSource | null = null;
   let again: ReturnType<typeof setTimeout> | undefined;
   const open = () => {
@@ -43,13 +48,17 @@ export function openLine(self: Self, { readMark, onNews, onHappened, onNeighbour
     line.onerror = () => {
       // Whom nobody tells of is not said to be there.
       onNeighbours?.([]);
+      onLink?.(false);
       if (line?.readyState !== EventSource.CLOSED) return;
       close();
       again = setTimeout(open, AGAIN_AFTER_MS);
     };
     if (onNews) on("changed", (data) => onNews(data as LiveNews));
     if (onHappened) on("happened", onHappened);
-    if (onNeighbours) on("here", (data) => onNeighbours((data as { others: Neighbour[] }).others));
+    on("here", (data) => {
+      onLink?.(true);
+      onNeighbours?.((data as { others: Neighbour[] }).others);
+    });
   };
   const close = () => {
     clearTimeout(again);

@@ -1,24 +1,16 @@
-/** What is kept of the page that runs: one at a time, the newest. */
-const CACHE = "tezgah-run";
-const STATIC = "/_next/static/";
+import { RUN_PAGES } from "@/schemas/away";
 
 /**
- * Keeps this page and all that it is made of on the device, so that it opens again while the server is away. A browser
- * that keeps nothing for pages without a lock (plain HTTP on another machine) waits for the server as before.
+ * Keeps the page of a running day on the device, one at a time, the newest: it opens again while the server is away. What
+ * it is made of is there with the application.
  */
 export async function keepPage(): Promise<void> {
-  if (!("serviceWorker" in navigator) || typeof caches === "undefined") return;
+  if (typeof caches === "undefined") return;
   try {
-    await navigator.serviceWorker.register("/run-worker.js");
-    const loaded = performance.getEntriesByType("resource").map(({ name }) => new URL(name));
-    const parts = loaded.filter(
-      ({ origin, pathname }) => origin === location.origin && pathname.startsWith(STATIC),
-    );
-    const wanted = new Set([location.href, ...parts.map(({ href }) => href)]);
-    const cache = await caches.open(CACHE);
-    const kept = new Set((await cache.keys()).map(({ url }) => url));
-    await cache.addAll([...wanted].filter((url) => url === location.href || !kept.has(url)));
-    await Promise.all([...kept].filter((url) => !wanted.has(url)).map((url) => cache.delete(url)));
+    const pages = await caches.open(RUN_PAGES);
+    await pages.add(location.href);
+    const others = (await pages.keys()).filter(({ url }) => url !== location.href);
+    await Promise.all(others.map((other) => pages.delete(other)));
   } catch {
     // Without the server nothing new is kept, and what was kept stays.
   }

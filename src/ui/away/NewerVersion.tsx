@@ -1,0 +1,45 @@
+"use client";
+
+import { usePathname } from "next/navigation";
+import { useEffect, useState } from "react";
+import { standBy, takeOver } from "./standBy";
+
+/** The application is put on the device when the first screen has been quiet for so long, ms. */
+const AFTER_QUIET_MS = 4000;
+
+/** Says that a newer version is there, and takes it when asked: never by itself, and not while a day runs. */
+export function NewerVersion() {
+  const [newer, setNewer] = useState<ServiceWorker | null>(null);
+  const [isRunning, setRunning] = useState(false);
+  const isAtRun = usePathname().startsWith("/run/");
+  // A day that runs wants it at once.
+  const afterMs = isAtRun ? 0 : AFTER_QUIET_MS;
+  useEffect(
+    () => (process.env.NODE_ENV === "production" ? standBy(setNewer, afterMs) : undefined),
+    [afterMs],
+  );
+  if (!newer || isAtRun) return null;
+  const take = async () => {
+    // What was typed is kept by the page as it goes.
+    navigator.serviceWorker.addEventListener("controllerchange", () => location.reload(), { once: true });
+    setRunning((await takeOver(newer)).isRunning);
+  };
+  return (
+    <div
+      role="status"
+      className="fixed inset-x-3 bottom-3 z-40 mx-auto flex w-fit max-w-full flex-wrap items-center gap-3 rounded-box border border-base-300 bg-base-100 px-4 py-2 shadow-lg"
+    >
+      <p>
+        {isRunning
+          ? "A day runs on this device: the newer Tezgah waits until its page is closed."
+          : "A newer Tezgah is ready. What you have typed stays."}
+      </p>
+      <button type="button" className="btn btn-primary touch" onClick={() => void take()}>
+        Use it now
+      </button>
+      <button type="button" className="btn btn-ghost touch" onClick={() => setNewer(null)}>
+        Later
+      </button>
+    </div>
+  );
+}

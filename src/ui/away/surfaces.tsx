@@ -1,0 +1,81 @@
+"use client";
+
+import dynamic from "next/dynamic";
+import type { ReactNode } from "react";
+
+/** A page of a day that needs nothing but what the device has of it. */
+export interface Surface {
+  readonly title: string;
+  /** @param id - Of the piece or the formula that the address names. */
+  readonly draw: (id: string) => ReactNode;
+}
+
+const OrdersStation = dynamic(() => import("../stations/OrdersStation").then((part) => part.OrdersStation));
+const MixStation = dynamic(() => import("../stations/MixStation").then((part) => part.MixStation));
+const RollStation = dynamic(() => import("../stations/RollStation").then((part) => part.RollStation));
+const FillStation = dynamic(() => import("../stations/FillStation").then((part) => part.FillStation));
+const SealStation = dynamic(() => import("../stations/SealStation").then((part) => part.SealStation));
+const BakeStation = dynamic(() => import("../stations/BakeStation").then((part) => part.BakeStation));
+const CoolStation = dynamic(() => import("../stations/CoolStation").then((part) => part.CoolStation));
+const BatchPage = dynamic(() => import("../batch/BatchPage").then((part) => part.BatchPage));
+const IngredientsPage = dynamic(() =>
+  import("../formula/IngredientsPage").then((part) => part.IngredientsPage),
+);
+const KitPage = dynamic(() => import("../book/KitPage").then((part) => part.KitPage));
+const LarderPage = dynamic(() => import("../larder/LarderPage").then((part) => part.LarderPage));
+const MouldPage = dynamic(() => import("../cutting/MouldPage").then((part) => part.MouldPage));
+const PastePage = dynamic(() => import("../formula/PastePage").then((part) => part.PastePage));
+const SheetPage = dynamic(() => import("../cutting/SheetPage").then((part) => part.SheetPage));
+const WhyPage = dynamic(() => import("../remedy/WhyPage").then((part) => part.WhyPage));
+const YieldPage = dynamic(() => import("../cutting/YieldPage").then((part) => part.YieldPage));
+const BookPage = dynamic(() => import("../book/BookPage").then((part) => part.BookPage));
+const FormulaPage = dynamic(() => import("../formula/FormulaPage").then((part) => part.FormulaPage));
+const PiecePage = dynamic(() => import("../piece/PiecePage").then((part) => part.PiecePage));
+const RestPage = dynamic(() => import("../mix/RestPage").then((part) => part.RestPage));
+const WeighPage = dynamic(() => import("../mix/WeighPage").then((part) => part.WeighPage));
+const ComparePage = dynamic(() => import("../piece/ComparePage").then((part) => part.ComparePage));
+const HeatPage = dynamic(() => import("../heat/HeatPage").then((part) => part.HeatPage));
+const SchoolsPage = dynamic(() => import("../piece/SchoolsPage").then((part) => part.SchoolsPage));
+const WayPage = dynamic(() => import("../way/WayPage").then((part) => part.WayPage));
+
+/** By the rest of the address behind the day; `:id` stands for any. */
+const surfaces: Readonly<Record<string, Surface>> = {
+  orders: { title: "Orders", draw: () => <OrdersStation /> },
+  mix: { title: "Mix", draw: () => <MixStation /> },
+  roll: { title: "Roll & cut", draw: () => <RollStation /> },
+  fill: { title: "Fill", draw: () => <FillStation /> },
+  seal: { title: "Seal", draw: () => <SealStation /> },
+  bake: { title: "Bake & fry", draw: () => <BakeStation /> },
+  cool: { title: "Cool & finish", draw: () => <CoolStation /> },
+  batch: { title: "A batch first", draw: () => <BatchPage /> },
+  ingredients: { title: "Ingredients", draw: () => <IngredientsPage /> },
+  kit: { title: "Kit", draw: () => <KitPage /> },
+  larder: { title: "Larder", draw: () => <LarderPage /> },
+  mould: { title: "Cutter for a mould", draw: () => <MouldPage /> },
+  paste: { title: "Paste a formula", draw: () => <PastePage /> },
+  sheet: { title: "One sheet", draw: () => <SheetPage /> },
+  why: { title: "What went wrong, and why", draw: () => <WhyPage /> },
+  yield: { title: "How many", draw: () => <YieldPage /> },
+  // The formulas that ship with the application come from the server.
+  book: { title: "Book", draw: () => <BookPage starterFormulas={[]} /> },
+  "formula/:id": { title: "Formula", draw: (id) => <FormulaPage formulaId={id} /> },
+  "piece/:id": { title: "Piece", draw: (id) => <PiecePage pieceId={id} /> },
+  "rest/:id": { title: "Rest and temper", draw: (id) => <RestPage key={id} formulaId={id} /> },
+  "weigh/:id": { title: "Weigh out", draw: (id) => <WeighPage key={id} formulaId={id} /> },
+  "piece/:id/compare": { title: "Compare variants", draw: (id) => <ComparePage pieceId={id} /> },
+  "piece/:id/heat": { title: "Heat", draw: (id) => <HeatPage pieceId={id} /> },
+  "piece/:id/schools": { title: "Where bakers disagree", draw: (id) => <SchoolsPage pieceId={id} /> },
+  "piece/:id/way": { title: "The way it goes", draw: (id) => <WayPage pieceId={id} /> },
+};
+
+/** Which day and page an address names, where the device can show it; null where only the server can. */
+export function findSurface(pathname: string): {
+  readonly date: string;
+  readonly id: string;
+  readonly surface: Surface;
+} | null {
+  const [, day, date = "", name = "orders", id = "", part] = pathname.split("/");
+  const key = [name, ...(id === "" ? [] : [":id"]), ...(part === undefined ? [] : [part])].join("/");
+  const surface = Object.hasOwn(surfaces, key) ? surfaces[key] : undefined;
+  return day === "day" && surface ? { date, id: decodeURIComponent(id), surface } : null;
+}
