@@ -7,6 +7,7 @@ import { BenchProvider } from "../bench/BenchProvider";
 import type { DaySnapshot } from "../bench/benchState";
 import { neighbours } from "../live/neighbours";
 import { BenchShell } from "../shell/BenchShell";
+import { formatDayDate } from "../shell/formatDayDate";
 import { THEME_COOKIE, toTheme } from "../shell/theme";
 import { listKeptDays, readKeptDay } from "./keptDays";
 import { findSurface, type Surface } from "./surfaces";
@@ -118,7 +119,7 @@ function KeptDays() {
         {days.map(({ date, name }) => (
           <li key={date}>
             <Link href={`/day/${date}/orders`} className="btn touch" prefetch={false}>
-              {name} <span className="quiet font-normal">{date}</span>
+              {name} <span className="quiet font-normal">{formatDayDate(date)}</span>
             </Link>
           </li>
         ))}

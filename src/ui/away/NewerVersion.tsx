@@ -27,7 +27,7 @@ export function NewerVersion() {
   return (
     <div
       role="status"
-      className="fixed inset-x-3 bottom-3 z-40 mx-auto flex w-fit max-w-full flex-wrap items-center gap-3 rounded-box border border-base-300 bg-base-100 px-4 py-2 shadow-lg"
+      className="fixed inset-x-3 bottom-36 z-40 lg:bottom-20 mx-auto flex w-fit max-w-full flex-wrap items-center gap-3 rounded-box border border-base-300 bg-base-100 px-4 py-2 shadow-lg"
     >
       <p>
         {isRunning

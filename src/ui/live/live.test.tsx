@@ -93,13 +93,22 @@ test("a line that breaks is the browser's to mend; one that is answered otherwis
 
 test("with the line broken nobody is said to be there", () => {
   const heard: number[] = [];
+  const links: boolean[] = [];
   const close = openLine(
     { deviceId: "me", name: "A tablet", at: () => place },
-    { readMark: () => ({ epoch: "file", revision: 1 }), onNeighbours: (others) => heard.push(others.length) },
+    {
+      readMark: () => ({ epoch: "file", revision: 1 }),
+      onNeighbours: (others) => heard.push(others.length),
+      onLink: (isLinked) => links.push(isLinked),
+    },
   );
   FakeLine.opened[0]!.say("here", { others: [other] });
   FakeLine.opened[0]!.onerror();
   expect(heard).toEqual([1, 0]);
+  // Answered otherwise than with a line, the server is there all the same.
+  FakeLine.opened[0]!.readyState = FakeLine.CLOSED;
+  FakeLine.opened[0]!.onerror();
+  expect(links).toEqual([true, false]);
   close();
 });
 

@@ -5,12 +5,12 @@ import { createId } from "../bench/createId";
 interface Link {
   /** Who else has a page of this server open. */
   readonly others: readonly Neighbour[];
-  /** The server tells this page what happens. */
-  readonly isLinked: boolean;
+  /** The server tells this page what happens; null until it is known whether it does. */
+  readonly isLinked: boolean | null;
 }
 
 /** Who and what is at the other end of this page's line. */
-export const neighbours = createStore<Link>(() => ({ others: [], isLinked: false }));
+export const neighbours = createStore<Link>(() => ({ others: [], isLinked: null }));
 
 let ownId: string | null = null;
 

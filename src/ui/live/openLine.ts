@@ -48,8 +48,8 @@ export function openLine(
     line.onerror = () => {
       // Whom nobody tells of is not said to be there.
       onNeighbours?.([]);
-      onLink?.(false);
-      if (line?.readyState !== EventSource.CLOSED) return;
+      // A line that was answered otherwise is closed: the server is there.
+      if (line?.readyState !== EventSource.CLOSED) return onLink?.(false);
       close();
       again = setTimeout(open, AGAIN_AFTER_MS);
     };

@@ -1,14 +1,17 @@
 "use client";
 
 import { Check, CircleAlert, CloudOff, CloudUpload } from "lucide-react";
+import { useStore } from "zustand";
 import { formatClock, formatCount } from "@/core/units";
 import { readWallClock } from "@/time/wallClock";
 import { useBenchShell } from "../bench/BenchProvider";
+import { neighbours } from "../live/neighbours";
 
 /** Whether what is on the screen is also on the disk. */
 export function SaveMark() {
   const save = useBenchShell((state) => state.save);
   const timeZone = useBenchShell((state) => state.timeZone);
+  const isAway = useStore(neighbours, (state) => state.isLinked === false);
   const askAgain = useBenchShell((state) => state.showConflict);
   switch (save.kind) {
     case "offline": {
@@ -33,6 +36,16 @@ export function SaveMark() {
         </button>
       );
     case "saved":
+      if (isAway)
+        return (
+          <span
+            className="quiet mr-1 flex items-center gap-1 text-sm whitespace-nowrap"
+            role="status"
+            title="All is saved. What you change meanwhile waits on this device."
+          >
+            <CloudOff size={18} aria-hidden /> Server away
+          </span>
+        );
       return (
         <span className="quiet mr-1 flex items-center gap-1 text-sm whitespace-nowrap" role="status">
           <Check size={18} aria-hidden />
