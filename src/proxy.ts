@@ -1,5 +1,8 @@
 import { NextResponse, type NextRequest } from "next/server";
 import { listHouseNames, steadyHeaders, turnAway, writeContentPolicy } from "./app/gate";
+import { admit, type Admission } from "./app/access/admit";
+import { getDoorkeeper, needsKey, readAddress, readKey, ROLE_HEADER } from "./app/access/keys";
+import { READING } from "./app/access/policy";
 import { namesUnknown } from "./app/namesUnknown";
 
 /** An address that no page has: whatever is sent there is answered 404, with the page for it. */
@@ -24,17 +27,53 @@ export function proxy(request: NextRequest): NextResponse {
     const faults = [{ path: "", message: turned.message }];
     return withHeaders(NextResponse.json({ faults }, { status: turned.status }));
   }
+  const admission = askDoorkeeper(request);
+  if (admission.kind !== "in") return withHeaders(keepOut(request, admission));
   const nonce = crypto.randomUUID();
   const policy = writeContentPolicy(nonce, process.env.NODE_ENV === "development");
   // The framework reads the nonce of its own scripts off the request.
   const inward = new Headers(headers);
   inward.set("content-security-policy", policy);
   inward.set("x-nonce", nonce);
+  inward.set(ROLE_HEADER, admission.role);
   const answer = leadsSomewhere(nextUrl.pathname, headers)
     ? NextResponse.next({ request: { headers: inward } })
     : NextResponse.rewrite(new URL(NOWHERE, request.url), { request: { headers: inward } });
   answer.headers.set("content-security-policy", policy);
   return withHeaders(answer);
+}
+
+/** On its own machine alone everyone is the owner; in a house, who has a key. */
+function askDoorkeeper({ headers, method, nextUrl }: NextRequest): Admission {
+  if (!needsKey(process.env, headers.get("host"))) return { kind: "in", role: "owner" };
+  const key = readKey(headers);
+  const { pathname } = nextUrl;
+  const asked = { method, pathname, address: readAddress(headers), nowMs: Date.now() };
+  return admit(asked, key === null ? null : getDoorkeeper().find(key));
+}
+
+/** A programme is told; a page goes to where one comes in. */
+function keepOut(request: NextRequest, admission: Exclude<Admission, { kind: "in" }>): NextResponse {
+  const { pathname, search } = request.nextUrl;
+  if (admission.kind === "wait") {
+    const message = `Too many questions at once. Wait ${admission.waitS} s.`;
+    const answer = NextResponse.json({ faults: [{ path: "", message }] }, { status: 429 });
+    answer.headers.set("retry-after", String(admission.waitS));
+    return answer;
+  }
+  const { kind, message } = admission;
+  if (pathname.startsWith("/api/") || !READING.has(request.method))
+    return NextResponse.json(
+      { faults: [{ path: "", message }] },
+      { status: kind === "enter" ? 401 : 403, headers: { "cache-control": "no-store" } },
+    );
+  const way = new URLSearchParams({
+    to: pathname + search,
+    ...(kind === "notYours" ? { as: admission.role } : {}),
+  });
+  const answer = NextResponse.redirect(new URL(`/enter?${way}`, request.url));
+  answer.headers.set("cache-control", "no-store");
+  return answer;
 }
 
 function withHeaders(answer: NextResponse): NextResponse {

@@ -9,6 +9,7 @@ export function createOwnServer(port: number) {
   const base = `http://127.0.0.1:${port}`;
   let folder: string;
   let server: ChildProcess | null = null;
+  let said = "";
   test.beforeAll(() => {
     folder = mkdtempSync(path.join(tmpdir(), "tezgah-server-"));
   });
@@ -30,7 +31,7 @@ export function createOwnServer(port: number) {
       process.execPath,
       ["node_modules/next/dist/bin/next", "start", "--hostname", "127.0.0.1", "--port", String(port)],
       {
-        stdio: "ignore",
+        stdio: ["ignore", "pipe", "ignore"],
         env: {
           ...process.env,
           TEZGAH_DATA: file,
@@ -40,6 +41,8 @@ export function createOwnServer(port: number) {
         },
       },
     );
+    said = "";
+    server.stdout?.on("data", (chunk: Buffer) => (said += chunk.toString()));
     await expect
       .poll(
         () =>
@@ -61,5 +64,8 @@ export function createOwnServer(port: number) {
     await gone;
   }
 
-  return { base, seed, start, stop, file: (name: string) => path.join(folder, name) };
+  /** What the server has printed since it was started. */
+  const readSaid = () => said;
+
+  return { base, seed, start, stop, readSaid, file: (name: string) => path.join(folder, name) };
 }

@@ -1,4 +1,5 @@
 import os from "node:os";
+import { READING } from "./access/policy";
 
 /**
  * Names by which this server may be asked for, beside addresses in figures: its own computer's, the one it was started
@@ -29,9 +30,6 @@ export interface Turned {
 
 const MAX_SHOWN_CHARACTERS = 80;
 const show = (text: string): string => text.slice(0, MAX_SHOWN_CHARACTERS);
-
-/** Methods that change nothing here. */
-const READING: ReadonlySet<string> = new Set(["GET", "HEAD", "OPTIONS"]);
 
 /**
  * A request that is asked for by a name which is not this house's: a page elsewhere may have had its own name point here.

@@ -2,6 +2,7 @@ import { addDays } from "@/core/plan";
 import { toFileFault } from "@/data/fileFault";
 import { getStore } from "@/data/getStore";
 import { PLAN_END_MS, runJob } from "@/jobs/pool";
+import { getDoorkeeper, isHouseOpen, sayStartCode } from "./access/keys";
 import { readClock } from "./clock";
 import { copyInBackground } from "./copyInBackground";
 import { findDayToOpen } from "./loadDay";
@@ -21,6 +22,7 @@ async function weighDaysAhead(from: string): Promise<void> {
 /** Opens the data file, forgets what no tablet sends any more, and makes the start's copy. An ill file is said on the pages. */
 export function startUp(): void {
   listenToBridges();
+  if (isHouseOpen(process.env) && getDoorkeeper().isUnset()) sayStartCode();
   try {
     getStore().forgetGroups(readClock().toISOString());
     copyInBackground("start");

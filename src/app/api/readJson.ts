@@ -3,6 +3,9 @@ import { findLongList } from "@/schemas/findLongList";
 import type { Fault } from "@/schemas/validate";
 import { isOtherOrigin } from "../gate";
 
+/** A document of some megabytes over a poor network is there by then, ms; who sends slower only holds the server. */
+const SENT_WITHIN_MS = 20_000;
+
 /**
  * A request's JSON, read no further than the limit; or the answer that refuses it. Taken is only what calls itself
  * JSON, from this origin or from no page at all: a page elsewhere cannot post here in a baker's name.
@@ -18,11 +21,18 @@ export async function readJson(
   const stranger = findStranger(request);
   if (stranger) return fail(refuse([{ path: "", message: `A page of ${stranger} may not post here.` }], 403));
   if (Number(request.headers.get("content-length") ?? 0) > maxBytes) return fail(tooLarge(maxBytes));
-  const text = await readText(request, maxBytes);
-  if (text === null) return fail(tooLarge(maxBytes));
+  const read = await readText(request, maxBytes);
+  if (read.kind === "tooLarge") return fail(tooLarge(maxBytes));
+  if (read.kind === "tooSlow")
+    return fail(
+      refuse(
+        [{ path: "", message: `The document did not come within ${SENT_WITHIN_MS / 1000} s. Send it again.` }],
+        408,
+      ),
+    );
   let value: unknown;
   try {
-    value = JSON.parse(text);
+    value = JSON.parse(read.text);
   } catch {
     return fail(
       refuse([
@@ -49,20 +59,33 @@ export function refuse(faults: readonly Fault[], status = 400): Response {
   return Response.json({ faults }, { status });
 }
 
-async function readText(request: Request, maxBytes: number): Promise<string | null> {
+type Read =
+  | { readonly kind: "whole"; readonly text: string }
+  | { readonly kind: "tooLarge" }
+  | { readonly kind: "tooSlow" };
+
+async function readText(request: Request, maxBytes: number): Promise<Read> {
   const reader = request.body?.getReader();
-  if (!reader) return "";
+  if (!reader) return { kind: "whole", text: "" };
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<null>((resolve) => {
+    timer = setTimeout(() => resolve(null), SENT_WITHIN_MS);
+  });
   const chunks: Uint8Array[] = [];
   let size = 0;
-  for (;;) {
-    const { done, value } = await reader.read();
-    if (done) return Buffer.concat(chunks).toString("utf8");
-    size += value.byteLength;
-    if (size > maxBytes) {
-      await reader.cancel();
-      return null;
+  try {
+    for (;;) {
+      const read = await Promise.race([reader.read(), late]);
+      if (read?.done) return { kind: "whole", text: Buffer.concat(chunks).toString("utf8") };
+      size += read?.value.byteLength ?? 0;
+      if (read === null || size > maxBytes) {
+        void reader.cancel().catch(() => undefined);
+        return { kind: read === null ? "tooSlow" : "tooLarge" };
+      }
+      chunks.push(read.value);
     }
-    chunks.push(value);
+  } finally {
+    clearTimeout(timer);
   }
 }
 

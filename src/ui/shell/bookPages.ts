@@ -24,6 +24,7 @@ export function listBookPages(date: string): readonly BookPage[] {
     { path: "/habits", title: "Habits: what is known of hands, doughs and ovens" },
     { path: `${day}/kit`, title: "Kit: bench, oven, cutters, cold" },
     { path: "/copies", title: "Copies: save everything, lay one back" },
+    { path: "/access", title: "Who may come in: devices, passphrases" },
     { path: `/print/${date}`, title: "Day sheet to print" },
     { path: `/print/${date}/weigh`, title: "Weigh-out list to print" },
   ];

@@ -1,7 +1,10 @@
 import { isBusy } from "@/data/fileFault";
 import { getStore } from "@/data/getStore";
 import type { ChangeGroup, GroupAnswer } from "@/schemas/change";
+import { roleWords } from "@/schemas/access";
 import { validateGroup } from "@/schemas/validate";
+import { readRole } from "../../../access/keys";
+import { mayChange } from "../../../access/policy";
 import { readClock } from "../../../clock";
 import { copyInBackground } from "../../../copyInBackground";
 import { readJson, refuse } from "../../readJson";
@@ -24,7 +27,9 @@ export const POST = stored(async (request: Request): Promise<Response> => {
   const checked = groups.map((group: unknown) => ({ group, valid: validateGroup(group) }));
   const unreadable = checked.find(({ group, valid }) => !valid.ok && readId(group) === null);
   if (unreadable) return refuse(unreadable.valid.ok ? [] : unreadable.valid.failure);
-  const good = checked.flatMap(({ valid }) => (valid.ok ? [valid.value] : []));
+  const role = readRole(request.headers);
+  const isTheirs = ({ changes }: ChangeGroup) => changes.every(({ kind }) => mayChange(role, kind));
+  const good = checked.flatMap(({ valid }) => (valid.ok && isTheirs(valid.value) ? [valid.value] : []));
   const written = await writePatiently(good);
   const byId = new Map(written.answers.map((answer) => [answer.id, answer]));
   const answers = checked.map(({ group, valid }): GroupAnswer => {
@@ -34,7 +39,11 @@ export const POST = stored(async (request: Request): Promise<Response> => {
         kind: "refused",
         message: `Not saved. ${valid.failure[0]?.message ?? "Check what you entered."}`,
       };
-    return byId.get(valid.value.id) ?? { id: valid.value.id, kind: "refused", message: "Not saved." };
+    const { id } = valid.value;
+    const message = isTheirs(valid.value)
+      ? "Not saved."
+      : `Not saved: this device is for the ${role} (${roleWords[role]}).`;
+    return byId.get(id) ?? { id, kind: "refused", message };
   });
   if (good.some(closesDay)) copyInBackground("day closed");
   return Response.json({ ...written, answers });

@@ -1,0 +1,31 @@
+import { readEnterRequest } from "@/schemas/accessRules";
+import { getDoorkeeper, isAskedSecurely, readAddress, writeKeyCookie } from "../../access/keys";
+import { readJson, refuse } from "../readJson";
+
+/** A passphrase and a name, bytes. */
+const MAX_MESSAGE_BYTES = 4000;
+
+/** Lets a device in: by the first start's code, a passphrase, or a code that another device showed. Its key in a cookie. */
+export async function POST(request: Request): Promise<Response> {
+  const body = await readJson(request, MAX_MESSAGE_BYTES);
+  if (!body.ok) return body.failure;
+  const asked = readEnterRequest(body.value);
+  if (!asked.ok) return refuse([{ path: "", message: asked.failure }]);
+  const entered = await getDoorkeeper().enter(asked.value, readAddress(request.headers));
+  if (!entered.ok) {
+    const { status, message, waitS } = entered.failure;
+    const refused = refuse([{ path: "", message }], status);
+    if (waitS !== undefined) refused.headers.set("retry-after", String(waitS));
+    return refused;
+  }
+  const { holder, token } = entered.value;
+  return Response.json(
+    { role: holder.role },
+    {
+      headers: {
+        "set-cookie": writeKeyCookie(token, isAskedSecurely(request.headers)),
+        "cache-control": "no-store",
+      },
+    },
+  );
+}
