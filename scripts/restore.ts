@@ -1,8 +1,8 @@
 // npm run restore: lists the copies. npm run restore -- NAME|FILE: shows what it holds. With --lay-back as well: lays it
-// back; what was there is kept aside. Stop Tezgah first.
+// back; what was there is kept aside. A sealed one wants its passphrase in TEZGAH_COPY_PASSPHRASE. Stop Tezgah first.
 import { existsSync } from "node:fs";
 import { findCopy, findRestoringFile, listCopies, putInPlace } from "@/data/copies";
-import { unpackCopy } from "@/data/copyFile";
+import { openCopy } from "@/data/openCopy";
 import { findNewestVersion } from "@/data/openDatabase";
 
 const dataFile = process.env.TEZGAH_DATA ?? "data/tezgah.db";
@@ -14,7 +14,12 @@ if (!wanted) {
   const copy = existsSync(wanted) ? wanted : findCopy(dataFile, wanted);
   if (copy === null) stop(`There is no copy “${wanted}”. npm run restore lists them.`);
   const restoring = findRestoringFile(dataFile);
-  const unpacked = unpackCopy(copy, restoring);
+  const unpacked = openCopy(
+    copy,
+    restoring,
+    "src/data/migrations",
+    process.env.TEZGAH_COPY_PASSPHRASE ?? null,
+  );
   if (!unpacked.ok) stop(unpacked.failure);
   console.log(JSON.stringify(unpacked.value, null, 2));
   if (sure !== "--lay-back") {

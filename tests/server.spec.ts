@@ -1,6 +1,7 @@
 import { spawn } from "node:child_process";
-import { existsSync, readFileSync, writeFileSync } from "node:fs";
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
 import http from "node:http";
+import path from "node:path";
 import { gzipSync } from "node:zlib";
 import { expect, test, type Page } from "@playwright/test";
 import { createOwnServer } from "./ownServer";
@@ -91,6 +92,59 @@ test("everything is saved, changed, and laid back from the screen, and what it r
   await page.goto(`${BASE}/copies`);
   await page.getByLabel("Lay back a file").setInputFiles(bad);
   await expect(page.getByRole("alert").filter({ hasText: "no copy of Tezgah" })).toBeVisible();
+  await stop();
+});
+
+test("everything goes out as lines and comes back from them alone; sealed on another disk it opens with its passphrase only", async ({
+  page,
+}) => {
+  const file = fileOf("lines.db");
+  await seed(file);
+  await start(file);
+  const share = fileOf("share");
+  mkdirSync(share);
+  await page.goto(`${BASE}/copies`);
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("link", { name: "Keep everything as JSON Lines" }).click(),
+  ]);
+  await page.getByLabel("Folder, from its root").fill(fileOf("gone"));
+  await page.getByRole("combobox", { name: /^Sealed/ }).selectOption("new");
+  await page.getByLabel(/^Its passphrase/).fill("plum cake at dawn");
+  await page.getByRole("button", { name: "Copy there too" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "There is no folder" })).toBeVisible();
+  await page.getByLabel("Folder, from its root").fill(share);
+  await page.getByRole("button", { name: "Copy there too" }).click();
+  await expect(page.getByText("Set: a copy goes there now.")).toBeVisible();
+  await expect.poll(() => readdirSync(share).filter((name) => name.endsWith(".sealed")).length).toBe(1);
+
+  await page.goto(`${BASE}/day/2026-11-28/fill`);
+  await margin(page).fill("19");
+  await margin(page).press("Enter");
+  await saved(page);
+  const sealed = path.join(share, readdirSync(share)[0]!);
+  for (const brought of [await download.path(), sealed]) {
+    await page.goto(`${BASE}/copies`);
+    await page.getByLabel("Lay back a file").setInputFiles(brought);
+    if (brought === sealed) {
+      const ask = page.getByRole("dialog", { name: "This copy is sealed" });
+      await ask.getByLabel("Its passphrase").fill("plum cake at dusk");
+      await ask.getByRole("button", { name: "Open it" }).click();
+      await expect(page.getByRole("alert").filter({ hasText: "not its passphrase" })).toBeVisible();
+      await page.getByLabel("Lay back a file").setInputFiles(brought);
+      await ask.getByLabel("Its passphrase").fill("plum cake at dawn");
+      await ask.getByRole("button", { name: "Open it" }).click();
+    }
+    const dialog = page.getByRole("dialog", { name: "Lay this copy back?" });
+    await expect(dialog.getByRole("row", { name: /^days 6 6/ })).toBeVisible();
+    await dialog.getByRole("button", { name: "Lay it back" }).click();
+    await expect(page.getByText(/The copy is in place/)).toBeVisible();
+    await page.goto(`${BASE}/day/2026-11-28/fill`);
+    await expect(margin(page)).toHaveValue("13");
+    await margin(page).fill("19");
+    await margin(page).press("Enter");
+    await saved(page);
+  }
   await stop();
 });
 

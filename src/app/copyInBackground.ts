@@ -1,30 +1,72 @@
-import { fail } from "@/core/result";
-import { getCopies } from "@/data/getStore";
-import type { PackCopy, UnpackCopy } from "@/data/copies";
+import path from "node:path";
+import { fail, type Result } from "@/core/result";
+import { findCopiesFolder, listCopies, type PackCopy } from "@/data/copies";
+import type { CopyManifest } from "@/data/copyFile";
+import { findDataFile, findMigrationsFolder, getCopies } from "@/data/getStore";
+import { isOutwardDue } from "@/data/outward";
 import { runJob } from "@/jobs/pool";
 
-/** Ten years pack in some ten seconds; a slow disk takes its time, ms. */
+/** Ten years pack in some ten seconds; a slow disk or share takes its time, ms. */
 const PACK_END_MS = 300_000;
+/** Whether a copy is due elsewhere is looked at so often, ms. */
+const LOOK_EVERY_MS = 30 * 60_000;
 
+const BY_HAND = "by hand";
 const tooBusy = fail("Tezgah is busy; the copy is made next time.");
 
 /** Packs in a thread of its own. */
-export const packInThread: PackCopy = async (from, to, about) => {
+const packInThread: PackCopy = async (from, to, about) => {
   const done = await runJob("packCopy", { from, to, about }, PACK_END_MS);
   return done.ok ? done.value : tooBusy;
 };
 
-export const unpackInThread: UnpackCopy = async (from, to) => {
-  const done = await runJob("unpackCopy", { from, to }, PACK_END_MS);
+/** Unpacks a copy of any kind in a thread of its own. */
+export async function openInThread(
+  from: string,
+  to: string,
+  passphrase: string | null,
+): Promise<Result<CopyManifest, string>> {
+  const input = { from, to, passphrase, migrations: findMigrationsFolder() };
+  const done = await runJob("openCopy", input, PACK_END_MS);
   return done.ok ? done.value : tooBusy;
-};
+}
+
+/** Writes everything as lines in a thread of its own. */
+export async function writeLinesInThread(to: string, now: Date): Promise<Result<unknown, string>> {
+  const input = { from: findDataFile(), to, madeAt: now.toISOString() };
+  const done = await runJob("writeLines", input, PACK_END_MS);
+  return done.ok ? done.value : tooBusy;
+}
+
+/** Makes a copy, and puts it where copies go as well if that is due or it is made by hand. */
+export async function makeCopy(why: string): Promise<Result<CopyManifest, string>> {
+  // A copy is dated by the real clock, whatever moment the pages are shown at.
+  const now = new Date();
+  const made = await getCopies().make(why, now, packInThread);
+  const dataFile = findDataFile();
+  const [newest] = listCopies(dataFile);
+  if (made.ok && newest && (why === BY_HAND || isOutwardDue(dataFile, now))) {
+    const copy = path.join(findCopiesFolder(dataFile), newest.name);
+    const put = await runJob("putOutward", { dataFile, copy }, PACK_END_MS);
+    // What goes wrong is told in the log, and seen on the page by the age of the last one there.
+    if (put.ok && !put.value.ok) console.error(put.value.failure);
+  }
+  return made;
+}
+
+/** The copy that the owner asks for. */
+export const makeCopyByHand = (): Promise<Result<CopyManifest, string>> => makeCopy(BY_HAND);
 
 /** Makes a copy while the day goes on. What goes wrong is told in the log and seen by the age of the last copy. */
 export function copyInBackground(why: string): void {
-  void getCopies()
-    // A copy is dated by the real clock, whatever moment the pages are shown at.
-    .make(why, new Date(), packInThread)
-    .then((made) => {
-      if (!made.ok) console.error(`Copy (${why}): ${made.failure}`);
-    });
+  void makeCopy(why).then((made) => {
+    if (!made.ok) console.error(`Copy (${why}): ${made.failure}`);
+  });
+}
+
+/** A server that runs for weeks puts copies elsewhere by the clock too. */
+export function copyByTheClock(): void {
+  setInterval(() => {
+    if (isOutwardDue(findDataFile(), new Date())) copyInBackground("by the clock");
+  }, LOOK_EVERY_MS).unref();
 }

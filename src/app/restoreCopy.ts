@@ -4,9 +4,9 @@ import { fail, ok, type Result } from "@/core/result";
 import { findRestoringFile, putInPlace } from "@/data/copies";
 import type { CopyManifest } from "@/data/copyFile";
 import { toFileFault } from "@/data/fileFault";
-import { closeStore, findDataFile, findMigrationsFolder, getCopies, getStore } from "@/data/getStore";
+import { closeStore, findDataFile, findMigrationsFolder, getStore } from "@/data/getStore";
 import { findNewestVersion } from "@/data/openDatabase";
-import { packInThread, unpackInThread } from "./copyInBackground";
+import { makeCopy, openInThread } from "./copyInBackground";
 
 /** A copy that was unpacked and looked at, and waits to be laid back. */
 interface Looked {
@@ -18,9 +18,12 @@ interface Looked {
 const holder = globalThis as { tezgahLooked?: Looked };
 
 /** Unpacks a copy beside the data file, checks it, and says what it holds. */
-export async function unpackForRestore(copy: string): Promise<Result<Looked, string>> {
+export async function unpackForRestore(
+  copy: string,
+  passphrase: string | null,
+): Promise<Result<Looked, string>> {
   delete holder.tezgahLooked;
-  const unpacked = await unpackInThread(copy, findRestoringFile(findDataFile()));
+  const unpacked = await openInThread(copy, findRestoringFile(findDataFile()), passphrase);
   if (!unpacked.ok) return unpacked;
   const newest = findNewestVersion(findMigrationsFolder());
   if (unpacked.value.dataVersion > newest)
@@ -37,7 +40,7 @@ export async function layBack(token: string): Promise<Result<{ readonly aside: s
   const looked = holder.tezgahLooked;
   if (looked?.token !== token) return fail("Another copy was looked at meanwhile. Look at this one again.");
   try {
-    await getCopies().make("before laying back", new Date(), packInThread);
+    await makeCopy("before laying back");
   } catch (error) {
     // An ill file cannot be copied; it is kept aside as it is.
     if (!toFileFault(error)) throw error;

@@ -4,7 +4,7 @@ import { getStore } from "@/data/getStore";
 import { PLAN_END_MS, runJob } from "@/jobs/pool";
 import { getDoorkeeper, isHouseOpen, sayStartCode } from "./access/keys";
 import { readClock } from "./clock";
-import { copyInBackground } from "./copyInBackground";
+import { copyByTheClock, copyInBackground } from "./copyInBackground";
 import { findDayToOpen } from "./loadDay";
 import { readBooks } from "./readBooks";
 import { listenToBridges } from "./readings";
@@ -26,6 +26,7 @@ export function startUp(): void {
   try {
     getStore().forgetGroups(readClock().toISOString());
     copyInBackground("start");
+    copyByTheClock();
     // Its thread has planned once by the time the first page asks.
     const date = findDayToOpen();
     if (date) void loadPackedPlan(date).then(() => weighDaysAhead(date));

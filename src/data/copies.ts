@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from
 import path from "node:path";
 import Database from "better-sqlite3";
 import { fail, ok, type Result } from "@/core/result";
-import { readCopyManifest, type CopyManifest, type packCopy, type unpackCopy } from "./copyFile";
+import { readCopyManifest, type CopyManifest, type packCopy } from "./copyFile";
 import { chooseKept } from "./copyGenerations";
 
 /** A copy there is. */
@@ -15,12 +15,17 @@ export interface CopyInfo {
 
 /** Packing takes seconds for a large file: the server does it in a thread of its own, a script where it stands. */
 export type PackCopy = (...input: Parameters<typeof packCopy>) => Promise<ReturnType<typeof packCopy>>;
-export type UnpackCopy = (...input: Parameters<typeof unpackCopy>) => Promise<ReturnType<typeof unpackCopy>>;
 
 /** Where the copies of a data file stand. */
 export const findCopiesFolder = (dataFile: string): string => `${dataFile}.copies`;
 
 const NAME = /^tezgah-(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})-(\d{3})Z(?:-[a-z-]+)?\.zip$/;
+
+/** When a copy was made, by its name: UTC, ISO 8601; null for what is no copy's name. */
+export function readCopyTime(name: string): string | null {
+  const [, date, hour, minute, second, milli] = NAME.exec(name) ?? [];
+  return date ? `${date}T${hour}:${minute}:${second}.${milli}Z` : null;
+}
 
 /** Every copy in the folder, newest first; none if there is no folder. Needs no data file: it may be ill. */
 export function listCopies(dataFile: string): CopyInfo[] {
@@ -28,15 +33,8 @@ export function listCopies(dataFile: string): CopyInfo[] {
   if (!existsSync(folder)) return [];
   return readdirSync(folder)
     .flatMap((name): CopyInfo[] => {
-      const [, date, hour, minute, second, milli] = NAME.exec(name) ?? [];
-      if (!date) return [];
-      return [
-        {
-          name,
-          bytes: statSync(path.join(folder, name)).size,
-          madeAt: `${date}T${hour}:${minute}:${second}.${milli}Z`,
-        },
-      ];
+      const madeAt = readCopyTime(name);
+      return madeAt === null ? [] : [{ name, bytes: statSync(path.join(folder, name)).size, madeAt }];
     })
     .sort((a, b) => (a.madeAt < b.madeAt ? 1 : -1));
 }

@@ -26,7 +26,7 @@ import {
   writeChanges,
 } from "./__tests__/testStore";
 import { FileFault, toFileFault } from "./fileFault";
-import { openDatabase } from "./openDatabase";
+import { listCopiesBefore, openDatabase } from "./openDatabase";
 import { createStore } from "./store";
 
 /** The version that this programme knows. */
@@ -87,6 +87,30 @@ test("a migration that breaks leaves the file as it was, says so, and stands in 
   expect(tryOpen(file)).toBe("opened");
   openDatabase(file, withNext("CREATE TABLE later (id TEXT PRIMARY KEY) STRICT")).close();
   expect(readdirSync(folder)).toContain(`baker.db.before-${pad(LATEST + 1)}`);
+});
+
+test("a migration is tried on a copy first: one that would break in the file is never begun in it", () => {
+  const file = inFolder("baker.db");
+  openDemo(file).close();
+  // Breaks at a row that the data have, after it has changed others: what it did is seen by nobody.
+  const breaks = withNext("UPDATE day SET name = 'gone'; UPDATE day_order SET count = NULL;");
+  const before = readFileSync(file);
+  expect(() => openDatabase(file, breaks)).toThrow(/could not be brought/);
+  expect(readFileSync(file).equals(before)).toBe(true);
+  expect(readdirSync(folder).filter((name) => name.includes("trial"))).toEqual([]);
+});
+
+test("the way back after an upgrade is the copy from before it, the newest", () => {
+  const file = inFolder("baker.db");
+  expect(listCopiesBefore(inFolder("nowhere/baker.db"))).toEqual([]);
+  openDemo(file).close();
+  openDatabase(file, withNext("CREATE TABLE later (id TEXT PRIMARY KEY) STRICT")).close();
+  writeFileSync(inFolder("baker.db.before-spring"), "a note");
+  const [copy] = listCopiesBefore(file);
+  expect(copy).toBe(`${file}.before-${pad(LATEST + 1)}`);
+  expect(tryOpen(file)).toBe("newer");
+  copyFileSync(copy!, file);
+  expect(tryOpen(file)).toBe("opened");
 });
 
 test("a copy left over from before, or half of one, does not stop a start", () => {

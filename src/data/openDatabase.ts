@@ -1,4 +1,13 @@
-import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync } from "node:fs";
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+} from "node:fs";
 import path from "node:path";
 import Database from "better-sqlite3";
 import { FileFault, toFileFault } from "./fileFault";
@@ -56,6 +65,34 @@ const listMigrations = (folder: string): Migration[] =>
 export const findNewestVersion = (migrationsFolder: string): number =>
   listMigrations(migrationsFolder).at(-1)?.number ?? 0;
 
+/**
+ * Brings an empty file to a version, for rows that were written in it.
+ * @returns Why it cannot be; null if it is there.
+ */
+export function migrateTo(db: Database.Database, folder: string, version: number): string | null {
+  const migrations = listMigrations(folder);
+  const newest = migrations.at(-1)?.number ?? 0;
+  if (version > newest)
+    return `They are of version ${version}; this Tezgah knows ${newest}. Start the newer Tezgah and lay them back there.`;
+  db.transaction(() =>
+    apply(
+      db,
+      migrations.filter(({ number }) => number <= version),
+    ),
+  )();
+  return null;
+}
+
+function apply(db: Database.Database, pending: readonly Migration[]): void {
+  for (const { number, sql } of pending) {
+    db.exec(sql);
+    db.pragma(`user_version = ${number}`);
+  }
+  const strays = db.pragma("foreign_key_check") as readonly { readonly table: string }[];
+  if (strays[0])
+    throw new Error(`A migration would leave ${strays.length} rows of ${strays[0].table} astray.`);
+}
+
 function migrate(db: Database.Database, file: string | null, folder: string): void {
   const migrations = listMigrations(folder);
   const current = Number(db.pragma("user_version", { simple: true }));
@@ -70,15 +107,8 @@ function migrate(db: Database.Database, file: string | null, folder: string): vo
   if (pending.length === 0) return;
   const copy = file && current > 0 ? copyBefore(db, file, newest) : null;
   try {
-    db.transaction(() => {
-      for (const { number, sql } of pending) {
-        db.exec(sql);
-        db.pragma(`user_version = ${number}`);
-      }
-      const strays = db.pragma("foreign_key_check") as readonly { readonly table: string }[];
-      if (strays[0])
-        throw new Error(`A migration would leave ${strays.length} rows of ${strays[0].table} astray.`);
-    }).exclusive();
+    if (copy) tryOn(copy, pending);
+    db.transaction(() => apply(db, pending)).exclusive();
   } catch (error) {
     // The file is as it was: the copy would only stand in the way of the next try.
     if (copy) rmSync(copy, { force: true });
@@ -90,6 +120,35 @@ function migrate(db: Database.Database, file: string | null, folder: string): vo
       "Nothing was changed in it. Start the Tezgah that wrote it last, and pass this message on to whoever looks after it.",
     );
   }
+}
+
+/** Tries migrations on a copy of the copy first, and looks at every page of what comes of it. @throws If it fails. */
+function tryOn(copy: string, pending: readonly Migration[]): void {
+  const trial = `${copy}.trial`;
+  const remove = () => ["", "-journal"].forEach((suffix) => rmSync(trial + suffix, { force: true }));
+  remove();
+  copyFileSync(copy, trial);
+  const db = new Database(trial);
+  try {
+    db.pragma("foreign_keys = OFF");
+    db.transaction(() => apply(db, pending))();
+    const check = db.pragma("integrity_check(1)", { simple: true });
+    if (check !== "ok") throw new Error(`What came of it on a copy is damaged: ${String(check)}`);
+  } finally {
+    db.close();
+    remove();
+  }
+}
+
+/** The copies that were made before migrations, the newest first. */
+export function listCopiesBefore(dataFile: string): readonly string[] {
+  const folder = path.dirname(dataFile);
+  if (!existsSync(folder)) return [];
+  const name = `${path.basename(dataFile)}.before-`;
+  return readdirSync(folder)
+    .filter((each) => each.startsWith(name) && /^\d{4}(-\d+)?$/.test(each.slice(name.length)))
+    .map((each) => path.join(folder, each))
+    .sort((a, b) => statSync(b).mtimeMs - statSync(a).mtimeMs);
 }
 
 /** Copies the file as it is beside itself; a copy of that name from an earlier try keeps its own. */

@@ -20,7 +20,10 @@ import { ok, type Result } from "@/core/result";
 import { adjustRun, compareOutlook, foldRun, freezeRun, retimeRun, viewRun } from "@/core/run";
 import { improveSchedule } from "@/core/schedule";
 import { createRandom } from "@/core/seededRandom";
-import { packCopy, unpackCopy } from "@/data/copyFile";
+import { packCopy } from "@/data/copyFile";
+import { writeLines } from "@/data/copyLines";
+import { openCopy } from "@/data/openCopy";
+import { putOutward, setOutward } from "@/data/outward";
 import { toDayPdf, toTemplatePdf, type CutTemplate, type Paper } from "@/formats";
 import { readFontFiles } from "./fontFiles";
 import type { BakeScaleDocument, FryDocument } from "@/schemas/heatCalculators";
@@ -84,8 +87,25 @@ const jobs = {
   },
   packCopy: ({ from, to, about }: { from: string; to: string; about: Parameters<typeof packCopy>[2] }) =>
     packCopy(from, to, about),
-  unpackCopy: ({ from, to }: { from: string; to: string }) => unpackCopy(from, to),
+  openCopy: ({ from, to, migrations, passphrase }: OpenedCopy) => openCopy(from, to, migrations, passphrase),
+  writeLines: ({ from, to, madeAt }: { from: string; to: string; madeAt: string }) =>
+    writeLines(from, to, { madeAt }),
+  putOutward: ({ dataFile, copy }: { dataFile: string; copy: string }) => putOutward(dataFile, copy),
+  setOutward: ({ dataFile, setting, passphrase }: OutwardSet) => setOutward(dataFile, setting, passphrase),
 } as const;
+
+interface OpenedCopy {
+  readonly from: string;
+  readonly to: string;
+  readonly migrations: string;
+  readonly passphrase: string | null;
+}
+
+interface OutwardSet {
+  readonly dataFile: string;
+  readonly setting: Parameters<typeof setOutward>[1];
+  readonly passphrase: string | null;
+}
 
 function startBudget(budgetMs: number): Budget {
   const endsAtMs = performance.now() + budgetMs;

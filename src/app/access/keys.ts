@@ -4,7 +4,7 @@ import { roles, type Role } from "@/schemas/access";
 import { createDoorkeeper, type Doorkeeper } from "./doorkeeper";
 
 /** The key of a device that has come in. */
-export const KEY_COOKIE = "tezgah-key";
+const KEY_COOKIE = "tezgah-key";
 /** Browsers keep a cookie no longer than this, s. */
 const KEY_LASTS_S = 400 * 86_400;
 

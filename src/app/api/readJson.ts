@@ -26,7 +26,12 @@ export async function readJson(
   if (read.kind === "tooSlow")
     return fail(
       refuse(
-        [{ path: "", message: `The document did not come within ${SENT_WITHIN_MS / 1000} s. Send it again.` }],
+        [
+          {
+            path: "",
+            message: `The document did not come within ${SENT_WITHIN_MS / 1000} s. Send it again.`,
+          },
+        ],
         408,
       ),
     );

@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import { listCopies } from "@/data/copies";
 import { findDataFile } from "@/data/getStore";
+import { readOutward } from "@/data/outward";
 import { findComputersZone } from "@/time/wallClock";
 import { CopiesPage } from "@/ui/copies/CopiesPage";
 
@@ -11,6 +12,7 @@ export const dynamic = "force-dynamic";
 export default function Page() {
   return (
     <CopiesPage
+      outward={readOutward(findDataFile())}
       copies={listCopies(findDataFile())}
       nowIso={new Date().toISOString()}
       timeZone={findComputersZone()}

@@ -2,7 +2,7 @@
 
 import { TZDate } from "@date-fns/tz";
 import { format, formatDistance } from "date-fns";
-import { Download, HardDriveDownload, RotateCcw, TriangleAlert } from "lucide-react";
+import { Download, FileText, HardDriveDownload, RotateCcw, TriangleAlert } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
@@ -10,6 +10,7 @@ import { formatNumber } from "@/core/units";
 import { Dialog } from "../shell/Dialog";
 import { formatShortDate } from "../shell/formatDayDate";
 import { DataTable } from "../table/DataTable";
+import { OutwardForm, type OutwardRequest, type OutwardShown } from "./OutwardForm";
 
 /** A copy there is. */
 export interface CopyShown {
@@ -34,10 +35,25 @@ interface Looked {
 }
 
 interface Props {
+  readonly outward: OutwardShown | null;
   readonly copies: readonly CopyShown[];
   readonly nowIso: string;
   readonly timeZone: string;
 }
+
+/** A copy that is looked at: the server's own, or a file. */
+interface Brought {
+  readonly path: string;
+  readonly body: File | null;
+}
+
+class NeedsPassphrase extends Error {}
+
+/** What a header can hold of any text. */
+const toBase64Url = (text: string): string =>
+  btoa(String.fromCodePoint(...new TextEncoder().encode(text)))
+    .replaceAll("+", "-")
+    .replaceAll("/", "_");
 
 /** A copy older than this is no help any more: a week's work would be lost, ms. */
 const OLD_AFTER_MS = 7 * 86_400_000;
@@ -53,21 +69,25 @@ const describeBytes = (bytes: number): string =>
     : `${formatNumber(bytes / BYTES_PER_MB, 1)} MB`;
 
 /** Save everything and lay it back: what each copy holds is shown before it replaces anything. */
-export function CopiesPage({ copies, nowIso, timeZone }: Props) {
+export function CopiesPage({ outward, copies, nowIso, timeZone }: Props) {
   const router = useRouter();
   const [busy, setBusy] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const [looked, setLooked] = useState<Looked | null>(null);
   const [done, setDone] = useState<string | null>(null);
+  /** A sealed copy that waits for its passphrase. */
+  const [sealed, setSealed] = useState<Brought | null>(null);
+  const [passphrase, setPassphrase] = useState("");
 
   const ask = async <Answer,>(what: string, path: string, init: RequestInit): Promise<Answer | null> => {
     setBusy(what);
     setFault(null);
     const answer = await fetch(path, init).catch(() => null);
     const told = (await answer?.json().catch(() => null)) as
-      (Answer & { faults?: { message: string }[] }) | null | undefined;
+      (Answer & { faults?: { path?: string; message: string }[] }) | null | undefined;
     setBusy(null);
     if (answer?.ok && told) return told;
+    if (told?.faults?.[0]?.path === "passphrase") throw new NeedsPassphrase();
     setFault(
       told?.faults?.[0]?.message ?? "Tezgah does not answer. Nothing was changed; try again in a moment.",
     );
@@ -76,9 +96,32 @@ export function CopiesPage({ copies, nowIso, timeZone }: Props) {
   const make = async () => {
     if (await ask("Copying everything…", "/api/copies", { method: "POST" })) router.refresh();
   };
-  const look = async (path: string, body: File | null) => {
-    const headers = body ? { "content-type": "application/zip" } : undefined;
-    setLooked(await ask<Looked>("Looking at the copy…", path, { method: "POST", body, headers }));
+  const look = async (brought: Brought, opened: string | null = null) => {
+    const { path, body } = brought;
+    const headers = {
+      ...(body ? { "content-type": "application/octet-stream" } : {}),
+      ...(opened === null ? {} : { "x-tezgah-passphrase": toBase64Url(opened) }),
+    };
+    try {
+      setLooked(await ask<Looked>("Looking at the copy…", path, { method: "POST", body, headers }));
+    } catch (error) {
+      if (!(error instanceof NeedsPassphrase)) throw error;
+      setSealed(brought);
+    }
+  };
+  const setOutward = async (request: OutwardRequest) => {
+    const set = await ask<object>("Looking at the folder…", "/api/copies/outward", {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify(request),
+    });
+    if (!set) return;
+    setDone(
+      request.folder === null
+        ? "Copies go nowhere else any more; those that are there stay."
+        : "Set: a copy goes there now.",
+    );
+    router.refresh();
   };
   const layBack = async (token: string) => {
     const laid = await ask<{ aside: string | null }>("Laying the copy back…", "/api/copies/restore", {
@@ -129,7 +172,7 @@ export function CopiesPage({ copies, nowIso, timeZone }: Props) {
         <p className="quiet">
           Everything (book, kit, days, log) in one file. A copy is made by itself at each start and each
           closed day; the last ten are kept, one for each of eight weeks and one for each of twenty-four
-          months. Keep one on another disk too.
+          months.
         </p>
         <div className="flex flex-wrap gap-3">
           <button
@@ -144,15 +187,18 @@ export function CopiesPage({ copies, nowIso, timeZone }: Props) {
             <RotateCcw size={20} aria-hidden /> Lay back a file
             <input
               type="file"
-              accept=".zip"
+              accept=".zip,.jsonl,.sealed"
               className="sr-only"
               onChange={(event) => {
                 const [file] = event.target.files ?? [];
                 event.target.value = "";
-                if (file) void look("/api/copies/look", file);
+                if (file) void look({ path: "/api/copies/look", body: file });
               }}
             />
           </label>
+          <a href="/api/copies/lines" download className="btn touch">
+            <FileText size={20} aria-hidden /> Keep everything as JSON Lines
+          </a>
         </div>
         <div aria-live="polite">
           {busy && <p>{busy}</p>}
@@ -163,6 +209,13 @@ export function CopiesPage({ copies, nowIso, timeZone }: Props) {
             {fault}
           </p>
         )}
+        <OutwardForm
+          key={JSON.stringify(outward)}
+          outward={outward}
+          nowIso={nowIso}
+          isBusy={busy !== null}
+          onSet={(request) => void setOutward(request)}
+        />
         {copies.length > 0 && <h2 className="text-xl">Copies there are</h2>}
         <ul className="flex flex-col">
           {copies.map(({ name, bytes, madeAt }) => (
@@ -183,7 +236,7 @@ export function CopiesPage({ copies, nowIso, timeZone }: Props) {
                 className="btn touch"
                 disabled={busy !== null}
                 aria-label={`Look at the copy of ${at(madeAt)}`}
-                onClick={() => void look(`/api/copies/look?name=${name}`, null)}
+                onClick={() => void look({ path: `/api/copies/look?name=${name}`, body: null })}
               >
                 Lay back…
               </button>
@@ -191,6 +244,32 @@ export function CopiesPage({ copies, nowIso, timeZone }: Props) {
           ))}
         </ul>
       </div>
+      <Dialog open={sealed !== null} onClose={() => setSealed(null)} title="This copy is sealed">
+        {sealed && (
+          <form
+            className="flex flex-col gap-3"
+            onSubmit={(event) => {
+              event.preventDefault();
+              setSealed(null);
+              setPassphrase("");
+              void look(sealed, passphrase);
+            }}
+          >
+            <label className="flex flex-col gap-1">
+              Its passphrase
+              <input
+                type="password"
+                autoComplete="off"
+                className="input touch w-full"
+                required
+                value={passphrase}
+                onChange={(event) => setPassphrase(event.target.value)}
+              />
+            </label>
+            <button className="btn btn-primary touch">Open it</button>
+          </form>
+        )}
+      </Dialog>
       <Dialog open={looked !== null} onClose={() => setLooked(null)} title="Lay this copy back?">
         {looked && (
           <>

@@ -1,7 +1,9 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, render, screen, within } from "@testing-library/react";
+import { TextEncoder } from "node:util";
 import { nativeDialogs } from "../shell/__tests__/nativeDialogs";
 import { CopiesPage, type CopyShown } from "./CopiesPage";
+import type { OutwardShown } from "./OutwardForm";
 
 const refresh = jest.fn();
 jest.mock("next/navigation", () => ({ useRouter: () => ({ refresh }) }));
@@ -26,14 +28,15 @@ beforeEach(() => {
   [asked, answers] = [[], {}];
   refresh.mockClear();
   nativeDialogs();
+  globalThis.TextEncoder ??= TextEncoder as typeof globalThis.TextEncoder;
   globalThis.fetch = jest.fn((path: string, init: { method?: string; body?: unknown }) => {
     asked.push([path, init.method, init.body]);
     const answer = answers[path.split("?")[0]!] ?? { ok: true, body: {} };
     return Promise.resolve({ ok: answer.ok, json: () => Promise.resolve(answer.body) });
   }) as unknown as typeof fetch;
 });
-const show = (copies: readonly CopyShown[]) =>
-  render(<CopiesPage copies={copies} nowIso={NOW} timeZone="Europe/Lisbon" />);
+const show = (copies: readonly CopyShown[], outward: OutwardShown | null = null) =>
+  render(<CopiesPage outward={outward} copies={copies} nowIso={NOW} timeZone="Europe/Lisbon" />);
 const settle = (work: () => void) =>
   act(async () => {
     work();
@@ -108,4 +111,56 @@ test("a file that is no copy is refused with why; without a server nothing is ch
   globalThis.fetch = jest.fn(() => Promise.reject(new Error("away")));
   await pick();
   expect(screen.getByRole("alert").textContent).toContain("does not answer. Nothing was changed");
+});
+
+test("a sealed copy asks for its passphrase and sends it along; a wrong one is said", async () => {
+  show([newest]);
+  answers["/api/copies/look"] = {
+    ok: false,
+    body: { faults: [{ path: "passphrase", message: "This copy is sealed." }] },
+  };
+  await settle(() =>
+    fireEvent.change(screen.getByLabelText("Lay back a file"), {
+      target: { files: [new File(["TZSEALED"], "copy.zip.sealed")] },
+    }),
+  );
+  const dialog = screen.getByRole("dialog", { name: "This copy is sealed" });
+  expect(screen.queryByRole("alert")).toBeNull();
+  fireEvent.change(within(dialog).getByLabelText("Its passphrase"), { target: { value: "şeker ve tuz" } });
+  answers["/api/copies/look"] = { ok: false, body: { faults: [{ path: "", message: "That is not it." }] } };
+  await settle(() => fireEvent.click(within(dialog).getByRole("button", { name: "Open it" })));
+  const [, init] = (globalThis.fetch as jest.Mock).mock.calls.at(-1) as [string, { headers: object }];
+  const told = (init.headers as Record<string, string>)["x-tezgah-passphrase"] ?? "";
+  expect(Buffer.from(told, "base64url").toString("utf8")).toBe("şeker ve tuz");
+  expect(screen.getByRole("alert").textContent).toBe("That is not it.");
+});
+
+test("copies go to another disk too: where and how often is set, sealed or not, and how it stands is said", async () => {
+  const { unmount } = show([newest]);
+  fireEvent.change(screen.getByLabelText("Folder, from its root"), { target: { value: "/mnt/share" } });
+  fireEvent.change(screen.getByLabelText("Sealed"), { target: { value: "new" } });
+  fireEvent.change(screen.getByLabelText(/^Its passphrase/), { target: { value: "plum cake at dawn" } });
+  await settle(() => fireEvent.click(screen.getByRole("button", { name: "Copy there too" })));
+  await settle(() => undefined);
+  const sent = asked.find(([path]) => path === "/api/copies/outward");
+  expect(JSON.parse(sent?.[2] as string)).toEqual({
+    ...{ folder: "/mnt/share", everyHours: 24, passphrase: "plum cake at dawn" },
+  });
+  unmount();
+  const set = { folder: "/mnt/share", everyHours: 168, isSealed: true, newestAt: newest.madeAt, fault: null };
+  const { unmount: again } = show([newest], set);
+  expect(screen.getByText(/The last one there is about 6 hours old, sealed/)).toBeTruthy();
+  await settle(() => fireEvent.click(screen.getByRole("button", { name: "Change it" })));
+  await settle(() => undefined);
+  // The seal stays as it is without its passphrase being typed again.
+  expect(JSON.parse(asked.at(-1)![2] as string)).toEqual({
+    folder: "/mnt/share",
+    everyHours: 168,
+    passphrase: null,
+  });
+  again();
+  show([newest], { ...set, newestAt: null, fault: "There is no folder /mnt/share." });
+  expect(screen.getByRole("alert").textContent).toContain("There is no folder");
+  await settle(() => fireEvent.click(screen.getByRole("button", { name: "End it" })));
+  expect(JSON.parse(asked.at(-1)![2] as string)).toEqual({ folder: null });
 });

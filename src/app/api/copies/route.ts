@@ -1,6 +1,6 @@
-import { getCopies, findDataFile } from "@/data/getStore";
+import { findDataFile } from "@/data/getStore";
 import { listCopies } from "@/data/copies";
-import { packInThread } from "../../copyInBackground";
+import { makeCopyByHand } from "../../copyInBackground";
 import { findStranger, refuse } from "../readJson";
 import { stored } from "../stored";
 
@@ -12,6 +12,6 @@ export const GET = (): Response =>
 export const POST = stored(async (request: Request): Promise<Response> => {
   if (findStranger(request))
     return refuse([{ path: "", message: "A page elsewhere may not ask for this." }], 403);
-  const made = await getCopies().make("by hand", new Date(), packInThread);
+  const made = await makeCopyByHand();
   return made.ok ? Response.json(made.value) : refuse([{ path: "", message: made.failure }], 503);
 });

@@ -4,6 +4,7 @@ import path from "node:path";
 import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import { findCopiesFolder, findCopy } from "@/data/copies";
+import { NEEDS_PASSPHRASE } from "@/data/openCopy";
 import { inspectData } from "@/data/copyFile";
 import { findDataFile } from "@/data/getStore";
 import { unpackForRestore } from "../../../restoreCopy";
@@ -13,7 +14,7 @@ import { findStranger, refuse } from "../../readJson";
 const MAX_COPY_BYTES = 1_000_000_000;
 
 /**
- * A copy in, by its name (`?name=`) or as the body; what it holds out, beside what the data file holds now. Nothing is
+ * A copy in, packed or as lines, sealed or not (`x-tezgah-passphrase`), by its name (`?name=`) or as the body; what it holds out, beside what the data file holds now. Nothing is
  * replaced yet: the answer's `token` names what was looked at, for laying it back.
  */
 export async function POST(request: Request): Promise<Response> {
@@ -29,16 +30,25 @@ export async function POST(request: Request): Promise<Response> {
     const fault = await takeIn(request, brought);
     if (fault) return fault;
   }
-  const looked = await unpackForRestore(known ?? brought);
+  const looked = await unpackForRestore(known ?? brought, readPassphrase(request.headers));
   await rm(brought, { force: true });
-  if (!looked.ok) return refuse([{ path: "", message: looked.failure }], 422);
+  if (!looked.ok) {
+    const path = looked.failure === NEEDS_PASSPHRASE ? "passphrase" : "";
+    return refuse([{ path, message: looked.failure }], 422);
+  }
   const now = inspectData(dataFile);
   return Response.json({ ...looked.value, now: now.ok ? now.value : null });
 }
 
+/** A header holds no letter beyond ASCII: the passphrase comes as the base64url of its UTF-8. */
+const readPassphrase = (headers: Headers): string | null => {
+  const told = headers.get("x-tezgah-passphrase");
+  return told === null ? null : Buffer.from(told, "base64url").toString("utf8");
+};
+
 async function takeIn(request: Request, file: string): Promise<Response | null> {
   const type = request.headers.get("content-type") ?? "";
-  if (!/^application\/(zip|octet-stream|x-zip-compressed)/.test(type))
+  if (!/^application\/(zip|octet-stream|x-zip-compressed|jsonl|x-ndjson)/.test(type))
     return refuse([{ path: "", message: "Send the copy itself, with content-type application/zip." }], 415);
   const bytes = Number(request.headers.get("content-length") ?? 0);
   if (bytes > MAX_COPY_BYTES || !request.body)
