@@ -1,7 +1,7 @@
 import type { NextConfig } from "next";
 
 const config: NextConfig = {
-  serverExternalPackages: ["better-sqlite3", "piscina"],
+  serverExternalPackages: ["better-sqlite3", "piscina", "pino", "rotating-file-stream"],
   poweredByHeader: false,
   // npm test has had them checked, once, before it builds.
   typescript: { ignoreBuildErrors: process.env.TEZGAH_TYPES_CHECKED === "1" },

@@ -3,6 +3,7 @@ import { listHouseNames, steadyHeaders, turnAway, writeContentPolicy } from "./a
 import { admit, type Admission } from "./app/access/admit";
 import { getDoorkeeper, needsKey, readAddress, readKey, ROLE_HEADER } from "./app/access/keys";
 import { READING } from "./app/access/policy";
+import { log } from "./app/log";
 import { namesUnknown } from "./app/namesUnknown";
 
 /** An address that no page has: whatever is sent there is answered 404, with the page for it. */
@@ -24,6 +25,7 @@ export function proxy(request: NextRequest): NextResponse {
     houseNames,
   );
   if (turned) {
+    log({ event: "turnedAway", status: turned.status, method });
     const faults = [{ path: "", message: turned.message }];
     return withHeaders(NextResponse.json({ faults }, { status: turned.status }));
   }

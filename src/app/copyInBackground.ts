@@ -5,6 +5,7 @@ import type { CopyManifest } from "@/data/copyFile";
 import { findDataFile, findMigrationsFolder, getCopies } from "@/data/getStore";
 import { isOutwardDue } from "@/data/outward";
 import { runJob } from "@/jobs/pool";
+import { log } from "./log";
 
 /** Ten years pack in some ten seconds; a slow disk or share takes its time, ms. */
 const PACK_END_MS = 300_000;
@@ -48,9 +49,18 @@ export async function makeCopy(why: string): Promise<Result<CopyManifest, string
   if (made.ok && newest && (why === BY_HAND || isOutwardDue(dataFile, now))) {
     const copy = path.join(findCopiesFolder(dataFile), newest.name);
     const put = await runJob("putOutward", { dataFile, copy }, PACK_END_MS);
-    // What goes wrong is told in the log, and seen on the page by the age of the last one there.
-    if (put.ok && !put.value.ok) console.error(put.value.failure);
+    // What goes wrong is seen on the page too, by the age of the last one there.
+    log(
+      put.ok && put.value.ok
+        ? { event: "copiedElsewhere" }
+        : { event: "notCopied", why, reason: put.ok && !put.value.ok ? put.value.failure : "busy" },
+    );
   }
+  log(
+    made.ok
+      ? { event: "copied", why, bytes: newest?.bytes ?? 0 }
+      : { event: "notCopied", why, reason: made.failure },
+  );
   return made;
 }
 
@@ -59,9 +69,7 @@ export const makeCopyByHand = (): Promise<Result<CopyManifest, string>> => makeC
 
 /** Makes a copy while the day goes on. What goes wrong is told in the log and seen by the age of the last copy. */
 export function copyInBackground(why: string): void {
-  void makeCopy(why).then((made) => {
-    if (!made.ok) console.error(`Copy (${why}): ${made.failure}`);
-  });
+  void makeCopy(why);
 }
 
 /** A server that runs for weeks puts copies elsewhere by the clock too. */

@@ -45,6 +45,9 @@ function startLive(): Live {
   return started;
 }
 
+/** Pages that are looked at now. */
+export const countListeners = (): number => live.listeners.size;
+
 /** Whether no line is opened any more. */
 export const isEnding = (): boolean => live.isEnding;
 

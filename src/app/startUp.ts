@@ -1,11 +1,13 @@
 import { addDays } from "@/core/plan";
 import { toFileFault } from "@/data/fileFault";
-import { getStore } from "@/data/getStore";
+import { findDataFile, getStore } from "@/data/getStore";
 import { PLAN_END_MS, runJob } from "@/jobs/pool";
 import { getDoorkeeper, isHouseOpen, sayStartCode } from "./access/keys";
 import { readClock } from "./clock";
 import { copyByTheClock, copyInBackground } from "./copyInBackground";
+import { findLogFolder, log, openLog } from "./log";
 import { findDayToOpen } from "./loadDay";
+import { readVersion } from "./version";
 import { readBooks } from "./readBooks";
 import { listenToBridges } from "./readings";
 import { loadPackedPlan } from "./planCache";
@@ -21,6 +23,9 @@ async function weighDaysAhead(from: string): Promise<void> {
 
 /** Opens the data file, forgets what no tablet sends any more, and makes the start's copy. An ill file is said on the pages. */
 export function startUp(): void {
+  openLog(findLogFolder(findDataFile()));
+  log({ event: "started", version: readVersion(), isForHouse: isHouseOpen(process.env) });
+  process.once("SIGTERM", () => log({ event: "stopped", upSeconds: Math.round(process.uptime()) }));
   listenToBridges();
   if (isHouseOpen(process.env) && getDoorkeeper().isUnset()) sayStartCode();
   try {
@@ -33,6 +38,7 @@ export function startUp(): void {
   } catch (error) {
     // Whatever it is, the server starts: its pages say what is wrong and what to do.
     const fault = toFileFault(error);
+    log({ event: "fileIll", kind: fault?.kind ?? "unknown" });
     console.error(fault ? `${fault.message} ${fault.remedy}` : error);
   }
 }

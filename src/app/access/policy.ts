@@ -12,10 +12,10 @@ const OPEN = [
 ] as const;
 
 /** What the house itself is made of: who may come in, what is copied and laid back. */
-const OWNERS = ["/access", "/api/access", "/copies", "/api/copies"] as const;
+const OWNERS = ["/access", "/api/access", "/copies", "/api/copies", "/how"] as const;
 
 /** What a shop's device may send beside reading: orders, and where it is. */
-const SHOP_SENDS = ["/api/bench/changes", "/api/bench/here", "/api/leave"] as const;
+const SHOP_SENDS = ["/api/bench/changes", "/api/bench/here", "/api/bench/felt", "/api/leave"] as const;
 /** What is known of hands and ovens is set by the owner; what happened is told by the bench. */
 const BENCH_LEAVES = ["/api/v1/habits", "/api/v1/habits/lots"] as const;
 

@@ -7,7 +7,7 @@ const post = (body: ReadableStream<Uint8Array> | string, headers: Record<string,
     body,
     // Node wants it said that the body is sent while the answer may come.
     ...(typeof body === "string" ? {} : { duplex: "half" }),
-  } as RequestInit);
+  });
 const statusOf = async (request: Request) => {
   const read = await readJson(request, 100);
   return read.ok ? 200 : read.failure.status;

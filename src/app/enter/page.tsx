@@ -22,7 +22,7 @@ export default async function Page({ searchParams }: Props) {
       // Back to a page of this house only.
       to={typeof to === "string" && /^\/(?![/\\])/.test(to) ? to : "/"}
       isUnset={isUnset}
-      role={roles.find((role) => role === as) ?? null}
+      heldRole={roles.find((role) => role === as) ?? null}
       invite={typeof invite === "string" ? invite : null}
     />
   );

@@ -19,7 +19,7 @@ interface Props {
   /** Nobody has chosen a passphrase yet. */
   readonly isUnset: boolean;
   /** Whom this device is for, where it may not do what was asked. */
-  readonly role: Role | null;
+  readonly heldRole: Role | null;
   /** A code that was scanned. */
   readonly invite: string | null;
 }
@@ -31,7 +31,7 @@ interface Fields {
 }
 
 /** Where a device comes in: once; it is remembered by its name. */
-export function EnterPage({ to, isUnset, role, invite }: Props) {
+export function EnterPage({ to, isUnset, heldRole, invite }: Props) {
   const { register, handleSubmit, setValue, formState } = useForm<Fields>({
     defaultValues: { code: invite ?? "", passphrase: "", name: "" },
   });
@@ -61,9 +61,9 @@ export function EnterPage({ to, isUnset, role, invite }: Props) {
       >
         <p className="figure text-2xl">tezgah</p>
         <h1 className="text-3xl">{isUnset ? "Choose the passphrase of the house" : "Come in"}</h1>
-        {role && (
+        {heldRole && (
           <p role="status">
-            This device is for the {role}. What you asked for is the owner’s: enter with the owner’s
+            This device is for the {heldRole}. What you asked for is the owner’s: enter with the owner’s
             passphrase, or go back.
           </p>
         )}

@@ -3,6 +3,7 @@
 import type { Bench, Kitchen } from "@/core/plan";
 import { benchLimits, kitchenLimits } from "@/schemas/limits";
 import { useBench, usePicked } from "../bench/BenchProvider";
+import { LeaveLink } from "../bench/LeaveLink";
 import { Dial } from "../controls/Dial";
 import { Select, toOptions } from "../controls/Select";
 import { CutterDrawer } from "./CutterDrawer";
@@ -23,6 +24,17 @@ export function KitPage() {
           <BenchCard bench={book.bench} />
           <KitchenCard kitchen={book.kitchen} />
           <DeviceList />
+          <nav aria-label="The house" className="flex flex-col items-start gap-2">
+            <LeaveLink href="/how" className="btn touch">
+              How is Tezgah?
+            </LeaveLink>
+            <LeaveLink href="/access" className="btn touch">
+              Who may come in
+            </LeaveLink>
+            <LeaveLink href="/copies" className="btn touch">
+              Copies
+            </LeaveLink>
+          </nav>
         </div>
         <div className="flex min-w-0 flex-col gap-8">
           {book.ovens.map((oven) => (

@@ -4,6 +4,7 @@ import { useRouter } from "next/navigation";
 import { Suspense, useState, type ReactNode } from "react";
 import { stations, type Station } from "@/core/plan";
 import { useBenchShell } from "../bench/BenchProvider";
+import { useTellLoad } from "../live/useTellLoad";
 import { BenchStrip } from "./BenchStrip";
 import { Header } from "./Header";
 import { LaterPanels, type PanelName } from "./LaterPanels";
@@ -19,6 +20,7 @@ export function BenchShell({ children }: { readonly children: ReactNode }) {
   const undo = useBenchShell((state) => state.undo);
   const redo = useBenchShell((state) => state.redo);
   const isPlanned = useBenchShell((state) => state.plan !== null);
+  useTellLoad(isPlanned);
   const close = () => setPanel(null);
 
   const goTo = (station: Station) => () => router.push(`/day/${date}/${station}${window.location.search}`);

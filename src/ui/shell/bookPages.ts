@@ -25,6 +25,7 @@ export function listBookPages(date: string): readonly BookPage[] {
     { path: `${day}/kit`, title: "Kit: bench, oven, cutters, cold" },
     { path: "/copies", title: "Copies: save everything, lay one back" },
     { path: "/access", title: "Who may come in: devices, passphrases" },
+    { path: "/how", title: "How is Tezgah: file, copies, devices, slowest screens" },
     { path: `/print/${date}`, title: "Day sheet to print" },
     { path: `/print/${date}/weigh`, title: "Weigh-out list to print" },
   ];

@@ -2,6 +2,7 @@ import { toString as drawQr } from "qrcode";
 import { readAccessRequest } from "@/schemas/accessRules";
 import { findAddresses } from "../../access/addresses";
 import { getDoorkeeper, isAskedSecurely } from "../../access/keys";
+import { log } from "../../log";
 import { readJson, refuse } from "../readJson";
 
 const MAX_MESSAGE_BYTES = 4000;
@@ -24,6 +25,7 @@ export async function POST(request: Request): Promise<Response> {
       else await doorkeeper.setPassphrase(done.role, done.passphrase);
       return answer({});
     case "turnOut":
+      log({ event: "turnedOut", holder: done.id });
       return doorkeeper.turnOut(done.id)
         ? answer({})
         : refuse([{ path: "", message: "It has been turned out already." }], 404);

@@ -1,5 +1,6 @@
 import { readEnterRequest } from "@/schemas/accessRules";
 import { getDoorkeeper, isAskedSecurely, readAddress, writeKeyCookie } from "../../access/keys";
+import { log } from "../../log";
 import { readJson, refuse } from "../readJson";
 
 /** A passphrase and a name, bytes. */
@@ -14,11 +15,13 @@ export async function POST(request: Request): Promise<Response> {
   const entered = await getDoorkeeper().enter(asked.value, readAddress(request.headers));
   if (!entered.ok) {
     const { status, message, waitS } = entered.failure;
+    log({ event: "notLetIn", status, by: asked.value.by });
     const refused = refuse([{ path: "", message }], status);
     if (waitS !== undefined) refused.headers.set("retry-after", String(waitS));
     return refused;
   }
   const { holder, token } = entered.value;
+  log({ event: "cameIn", holder: holder.id, role: holder.role, by: asked.value.by });
   return Response.json(
     { role: holder.role },
     {
