@@ -51,6 +51,19 @@ test("what is typed on one tablet stands on the other at once, on a second serve
   await expect(page.getByRole("alert").filter({ hasText: "waits here" })).toBeVisible();
   await one.start(file);
   for (const screen of [second, third]) await expect(margin(screen)).toHaveValue("16");
+
+  // One of them is without a network while both go on, each with another figure: both come to have both.
+  const plumpness = (screen: Page) => screen.getByLabel("Plumpness", { exact: true });
+  await second.context().setOffline(true);
+  await plumpness(second).fill("60");
+  await plumpness(second).press("Enter");
+  await expect(second.getByRole("alert").filter({ hasText: "waits here" })).toBeVisible();
+  await set(page, "17");
+  await second.context().setOffline(false);
+  for (const screen of [page, second, third]) {
+    await expect(margin(screen)).toHaveValue("17");
+    await expect(plumpness(screen)).toHaveValue("60");
+  }
   await one.stop();
   await other.stop();
 });

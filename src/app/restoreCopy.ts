@@ -17,11 +17,17 @@ interface Looked {
 /** The last one looked at: there is one place to unpack it. */
 const holder = globalThis as { tezgahLooked?: Looked };
 
+/** One is unpacked after the other: there is one place for it. */
+let unpacking: Promise<unknown> = Promise.resolve();
+
 /** Unpacks a copy beside the data file, checks it, and says what it holds. */
-export async function unpackForRestore(
-  copy: string,
-  passphrase: string | null,
-): Promise<Result<Looked, string>> {
+export function unpackForRestore(copy: string, passphrase: string | null): Promise<Result<Looked, string>> {
+  const looked = unpacking.then(() => unpack(copy, passphrase));
+  unpacking = looked.catch(() => undefined);
+  return looked;
+}
+
+async function unpack(copy: string, passphrase: string | null): Promise<Result<Looked, string>> {
   delete holder.tezgahLooked;
   const unpacked = await openInThread(copy, findRestoringFile(findDataFile()), passphrase);
   if (!unpacked.ok) return unpacked;

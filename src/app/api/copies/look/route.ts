@@ -1,3 +1,4 @@
+import { randomUUID } from "node:crypto";
 import { createWriteStream } from "node:fs";
 import { mkdir, rm } from "node:fs/promises";
 import path from "node:path";
@@ -25,7 +26,7 @@ export async function POST(request: Request): Promise<Response> {
   const known = name === null ? null : findCopy(dataFile, name);
   if (name !== null && known === null)
     return refuse([{ path: "name", message: "There is no copy of this name." }], 404);
-  const brought = path.join(findCopiesFolder(dataFile), "brought.zip");
+  const brought = path.join(findCopiesFolder(dataFile), `brought-${randomUUID()}`);
   if (known === null) {
     const fault = await takeIn(request, brought);
     if (fault) return fault;
