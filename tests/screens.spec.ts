@@ -42,6 +42,10 @@ const screens = [
   "/run/2026-11-28/close",
   "/days",
   "/habits",
+  "/copies",
+  "/access",
+  "/how",
+  "/enter",
   "/print/2026-11-28",
   "/print/2026-11-28/weigh",
 ];

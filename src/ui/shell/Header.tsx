@@ -7,7 +7,7 @@ import { useBenchShell } from "../bench/BenchProvider";
 import { formatDayDate } from "./formatDayDate";
 import { NeighbourMark } from "../live/NeighbourMark";
 import { SaveMark } from "./SaveMark";
-import { THEME_COOKIE, type Theme } from "./theme";
+import { turnTheme } from "./theme";
 
 interface Props {
   readonly onFind: () => void;
@@ -86,20 +86,9 @@ function IconButton({ label, onPress, disabled = false, children }: IconButtonPr
   );
 }
 
-const THEME_COOKIE_DAYS = 365;
-
 function ThemeButton() {
-  const toggle = () => {
-    const root = document.documentElement;
-    const dark = root.dataset.theme
-      ? root.dataset.theme === "tezgah-night"
-      : matchMedia("(prefers-color-scheme: dark)").matches;
-    const theme: Theme = dark ? "tezgah" : "tezgah-night";
-    root.dataset.theme = theme;
-    document.cookie = `${THEME_COOKIE}=${theme};path=/;max-age=${THEME_COOKIE_DAYS * 86_400};samesite=lax`;
-  };
   return (
-    <IconButton label="Day or night bench" onPress={toggle}>
+    <IconButton label="Day or night bench" onPress={turnTheme}>
       <Sun size={20} aria-hidden className="in-data-[theme=tezgah-night]:hidden" />
       <Moon size={20} aria-hidden className="hidden in-data-[theme=tezgah-night]:inline" />
     </IconButton>

@@ -30,3 +30,16 @@ export function listBookPages(date: string): readonly BookPage[] {
     { path: `/print/${date}/weigh`, title: "Weigh-out list to print" },
   ];
 }
+
+/** What is set for the whole house, by the words of its fields. */
+export const listSettings = (date: string): readonly BookPage[] =>
+  [
+    "Cups and spoons",
+    "Eggs at hand",
+    "Ovens are marked in",
+    "The clock on the wall goes by",
+    "Room, fridge and freezer",
+  ].map((title) => ({ path: `/day/${date}/kit#kitchen`, title }));
+
+/** At the end of the orders' address: the form for a new one is to have the focus. */
+export const NEW_ORDER = "#new-order";

@@ -8,3 +8,16 @@ export const THEME_COOKIE = "tezgah-theme";
 export function toTheme(value: string | undefined): Theme | null {
   return value === "tezgah" || value === "tezgah-night" ? value : null;
 }
+
+const THEME_COOKIE_DAYS = 365;
+
+/** From the porcelain to the night bench, or back. */
+export function turnTheme(): void {
+  const root = document.documentElement;
+  const isDark = root.dataset.theme
+    ? root.dataset.theme === "tezgah-night"
+    : matchMedia("(prefers-color-scheme: dark)").matches;
+  const theme: Theme = isDark ? "tezgah" : "tezgah-night";
+  root.dataset.theme = theme;
+  document.cookie = `${THEME_COOKIE}=${theme};path=/;max-age=${THEME_COOKIE_DAYS * 86_400};samesite=lax`;
+}

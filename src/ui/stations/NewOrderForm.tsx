@@ -1,12 +1,14 @@
 "use client";
 
 import Link from "next/link";
+import { useEffect } from "react";
 import { useForm, type RegisterOptions } from "react-hook-form";
 import { parseClock, parseNumber } from "@/core/units";
 import { usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
 import { checkClock, checkCount } from "../controls/checks";
 import { MAX_NAME_CHARACTERS } from "@/schemas/limits";
+import { NEW_ORDER } from "../shell/bookPages";
 
 interface Fields {
   readonly pieceId: string;
@@ -24,6 +26,10 @@ export function NewOrderForm() {
     mode: "onTouched",
   });
   const { errors } = formState;
+  useEffect(() => {
+    // Whoever asked for a new order elsewhere types at once.
+    if (window.location.hash === NEW_ORDER) setFocus("count");
+  }, [setFocus]);
 
   const take = handleSubmit((fields) => {
     const [count, dueMin] = [parseNumber(fields.count), parseClock(fields.due)];
