@@ -15,6 +15,7 @@ import type { Improvement } from "@/core/schedule";
 import { diffTables, toLists, type RecordTable } from "@/schemas/recordTable";
 import type { DayGround } from "@/schemas/toDayBook";
 import { createLatestClient, type LatestClient } from "./createLatestClient";
+import { applyPatch } from "./patch";
 import type {
   AheadRequest,
   ChoicesRequest,
@@ -43,13 +44,20 @@ export function createPlanClient(): PlanClient {
   const worker = startWorker();
   const remote = wrap<PlanWorkerApi>(worker);
   let told: DayInput | null = null;
-  return createLatestClient(worker, remote, (input: DayInput) => {
+  /** The last plan that came: what comes next is told by what it changes. */
+  let plan: DayPlan | null = null;
+  return createLatestClient(worker, remote, async (input: DayInput) => {
     const { date, table, nowMin, ground } = input;
     const before = told;
     told = input;
-    return before?.date === date && before.ground === ground
-      ? remote.changeDay({ edits: diffTables(before.table, table), nowMin })
-      : remote.openDay({ date, lists: toLists(table), ground, nowMin });
+    plan =
+      before?.date === date && before.ground === ground
+        ? (applyPatch(
+            plan,
+            await remote.changeDay({ edits: diffTables(before.table, table), nowMin }),
+          ) as DayPlan | null)
+        : await remote.openDay({ date, lists: toLists(table), ground, nowMin });
+    return plan;
   });
 }
 

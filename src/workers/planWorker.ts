@@ -26,6 +26,7 @@ import type { Result } from "@/core/result";
 import { createRandom } from "@/core/seededRandom";
 import { fromLists, withRecord, type Edit, type RecordLists, type RecordTable } from "@/schemas/recordTable";
 import { toDayBook, type DayGround } from "@/schemas/toDayBook";
+import { makePatch, type Patch } from "./patch";
 
 /** What a piece's schools are weighed on. */
 export interface ChoicesRequest {
@@ -83,17 +84,23 @@ let stopped = false;
 /** The day that this worker plans: told whole once, then by what changes. */
 let day: { readonly date: string; readonly ground: DayGround; table: RecordTable } | null = null;
 
+/** The plan as the screen has it. */
+let told: DayPlan | null = null;
+
 const api = {
   /** Tells the day whole and plans it. */
   openDay({ date, lists, ground, nowMin }: DayOpened): DayPlan | null {
     day = { date, ground, table: fromLists(lists) };
-    return planOpenDay(nowMin);
+    return (told = planOpenDay(nowMin));
   },
-  /** Tells what has changed since and plans it. @throws If no day was opened. */
-  changeDay({ edits, nowMin }: DayChanged): DayPlan | null {
+  /** Tells what has changed since and plans it. @returns What turns the plan before into it. @throws If no day was opened. */
+  changeDay({ edits, nowMin }: DayChanged): Patch {
     if (!day) throw new Error("No day was opened");
     day.table = edits.reduce((table, edit) => withRecord(table, edit, edit.record), day.table);
-    return planOpenDay(nowMin);
+    const plan = planOpenDay(nowMin);
+    const patch = makePatch(told, plan);
+    told = plan;
+    return patch;
   },
   weighChoices: ({ book, pieceId, choices }: ChoicesRequest): DayFigures[] =>
     weighChoices(book, pieceId, choices),

@@ -1,7 +1,7 @@
 "use client";
 
 import { useDrag } from "@use-gesture/react";
-import { useState } from "react";
+import { memo, useState } from "react";
 import type { DayTask } from "@/core/plan";
 import { formatClock } from "@/core/units";
 import { BY_POINTER, scaleOf } from "./byPointer";
@@ -38,7 +38,7 @@ interface Props {
 }
 
 /** One job in its lane: touch it for its figures, drag it or turn it by the arrows to pin it to another minute. */
-export function DayBar(props: Props) {
+export const DayBar = memo(function DayBar(props: Props) {
   const { task, x, y, width, height, perMin, fill, isSelected, isPinned, isCritical, freeMin } = props;
   const { startMin, endMin } = task.placed;
   const drag = useJobDrag(task, perMin, props.onSelect, props.onPin);
@@ -112,7 +112,7 @@ export function DayBar(props: Props) {
       </g>
     </g>
   );
-}
+});
 
 function BarText({ x, y, width, height, text, note }: Props) {
   // A note that does not fit leaves its room to the figure.

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import type { TrayLoading } from "@/core/loading";
 import { boundsOfPolygon } from "@/core/shape";
 import type { FormedPiece } from "@/core/forming";
@@ -10,7 +11,7 @@ interface Props {
 }
 
 /** One tray from above, to scale, with so many pieces on it. */
-export function TrayDrawing({ loading, formed, count, name }: Props) {
+export const TrayDrawing = memo(function TrayDrawing({ loading, formed, count, name }: Props) {
   const { sheet, placements } = loading.layout;
   const { edge } = formed.fromAbove;
   const points = edge.map((point) => point.join(",")).join(" ");
@@ -46,4 +47,4 @@ export function TrayDrawing({ loading, formed, count, name }: Props) {
       ))}
     </svg>
   );
-}
+});
