@@ -213,15 +213,17 @@ function* readLines(file: string): Generator<unknown, undefined> {
   }
 }
 
-/** Whether a file begins as lines do. */
+/** Whether a file begins as lines do: with the head, so long as it is. */
 export function looksLikeLines(file: string): boolean {
   if (!existsSync(file)) return false;
   const input = openSync(file, "r");
   try {
-    const first = Buffer.alloc(1);
-    readSync(input, first);
-    return first.toString() === "{";
+    const start = Buffer.alloc(START.length);
+    return readSync(input, start) === START.length && start.toString() === START;
   } finally {
     closeSync(input);
   }
 }
+
+/** What the first line begins with. */
+const START = '{"format":"tezgah-lines"';

@@ -1,8 +1,23 @@
-import { rmSync } from "node:fs";
+import { closeSync, openSync, readSync, rmSync } from "node:fs";
 import { fail, type Result } from "@/core/result";
 import { unpackCopy, type CopyManifest } from "./copyFile";
 import { looksLikeLines, rebuildFromLines } from "./copyLines";
 import { isSealed, unsealFile } from "./seal";
+
+/** What a packed copy begins with, as every such file does. */
+const PACKED = "PK";
+
+/** Whether a file begins as a copy of any kind: what does not is refused without being unpacked. */
+export function looksLikeCopy(file: string): boolean {
+  const input = openSync(file, "r");
+  try {
+    const start = Buffer.alloc(PACKED.length);
+    readSync(input, start);
+    return start.toString() === PACKED || looksLikeLines(file) || isSealed(file);
+  } finally {
+    closeSync(input);
+  }
+}
 
 /** Said where a sealed copy comes without its passphrase, or with another. */
 export const NEEDS_PASSPHRASE = "This copy is sealed: give its passphrase.";

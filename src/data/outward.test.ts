@@ -1,12 +1,14 @@
-import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from "node:fs";
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { MIGRATIONS, openDemo } from "./__tests__/testStore";
 import { createCopies, findCopiesFolder, listCopies } from "./copies";
 import { packCopy } from "./copyFile";
-import { openCopy } from "./openCopy";
+import { writeLines } from "./copyLines";
+import { looksLikeCopy, openCopy } from "./openCopy";
 import { openDatabase } from "./openDatabase";
 import { endOutward, isOutwardDue, putOutward, readOutward, setOutward } from "./outward";
+import { makeSealKey, sealFile } from "./seal";
 
 let folder: string;
 let file: string;
@@ -90,4 +92,18 @@ test("a share that is not there is said, and never made on the disk beneath it",
   expect(putOutward(file, copy)).toMatchObject({ ok: false });
   expect(readOutward(file)).toMatchObject({ newestAt: null, fault: expect.stringContaining("no folder") });
   expect(() => statSync(share)).toThrow(/ENOENT/);
+});
+
+test("a file that begins as no copy does is told from one without being unpacked", async () => {
+  const copy = await makeCopy("2026-11-25T12:00:00Z");
+  const lines = path.join(folder, "copy.jsonl");
+  writeLines(file, lines, { madeAt: "2026-11-25T12:00:00Z" });
+  const sealed = path.join(folder, "copy.sealed");
+  sealFile(copy, sealed, makeSealKey("plum cake at dawn"));
+  for (const good of [copy, lines, sealed]) expect(looksLikeCopy(good)).toBe(true);
+  const other = path.join(folder, "other");
+  for (const text of ["", "P", "{", '{"a":1}', "plum cake"]) {
+    writeFileSync(other, text);
+    expect(looksLikeCopy(other)).toBe(false);
+  }
 });

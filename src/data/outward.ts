@@ -80,7 +80,8 @@ export function setOutward(
 /** Copies go nowhere else any more; what is there stays. */
 export const endOutward = (dataFile: string): void => rmSync(findSettingFile(dataFile), { force: true });
 
-function findFolderFault(dataFile: string, folder: string): string | null {
+/** Why no copy can be put into a folder; null if one can. Found by writing into it. */
+export function findFolderFault(dataFile: string, folder: string): string | null {
   if (!path.isAbsolute(folder)) return "Name the folder from its root, like /mnt/share/tezgah.";
   if (!existsSync(folder) || !statSync(folder).isDirectory())
     return `There is no folder ${folder}. Make it, or connect the disk or share that it is on.`;

@@ -117,3 +117,9 @@ describe("a running day by itself", () => {
     expect(faults(over).join("\n")).toContain(said);
   });
 });
+
+test("an event that is right but for its kind is none", () => {
+  const happened = { id: "e1", taskId: "roll", atMin: 481, person: 0, deviceId: "wall" };
+  expect(validateRunEvent({ ...happened, kind: "begun" }).ok).toBe(true);
+  expect(validateRunEvent(happened).ok).toBe(false);
+});

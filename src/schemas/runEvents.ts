@@ -26,7 +26,8 @@ const eventOf = (parts: Joi.SchemaMap) => Joi.object({ kind: Joi.string(), ...ha
 const eventSchema = Joi.alternatives()
   .conditional(".kind", {
     switch: [
-      { is: Joi.valid("begun", "moved"), then: eventOf({ taskId: id }) },
+      // Required, as a kind that is missing would pass for the first.
+      { is: Joi.valid("begun", "moved").required(), then: eventOf({ taskId: id }) },
       { is: "done", then: eventOf({ taskId: id, part: Joi.string().min(1).max(MAX_ID_CHARACTERS) }) },
       { is: "more", then: eventOf({ taskId: id, minutes: quantity(runLimits.moreMin) }) },
       {

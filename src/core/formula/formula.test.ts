@@ -4,6 +4,7 @@ import { firstKitchen } from "@/schemas/firstKitchen";
 import { computeEggG } from "../units";
 import { refused } from "../words/__tests__/refused";
 import {
+  isEgg,
   analyseFormula,
   balanceEggs,
   compareFormulas,
@@ -303,4 +304,10 @@ test("fat without water to bind it tears; layers hold, and no dough tears more f
       expect(at(dry)).toBeLessThanOrEqual(0.2);
     }),
   );
+});
+
+test("an ingredient that is called as every object's own parts are is no egg", () => {
+  for (const id of ["constructor", "toString", "__proto__", "hasOwnProperty", null])
+    expect(isEgg(id)).toBe(false);
+  for (const id of ["egg", "egg-yolk", "egg-white"]) expect(isEgg(id)).toBe(true);
 });

@@ -125,5 +125,5 @@ function scaleToWholeEggs(
 
 /** Whether an ingredient of the book is an egg or a part of one. */
 export function isEgg(ingredientId: string | null): ingredientId is keyof typeof EGG_PARTS {
-  return ingredientId !== null && ingredientId in EGG_PARTS;
+  return ingredientId !== null && Object.hasOwn(EGG_PARTS, ingredientId);
 }

@@ -5,7 +5,7 @@ import path from "node:path";
 import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import { findCopiesFolder, findCopy } from "@/data/copies";
-import { NEEDS_PASSPHRASE } from "@/data/openCopy";
+import { looksLikeCopy, NEEDS_PASSPHRASE } from "@/data/openCopy";
 import { inspectData } from "@/data/copyFile";
 import { findDataFile } from "@/data/getStore";
 import { unpackForRestore } from "../../../restoreCopy";
@@ -30,6 +30,10 @@ export async function POST(request: Request): Promise<Response> {
   if (known === null) {
     const fault = await takeIn(request, brought);
     if (fault) return fault;
+    if (!looksLikeCopy(brought)) {
+      await rm(brought, { force: true });
+      return refuse([{ path: "", message: "This is no copy of Tezgah." }], 422);
+    }
   }
   const looked = await unpackForRestore(known ?? brought, readPassphrase(request.headers));
   await rm(brought, { force: true });

@@ -1,5 +1,5 @@
 import { findDataFile } from "@/data/getStore";
-import { endOutward, readOutward } from "@/data/outward";
+import { endOutward, findFolderFault, readOutward } from "@/data/outward";
 import { runJob } from "@/jobs/pool";
 import { MAX_PASSPHRASE, MIN_PASSPHRASE } from "@/schemas/access";
 import { copyInBackground } from "../../../copyInBackground";
@@ -33,6 +33,8 @@ export async function POST(request: Request): Promise<Response> {
     return refuse([
       { path: "passphrase", message: `A passphrase has ${MIN_PASSPHRASE} to ${MAX_PASSPHRASE} characters.` },
     ]);
+  const fault = findFolderFault(dataFile, folder.trim());
+  if (fault) return refuse([{ path: "folder", message: fault }], 409);
   const input = { dataFile, setting: { folder: folder.trim(), everyHours }, passphrase };
   const set = await runJob("setOutward", input, END_MS);
   if (!set.ok) return refuse([{ path: "", message: "Tezgah is busy. Try again in a moment." }], 503);
