@@ -44,7 +44,8 @@ test("where an error came from is told, not what it says", () => {
   const error = new Error("24 quince half-moons for Ayla");
   const frames = listFrames(error);
   expect(frames[0]).toMatch(/log\.test\.ts/);
-  expect(frames.join("\n")).not.toMatch(/Ayla|\/work|\/src\//);
+  expect(frames.join("\n")).not.toContain("Ayla");
+  expect(frames.join("\n")).not.toContain(process.cwd());
   expect(frames.length).toBeLessThanOrEqual(6);
   expect(listFrames("no error")).toEqual([]);
 });
