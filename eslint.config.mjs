@@ -11,6 +11,7 @@ export default defineConfig([
     "test-results/**",
     "playwright-report/**",
     "next-env.d.ts",
+    "public/service-worker.js",
   ]),
   ...next,
   ...nextTypescript,

@@ -48,10 +48,9 @@ export function proxy(request: NextRequest): NextResponse {
 /** On its own machine alone everyone is the owner; in a house, who has a key. */
 function askDoorkeeper({ headers, method, nextUrl }: NextRequest): Admission {
   if (!needsKey(process.env, headers.get("host"))) return { kind: "in", role: "owner" };
-  const key = readKey(headers);
   const { pathname } = nextUrl;
   const asked = { method, pathname, address: readAddress(headers), nowMs: Date.now() };
-  return admit(asked, key === null ? null : getDoorkeeper().find(key));
+  return admit(asked, getDoorkeeper().findHolder(readKey(headers)));
 }
 
 /** A programme is told; a page goes to where one comes in. */

@@ -77,6 +77,16 @@ test("a house has a passphrase from its first start on: the owner chooses it, br
   await expect(phone.getByRole("heading", { name: "Come in" })).toBeVisible();
   await expect(phone.getByText("This device is for the shop.")).toBeVisible();
 
+  // It comes in anew for the bench, with one key still, and goes out.
+  await enter(phone, "flour on the floor", "Wall phone");
+  await expect(phone.getByText(/This device is for the bench/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole("listitem").filter({ hasText: "phone" })).toHaveText([/Wall phone.*bench/]);
+  await phone.getByRole("button", { name: "Go out" }).click();
+  await expect(phone.getByText(/This device is for/)).toBeHidden();
+  await phone.goto(ORDERS);
+  await expect(phone.getByLabel("Passphrase", { exact: true })).toBeVisible();
+
   // The wall's tablet comes in by the bench's passphrase, not by another.
   const wall = await openDevice(browser);
   await wall.goto(ORDERS);

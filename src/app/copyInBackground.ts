@@ -12,7 +12,6 @@ const PACK_END_MS = 300_000;
 /** Whether a copy is due elsewhere is looked at so often, ms. */
 const LOOK_EVERY_MS = 30 * 60_000;
 
-const BY_HAND = "by hand";
 const tooBusy = fail("Tezgah is busy; the copy is made next time.");
 
 /** Packs in a thread of its own. */
@@ -39,14 +38,17 @@ export async function writeLinesInThread(to: string, now: Date): Promise<Result<
   return done.ok ? done.value : tooBusy;
 }
 
-/** Makes a copy, and puts it where copies go as well if that is due or it is made by hand. */
-export async function makeCopy(why: string): Promise<Result<CopyManifest, string>> {
+/**
+ * Makes a copy, and puts it where copies go as well if that is due.
+ * @param isWantedThere - Due or not.
+ */
+export async function makeCopy(why: string, isWantedThere = false): Promise<Result<CopyManifest, string>> {
   // A copy is dated by the real clock, whatever moment the pages are shown at.
   const now = new Date();
   const made = await getCopies().make(why, now, packInThread);
   const dataFile = findDataFile();
   const [newest] = listCopies(dataFile);
-  if (made.ok && newest && (why === BY_HAND || isOutwardDue(dataFile, now))) {
+  if (made.ok && newest && (isWantedThere || isOutwardDue(dataFile, now))) {
     const copy = path.join(findCopiesFolder(dataFile), newest.name);
     const put = await runJob("putOutward", { dataFile, copy }, PACK_END_MS);
     // What goes wrong is seen on the page too, by the age of the last one there.
@@ -63,9 +65,6 @@ export async function makeCopy(why: string): Promise<Result<CopyManifest, string
   );
   return made;
 }
-
-/** The copy that the owner asks for. */
-export const makeCopyByHand = (): Promise<Result<CopyManifest, string>> => makeCopy(BY_HAND);
 
 /** Makes a copy while the day goes on. What goes wrong is told in the log and seen by the age of the last copy. */
 export function copyInBackground(why: string): void {

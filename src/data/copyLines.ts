@@ -118,6 +118,7 @@ export function rebuildFromLines(
 ): Result<CopyManifest, string> {
   for (const suffix of ["", "-wal", "-shm"]) rmSync(target + suffix, { force: true });
   let db: Database.Database | null = null;
+  let isWhole = false;
   try {
     const reader = readLines(lines);
     const head = reader.next().value as Partial<LinesHead> | undefined;
@@ -133,12 +134,12 @@ export function rebuildFromLines(
     db = null;
     const inspected = inspectData(target);
     if (!inspected.ok) return inspected;
+    isWhole = true;
     const about = { formatVersion: 1, madeAt, why: "as lines", bytes: 0, sha256: "" } as const;
     return ok({ format: "tezgah-copy", ...about, ...inspected.value });
   } catch (error) {
     return fail(`The lines could not be read: ${error instanceof Error ? error.message : String(error)}`);
   } finally {
-    const isWhole = db === null;
     db?.close();
     if (!isWhole) rmSync(target, { force: true });
   }

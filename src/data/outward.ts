@@ -1,5 +1,7 @@
 import {
+  accessSync,
   chmodSync,
+  constants,
   copyFileSync,
   existsSync,
   readdirSync,
@@ -54,7 +56,7 @@ function readKept(dataFile: string): Kept | null {
 /**
  * Sets where copies go as well.
  * @param passphrase - Seals them from now on; empty leaves them open; null keeps what was.
- * @returns Why not: the folder is checked by writing into it.
+ * @returns Why not.
  */
 export function setOutward(
   dataFile: string,
@@ -80,17 +82,15 @@ export function setOutward(
 /** Copies go nowhere else any more; what is there stays. */
 export const endOutward = (dataFile: string): void => rmSync(findSettingFile(dataFile), { force: true });
 
-/** Why no copy can be put into a folder; null if one can. Found by writing into it. */
+/** Why no copy can be put into a folder, as it looks; null if nothing speaks against it. Writes nothing. */
 export function findFolderFault(dataFile: string, folder: string): string | null {
   if (!path.isAbsolute(folder)) return "Name the folder from its root, like /mnt/share/tezgah.";
   if (!existsSync(folder) || !statSync(folder).isDirectory())
     return `There is no folder ${folder}. Make it, or connect the disk or share that it is on.`;
   if (path.resolve(folder) === path.resolve(findCopiesFolder(dataFile)))
     return "That is where copies stand already. Choose a folder on another disk.";
-  const probe = path.join(folder, ".tezgah-may-write");
   try {
-    writeFileSync(probe, "");
-    rmSync(probe);
+    accessSync(folder, constants.W_OK);
     return null;
   } catch {
     return `Nothing can be written to ${folder}. Let the account that runs Tezgah write there.`;

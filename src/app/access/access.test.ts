@@ -7,6 +7,7 @@ import { admit } from "./admit";
 import { isHouseOpen, needsKey, readAddress, readKey, readRole, writeKeyCookie } from "./keys";
 import { isOpen, mayAsk, mayChange } from "./policy";
 import { createThrottle } from "./throttle";
+import { findWayBack } from "./wayBack";
 
 const holderOf = (role: Role, id: string = role): Holder => ({
   ...{ id, kind: "device", name: role, role, madeAt: "", seenAt: "" },
@@ -83,11 +84,11 @@ test("a throttle lets through no more than its burst and its rate, at whatever t
       let let1 = 0;
       for (const wait of waits) {
         nowMs += wait;
-        const waitS = throttle("caller", nowMs);
+        const waitS = throttle.take("caller", nowMs);
         if (waitS === 0) let1++;
         expect(let1).toBeLessThanOrEqual(5 + (2 * nowMs) / 1000 + 1e-9);
         // The wait that is told is long enough.
-        if (waitS > 0) expect(throttle("caller", nowMs + waitS * 1000)).toBe(0);
+        if (waitS > 0) expect(throttle.take("caller", nowMs + waitS * 1000)).toBe(0);
         if (waitS > 0) {
           nowMs += waitS * 1000;
           let1++;
@@ -146,4 +147,17 @@ test("what is asked at the door is checked, and what is wrong is said", () => {
   expect(act({ act: "passphrase", role: "bench", passphrase: "" })).toBe(true);
   expect(act({ act: "passphrase", role: "king", passphrase: "long enough to be" })).toBe(false);
   expect(act({ act: "token", role: "shop", name: "Till", more: 1 })).toBe(false);
+});
+
+test("after coming in one goes to a page of this house, however the way was written", () => {
+  expect(findWayBack("/day/2026-11-28/fill?piece=x")).toBe("/day/2026-11-28/fill?piece=x");
+  const elsewhere = [
+    "//evil.example",
+    "/\\evil.example",
+    "/\t/evil.example",
+    "/\n/evil.example",
+    "/.//evil.example",
+  ];
+  for (const odd of [...elsewhere, "https://evil.example", "javascript:alert(1)", "", undefined, ["/"]])
+    expect(findWayBack(odd)).toBe("/");
 });

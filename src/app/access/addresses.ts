@@ -1,6 +1,6 @@
 import os from "node:os";
 
-const isLoopback = (name: string): boolean => /^(localhost|127(\.\d+){3}|\[::1\])$/.test(name);
+import { isLoopback } from "./loopback";
 
 /**
  * Addresses by which a phone in the same network reaches this server, the likeliest first: the one that is asked by, if it

@@ -27,7 +27,7 @@ export type Admission =
 
 /** @param holder - Whose key it is; null for none of ours. */
 export function admit({ method, pathname, address, nowMs }: Asked, holder: Holder | null): Admission {
-  const waitS = holder ? holders(holder.id, nowMs) : strangers(address, nowMs);
+  const waitS = holder ? holders.take(holder.id, nowMs) : strangers.take(address, nowMs);
   if (waitS > 0) return { kind: "wait", waitS };
   if (isOpen(pathname)) return { kind: "in", role: holder?.role ?? "shop" };
   if (!holder)

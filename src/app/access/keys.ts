@@ -1,6 +1,7 @@
 import { openAccessFile, findAccessFile } from "@/data/accessFile";
 import { findDataFile } from "@/data/getStore";
 import { roles, type Role } from "@/schemas/access";
+import { isLoopback } from "./loopback";
 import { createDoorkeeper, type Doorkeeper } from "./doorkeeper";
 
 /** The key of a device that has come in. */
@@ -22,16 +23,14 @@ export const getDoorkeeper = (): Doorkeeper =>
 
 type Env = Readonly<Record<string, string | undefined>>;
 
-const LOOPBACK = /^(localhost|127(\.\d+){3}|\[::1\])$/;
-
 /** Whether this server was started for more than its own machine. */
 export const isHouseOpen = ({ HOST, TEZGAH_HOSTS }: Env): boolean =>
-  (HOST ?? "") !== "" && !LOOPBACK.test(HOST ?? "") ? true : (TEZGAH_HOSTS ?? "").trim() !== "";
+  !isLoopback(HOST || "localhost") || (TEZGAH_HOSTS ?? "").trim() !== "";
 
 /** Whether who asks needs a key: everyone, once the server is for more than its own machine or is asked from beyond it. */
 export function needsKey(env: Env, host: string | null): boolean {
   const name = host !== null && URL.canParse(`http://${host}`) ? new URL(`http://${host}`).hostname : "";
-  return isHouseOpen(env) || !LOOPBACK.test(name);
+  return isHouseOpen(env) || !isLoopback(name);
 }
 
 /** The key that a request carries: a device's cookie, or a programme's bearer token. */

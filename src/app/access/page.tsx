@@ -11,12 +11,11 @@ export const dynamic = "force-dynamic";
 export default async function Page() {
   const doorkeeper = getDoorkeeper();
   const asked = await headers();
-  const key = readKey(asked);
   return (
     <AccessPage
       isGuarded={needsKey(process.env, asked.get("host"))}
       holders={doorkeeper.listHolders()}
-      ownId={(key === null ? null : doorkeeper.find(key)?.id) ?? null}
+      ownId={doorkeeper.findHolder(readKey(asked))?.id ?? null}
       rolesWithPassphrase={doorkeeper.listRoles()}
       timeZone={findComputersZone()}
     />

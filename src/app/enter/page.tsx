@@ -1,7 +1,8 @@
 import type { Metadata } from "next";
-import { roles } from "@/schemas/access";
+import { headers } from "next/headers";
 import { EnterPage } from "@/ui/access/EnterPage";
-import { getDoorkeeper, sayStartCode } from "../access/keys";
+import { getDoorkeeper, readKey, sayStartCode } from "../access/keys";
+import { findWayBack } from "../access/wayBack";
 
 export const metadata: Metadata = { title: "Come in" };
 export const dynamic = "force-dynamic";
@@ -19,10 +20,10 @@ export default async function Page({ searchParams }: Props) {
   if (isUnset && !doorkeeper.hasStartCode()) sayStartCode();
   return (
     <EnterPage
-      // Back to a page of this house only.
-      to={typeof to === "string" && /^\/(?![/\\])/.test(to) ? to : "/"}
+      to={findWayBack(to)}
       isUnset={isUnset}
-      heldRole={roles.find((role) => role === as) ?? null}
+      heldRole={doorkeeper.findHolder(readKey(await headers()))?.role ?? null}
+      isTurnedDown={as !== undefined}
       invite={typeof invite === "string" ? invite : null}
     />
   );

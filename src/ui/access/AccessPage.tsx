@@ -4,7 +4,6 @@ import { TZDate } from "@date-fns/tz";
 import { format } from "date-fns";
 import { QrCode, TriangleAlert, UserX } from "lucide-react";
 import Image from "next/image";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import {
@@ -18,6 +17,7 @@ import {
   type Role,
 } from "@/schemas/access";
 import { Dialog } from "../shell/Dialog";
+import { HouseHeader } from "../shell/HouseHeader";
 import { askServer } from "./askServer";
 
 interface Props {
@@ -64,15 +64,7 @@ export function AccessPage({ isGuarded, holders, ownId, rolesWithPassphrase, tim
   return (
     <main className="board min-h-dvh p-5 sm:p-8">
       <div className="mx-auto flex max-w-4xl flex-col gap-6">
-        <header className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
-          <Link href="/" className="figure text-2xl" aria-label="Tezgah, to the bench">
-            tezgah
-          </Link>
-          <h1 className="text-3xl">Who may come in</h1>
-          <Link href="/" className="btn touch ml-auto">
-            Back to the bench
-          </Link>
-        </header>
+        <HouseHeader title="Who may come in" />
         {!isGuarded && (
           <p className="flex items-center gap-3 text-lg">
             <TriangleAlert size={26} aria-hidden className="shrink-0" />

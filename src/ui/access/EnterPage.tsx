@@ -1,6 +1,7 @@
 "use client";
 
 import { KeyRound } from "lucide-react";
+import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { useForm, type UseFormRegisterReturn } from "react-hook-form";
 import {
@@ -18,8 +19,10 @@ interface Props {
   readonly to: string;
   /** Nobody has chosen a passphrase yet. */
   readonly isUnset: boolean;
-  /** Whom this device is for, where it may not do what was asked. */
+  /** Whom this device is for; null where it has no key. */
   readonly heldRole: Role | null;
+  /** It may not do what was asked. */
+  readonly isTurnedDown: boolean;
   /** A code that was scanned. */
   readonly invite: string | null;
 }
@@ -31,7 +34,8 @@ interface Fields {
 }
 
 /** Where a device comes in: once; it is remembered by its name. */
-export function EnterPage({ to, isUnset, heldRole, invite }: Props) {
+export function EnterPage({ to, isUnset, heldRole, isTurnedDown, invite }: Props) {
+  const router = useRouter();
   const { register, handleSubmit, setValue, formState } = useForm<Fields>({
     defaultValues: { code: invite ?? "", passphrase: "", name: "" },
   });
@@ -50,6 +54,11 @@ export function EnterPage({ to, isUnset, heldRole, invite }: Props) {
     if (entered.ok) window.location.assign(to);
     else setFault(entered.message);
   });
+  const leave = async () => {
+    const left = await fetch("/api/leave", { method: "POST" }).catch(() => null);
+    if (left?.ok) router.refresh();
+    else setFault("Tezgah does not answer. Try again in a moment.");
+  };
   const { errors, isSubmitting } = formState;
   const told = errors.code?.message ?? errors.passphrase?.message ?? errors.name?.message ?? fault;
   return (
@@ -62,10 +71,17 @@ export function EnterPage({ to, isUnset, heldRole, invite }: Props) {
         <p className="figure text-2xl">tezgah</p>
         <h1 className="text-3xl">{isUnset ? "Choose the passphrase of the house" : "Come in"}</h1>
         {heldRole && (
-          <p role="status">
-            This device is for the {heldRole}. What you asked for is the owner’s: enter with the owner’s
-            passphrase, or go back.
-          </p>
+          <div role="status" className="flex flex-wrap items-center gap-3">
+            <p>
+              This device is for the {heldRole}.{" "}
+              {isTurnedDown
+                ? "What you asked for is the owner’s: enter with the owner’s passphrase, or go back."
+                : "Come in anew for another, or go out."}
+            </p>
+            <button type="button" className="btn touch" onClick={() => void leave()}>
+              Go out
+            </button>
+          </div>
         )}
         {isUnset && (
           <p>

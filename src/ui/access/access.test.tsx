@@ -29,7 +29,7 @@ const press = async (name: string | RegExp) => {
 };
 
 test("the first of all chooses the passphrase; what is missing or refused is said, and typed words stay", async () => {
-  render(<EnterPage to="/day/x" isUnset heldRole={null} invite={null} />);
+  render(<EnterPage to="/day/x" isUnset heldRole={null} isTurnedDown={false} invite={null} />);
   expect(screen.getByRole("heading", { level: 1 }).textContent).toBe("Choose the passphrase of the house");
   await press(/come in/);
   expect((await screen.findByRole("alert")).textContent).toBe("Enter the code.");
@@ -48,15 +48,21 @@ test("the first of all chooses the passphrase; what is missing or refused is sai
 });
 
 test("who scanned a code gives only a name; who is for another role is told so", async () => {
-  const { rerender } = render(<EnterPage to="/" isUnset={false} heldRole={null} invite="ABCD" />);
+  const { rerender } = render(
+    <EnterPage to="/" isUnset={false} heldRole={null} isTurnedDown={false} invite="ABCD" />,
+  );
   expect(screen.queryByLabelText("Passphrase")).toBeNull();
   expect(screen.getByLabelText<HTMLInputElement>("Name of this device").value).toBe("A computer");
   answer = { status: 401, body: { faults: [{ message: "That code is not good any more." }] } };
   await press("Come in");
   await screen.findByRole("alert");
   expect(asked[0]?.body).toEqual({ by: "invite", code: "ABCD", name: "A computer" });
-  rerender(<EnterPage to="/" isUnset={false} heldRole="shop" invite={null} />);
+  rerender(<EnterPage to="/" isUnset={false} heldRole="shop" isTurnedDown invite={null} />);
   expect(screen.getByRole("status").textContent).toContain("This device is for the shop");
+  globalThis.fetch = jest.fn(() => Promise.resolve({ ok: false })) as unknown as typeof fetch;
+  await press("Go out");
+  expect(screen.getByRole("alert").textContent).toContain("does not answer");
+  expect(globalThis.fetch).toHaveBeenCalledWith("/api/leave", { method: "POST" });
   expect(screen.getByLabelText<HTMLInputElement>("Passphrase").type).toBe("password");
 });
 

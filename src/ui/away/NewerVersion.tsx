@@ -21,8 +21,12 @@ export function NewerVersion() {
   if (!newer || isAtRun) return null;
   const take = async () => {
     // What was typed is kept by the page as it goes.
-    navigator.serviceWorker.addEventListener("controllerchange", () => location.reload(), { once: true });
-    setRunning((await takeOver(newer)).isRunning);
+    const reload = () => location.reload();
+    navigator.serviceWorker.addEventListener("controllerchange", reload, { once: true });
+    const answer = await takeOver(newer);
+    // Refused, it may take over much later, when nobody thinks of it: not under this hand.
+    if (answer.isRunning) navigator.serviceWorker.removeEventListener("controllerchange", reload);
+    setRunning(answer.isRunning);
   };
   return (
     <div

@@ -101,3 +101,17 @@ test("it asks before it takes over, waits for a run, and is not seen at one", as
   fireEvent.click(screen.getByRole("button", { name: "Later" }));
   expect(screen.queryByRole("status")).toBeNull();
 });
+
+test("refused because of a run, a version that takes over later does not load the page anew under a hand", async () => {
+  const off = jest.spyOn(container, "removeEventListener");
+  jest.replaceProperty(process, "env", { ...process.env, NODE_ENV: "production" });
+  address.pathname = "/day/2026-11-28/orders";
+  render(<NewerVersion />);
+  await act(() => jest.advanceTimersByTimeAsync(5000));
+  const newer = new FakeWorker();
+  newer.isRunning = true;
+  act(() => arrive(newer));
+  fireEvent.click(screen.getByRole("button", { name: "Use it now" }));
+  await act(() => jest.advanceTimersByTimeAsync(1));
+  expect(off).toHaveBeenCalledWith("controllerchange", expect.any(Function));
+});

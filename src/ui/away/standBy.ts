@@ -13,9 +13,10 @@ const ASK_EVERY_MS = 60 * 60_000;
 export function standBy(onNewer: (worker: ServiceWorker) => void, afterMs: number): () => void {
   if (!("serviceWorker" in navigator)) return () => {};
   let asking: ReturnType<typeof setInterval> | undefined;
+  let isOver = false;
   const watch = async () => {
     const registration = await navigator.serviceWorker.register(WORKER).catch(() => null);
-    if (!registration) return;
+    if (!registration || isOver) return;
     const look = () => {
       // The first of all takes over by itself: there was none before it.
       if (registration.waiting && navigator.serviceWorker.controller) onNewer(registration.waiting);
@@ -28,6 +29,7 @@ export function standBy(onNewer: (worker: ServiceWorker) => void, afterMs: numbe
   };
   const starting = setTimeout(() => void watch(), afterMs);
   return () => {
+    isOver = true;
     clearTimeout(starting);
     clearInterval(asking);
   };

@@ -3,11 +3,11 @@
 import { TZDate } from "@date-fns/tz";
 import { format, formatDistance } from "date-fns";
 import { Download, FileText, HardDriveDownload, RotateCcw, TriangleAlert } from "lucide-react";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { formatNumber } from "@/core/units";
 import { Dialog } from "../shell/Dialog";
+import { HouseHeader } from "../shell/HouseHeader";
 import { formatShortDate } from "../shell/formatDayDate";
 import { DataTable } from "../table/DataTable";
 import { OutwardForm, type OutwardRequest, type OutwardShown } from "./OutwardForm";
@@ -145,15 +145,7 @@ export function CopiesPage({ outward, copies, nowIso, timeZone }: Props) {
   return (
     <main className="board min-h-dvh p-5 sm:p-8">
       <div className="mx-auto flex max-w-3xl flex-col gap-5">
-        <header className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
-          <Link href="/" className="figure text-2xl" aria-label="Tezgah, to the bench">
-            tezgah
-          </Link>
-          <h1 className="text-3xl">Copies</h1>
-          <Link href="/" className="btn touch ml-auto">
-            Back to the bench
-          </Link>
-        </header>
+        <HouseHeader title="Copies" />
         <p
           className={`flex items-center gap-3 text-xl ${isOld ? "text-error" : ""}`}
           role={isOld ? "alert" : undefined}

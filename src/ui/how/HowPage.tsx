@@ -4,6 +4,7 @@ import { Check, TriangleAlert } from "lucide-react";
 import Link from "next/link";
 import { formatCount, formatNumber } from "@/core/units";
 import type { OutwardShown } from "../copies/OutwardForm";
+import { HouseHeader } from "../shell/HouseHeader";
 import { DataTable } from "../table/DataTable";
 
 /** How the server is, as `/api/health` says it. */
@@ -67,15 +68,7 @@ export function HowPage({ version, health, outward, screens, openPages, devices 
   return (
     <main className="board min-h-dvh p-5 sm:p-8">
       <div className="mx-auto flex max-w-4xl flex-col gap-6">
-        <header className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
-          <Link href="/" className="figure text-2xl" aria-label="Tezgah, to the bench">
-            tezgah
-          </Link>
-          <h1 className="text-3xl">How is Tezgah?</h1>
-          <Link href="/" className="btn touch ml-auto">
-            Back to the bench
-          </Link>
-        </header>
+        <HouseHeader title="How is Tezgah?" />
         {faults.length === 0 ? (
           <p className="figure flex items-center gap-3 text-4xl text-primary" role="status">
             <Check size={40} aria-hidden /> Well

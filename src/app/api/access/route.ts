@@ -25,10 +25,10 @@ export async function POST(request: Request): Promise<Response> {
       else await doorkeeper.setPassphrase(done.role, done.passphrase);
       return answer({});
     case "turnOut":
+      if (!doorkeeper.turnOut(done.id))
+        return refuse([{ path: "", message: "It has been turned out already." }], 404);
       log({ event: "turnedOut", holder: done.id });
-      return doorkeeper.turnOut(done.id)
-        ? answer({})
-        : refuse([{ path: "", message: "It has been turned out already." }], 404);
+      return answer({});
     case "token":
       return answer({ token: doorkeeper.makeToken(done.name, done.role).token });
     case "invite": {

@@ -1,6 +1,6 @@
 import { findDataFile } from "@/data/getStore";
 import { listCopies } from "@/data/copies";
-import { makeCopyByHand } from "../../copyInBackground";
+import { makeCopy } from "../../copyInBackground";
 import { findStranger, refuse } from "../readJson";
 import { stored } from "../stored";
 
@@ -12,6 +12,6 @@ export const GET = (): Response =>
 export const POST = stored(async (request: Request): Promise<Response> => {
   if (findStranger(request))
     return refuse([{ path: "", message: "A page elsewhere may not ask for this." }], 403);
-  const made = await makeCopyByHand();
+  const made = await makeCopy("by hand", true);
   return made.ok ? Response.json(made.value) : refuse([{ path: "", message: made.failure }], 503);
 });

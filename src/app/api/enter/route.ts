@@ -1,5 +1,5 @@
 import { readEnterRequest } from "@/schemas/accessRules";
-import { getDoorkeeper, isAskedSecurely, readAddress, writeKeyCookie } from "../../access/keys";
+import { getDoorkeeper, isAskedSecurely, readAddress, readKey, writeKeyCookie } from "../../access/keys";
 import { log } from "../../log";
 import { readJson, refuse } from "../readJson";
 
@@ -21,6 +21,9 @@ export async function POST(request: Request): Promise<Response> {
     return refused;
   }
   const { holder, token } = entered.value;
+  // A device has one key: that of another role goes as it comes in anew.
+  const before = getDoorkeeper().findHolder(readKey(request.headers));
+  if (before?.kind === "device") getDoorkeeper().turnOut(before.id);
   log({ event: "cameIn", holder: holder.id, role: holder.role, by: asked.value.by });
   return Response.json(
     { role: holder.role },

@@ -2,7 +2,7 @@ import { findDataFile } from "@/data/getStore";
 import { endOutward, findFolderFault, readOutward } from "@/data/outward";
 import { runJob } from "@/jobs/pool";
 import { MAX_PASSPHRASE, MIN_PASSPHRASE } from "@/schemas/access";
-import { copyInBackground } from "../../../copyInBackground";
+import { makeCopy } from "../../../copyInBackground";
 import { readJson, refuse } from "../../readJson";
 
 const MAX_MESSAGE_BYTES = 4000;
@@ -39,7 +39,7 @@ export async function POST(request: Request): Promise<Response> {
   const set = await runJob("setOutward", input, END_MS);
   if (!set.ok) return refuse([{ path: "", message: "Tezgah is busy. Try again in a moment." }], 503);
   if (!set.value.ok) return refuse([{ path: "folder", message: set.value.failure }], 409);
-  copyInBackground("by the clock");
+  void makeCopy("elsewhere", true);
   return answer();
 }
 
