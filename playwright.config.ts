@@ -37,14 +37,14 @@ export default defineConfig({
   fullyParallel: false,
   // One a core.
   workers: 2,
-  // Generous: a busy machine is slow, not wrong.
-  timeout: 120_000,
-  expect: { timeout: 15_000 },
+  // Generous: a busy machine is slow, not wrong, and stands still for half a minute while its neighbours build.
+  timeout: 480_000,
+  expect: { timeout: 60_000 },
   reporter: [["list"]],
   use: {
     viewport: { width: 1280, height: 800 },
     // An act that finds nothing to act on says so, instead of using up the whole test.
-    actionTimeout: 20_000,
+    actionTimeout: 90_000,
     contextOptions: { reducedMotion: "reduce" },
     // A journey that is about it lets it in: the others need not put the application on a device each time.
     serviceWorkers: "block",
@@ -76,6 +76,6 @@ export default defineConfig({
     port: portOf(at),
     env: { TEZGAH_DATA: toFile(name), TEZGAH_NOW: TESTED_AT, NEXT_TELEMETRY_DISABLED: "1" },
     reuseExistingServer: false,
-    timeout: 120_000,
+    timeout: 300_000,
   })),
 });

@@ -27,7 +27,7 @@ test("what if: each answer says what the day would be, is taken with one tap, an
   const helper = page
     .getByRole("list", { name: "What if" })
     .getByRole("button", { name: /^A second pair of hands/ });
-  await expect(helper).toContainText(/start \d\d:\d\d, .* later · day .* less/, { timeout: 20_000 });
+  await expect(helper).toContainText(/start \d\d:\d\d, .* later · day .* less/);
   await helper.click();
   await expect(page.getByText(/below, the helper/)).toBeVisible();
   await page.goto(`${MONDAY}/orders`);
@@ -43,11 +43,11 @@ test("a day that cannot be says why, and a mend that was tried whole mends it", 
   await opens.fill("9:00");
   await opens.press("Enter");
   await page.getByRole("link", { name: /6 Bake & fry/ }).click();
-  await expect(page.getByText("Why it is late")).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText("Why it is late")).toBeVisible();
   const mends = page.getByRole("list", { name: "Mends" }).getByRole("button");
   await expect(mends.first()).toContainText("nothing late");
   await mends.first().click();
-  await expect(page.getByText("Why it is late")).toBeHidden({ timeout: 30_000 });
+  await expect(page.getByText("Why it is late")).toBeHidden();
   await page.goto(`${MONDAY}/orders`);
   // Whichever mend was the first to be there: all of it is taken back.
   const undo = page.getByRole("button", { name: "Undo" });
@@ -62,7 +62,7 @@ test("a shorter day is looked for, can be stopped, is kept over a reload and for
   const day = page.getByText(/The hands’ day is/);
   const before = await day.textContent();
   await page.getByRole("button", { name: "Look for a shorter day" }).click();
-  await expect(day).toContainText(/found .*no day can be under/, { timeout: 15_000 });
+  await expect(day).toContainText(/found .*no day can be under/);
   const stop = page.getByRole("button", { name: "Stop looking" });
   await page.waitForTimeout(1500);
   if (await stop.isVisible()) await stop.click();

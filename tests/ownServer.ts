@@ -50,7 +50,7 @@ export function createOwnServer(port: number) {
             ({ status }) => status,
             () => 0,
           ),
-        { timeout: 30_000 },
+        { timeout: 180_000 },
       )
       .toBeGreaterThan(0);
   }

@@ -106,7 +106,7 @@ test("a school shows what it does to the day before it is taken, and is taken wi
   await page.goto(`${MONDAY}/piece/leek-press/schools`);
   await page.getByRole("button", { name: /^What washes the top\?/ }).click();
   const twice = page.getByRole("button", { name: /^Egg, twice/ });
-  await expect(twice).toContainText(/\+ \d+ min of hands/, { timeout: 20_000 });
+  await expect(twice).toContainText(/\+ \d+ min of hands/);
   await expect(page.getByRole("button", { name: /^None/ })).toContainText(/− \d+ egg|− \d+ min of hands/);
   await twice.focus();
   await page.keyboard.press("Enter");
@@ -121,7 +121,7 @@ test("variants stand side by side, one that cannot be made says why, and one is 
   await page.goto(`${MONDAY}/piece/date-round/compare`);
   const variant = page.getByRole("region", { name: "Variant 2" });
   const base = page.getByRole("region", { name: "As it is" });
-  await expect(base.getByText("crust to filling")).toBeVisible({ timeout: 20_000 });
+  await expect(base.getByText("crust to filling")).toBeVisible();
   const rolled = variant.getByLabel("Rolled to", { exact: true });
   await rolled.fill("1.2");
   await rolled.press("Enter");

@@ -170,9 +170,7 @@ test.describe("with the application on the device", () => {
     await expect
       .poll(() => page.evaluate(async () => (await (await caches.open("tezgah-run")).keys()).length))
       .toBe(1);
-    await expect
-      .poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null), { timeout: 60_000 })
-      .toBe(true);
+    await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
     await stop("SIGKILL");
     await button(page, /^Done/).click();
     await expect(job(page)).toHaveText("Cook softened leeks");
@@ -222,12 +220,12 @@ test("a bake rings when it is to be looked at, again after “not yet”, and is
   const bell = page
     .getByRole("alert")
     .getByRole("region", { name: "Look: Bake Quince half-moon, load 1 of 2" });
-  await expect(bell).toBeVisible({ timeout: 30_000 });
+  await expect(bell).toBeVisible();
   await expect(bell).toContainText("it is golden all over");
   await expect(page).toHaveTitle(/● Look: Bake/);
   await bell.getByRole("button", { name: "2 min more (1 time left)" }).click();
   await expect(bell).toBeHidden();
-  await expect(bell).toBeVisible({ timeout: 30_000 });
+  await expect(bell).toBeVisible();
   await expect(bell.getByRole("button", { name: /more/ })).toBeHidden();
   await bell.getByRole("button", { name: "It is out" }).click();
   await expect(bell).toBeHidden();
@@ -418,7 +416,7 @@ test("three dropped, a filling that runs out, a mend that is taken: the day goes
   await page.getByRole("button", { name: "What would help?" }).click();
   const mends = page.getByRole("dialog", { name: "What would help" });
   const tell = mends.getByRole("listitem").filter({ hasText: "Tell it for" });
-  await expect(tell).toBeVisible({ timeout: 30_000 });
+  await expect(tell).toBeVisible();
   await tell.getByRole("button", { name: "It is told" }).click();
   await expect(standing).not.toHaveText(late ?? "");
   await expect(standing).not.toContainText("Set out Quince half-moon, load 2 of 2");
@@ -536,7 +534,7 @@ test("scale and oven speak for themselves: grams to go, the next line, decks on 
     expect(await posted.json()).toEqual({ heard: 2 });
     expect((await fetch(`${BASE}/api/v1/readings`, { method: "POST", body: "{" })).status).toBe(415);
     process.kill(-devices.pid!, "SIGKILL");
-    await expect(page.getByText(/bench-scale\/mass was last heard/)).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText(/bench-scale\/mass was last heard/)).toBeVisible();
     await expect(page.getByTestId("to-go")).toBeHidden();
     await page.goto(`${BASE}/day/${DATE}/kit`);
     await expect(list).toContainText("Passed over: 1 of a unit that is not known here.");

@@ -198,7 +198,6 @@ test("ten years of days: a page is no heavier and its parts stay within what a t
   page,
 }) => {
   // Ten years are written first: half a minute, or several on a busy machine.
-  test.setTimeout(360_000);
   const file = fileOf("years.db");
   await new Promise<void>((resolve) => {
     spawn("npx", ["tsx", "scripts/years.ts", file], { stdio: "ignore" }).once("exit", () => resolve());

@@ -1,7 +1,22 @@
 import { test as base, expect, type BrowserContext } from "@playwright/test";
 
+/** So much of a page is printed when its journey fails, characters. */
+const SHOWN_OF_A_PAGE = 1200;
+
 /** A test whose pages must say nothing in the console, unless it announces what they will say. */
-export const test = base.extend<{ expectConsole: (words: string) => void }>({
+export const test = base.extend<{ expectConsole: (words: string) => void; tellPages: void }>({
+  /** What stands on the pages of a journey that fails is printed: where it runs out of sight, that is all there is. */
+  tellPages: [
+    async ({ context }, use, test) => {
+      await use();
+      if (test.status === test.expectedStatus) return;
+      for (const page of context.pages()) {
+        const words = await page.locator("body").innerText({ timeout: 2000 }).catch(String);
+        console.log(`${page.url()}\n${words.slice(0, SHOWN_OF_A_PAGE)}\n`);
+      }
+    },
+    { auto: true },
+  ],
   expectConsole: [
     async ({ context }, use) => {
       const said: string[] = [];

@@ -81,7 +81,6 @@ test("a habit is set by hand, put back and given back; a log is brought row by r
 test("a day is run with mishaps and closed: what it taught is told, left out, taken in, corrected, and the next plan has it", async ({
   page,
 }) => {
-  test.setTimeout(90_000);
   expect((await post("", {})).status).toBe(201);
   const sheet = (await (await fetch(`${BASE}/api/v1/runs/${DATE}`)).json()) as Sheet;
   const startOf = new Map(sheet.placed.map(({ taskId, startMin }) => [taskId, startMin]));

@@ -1,3 +1,4 @@
+import isSame from "fast-deep-equal";
 import {
   recordKinds,
   type AnyRecord,
@@ -72,6 +73,27 @@ export function withRecord(
   if (record) after.set(id, record);
   else after.delete(id);
   return new Map(table).set(kind, after);
+}
+
+/** The table after, of which whatever says the same as before is what it was before: records, kinds, or all of it. */
+export function keepSame(before: RecordTable, after: RecordTable): RecordTable {
+  if (before === after) return before;
+  const kept: RecordTable = new Map(
+    recordKinds.map((kind) => {
+      const [had, now] = [before.get(kind) ?? NONE, after.get(kind) ?? NONE];
+      if (had === now) return [kind, had];
+      const records = new Map(
+        [...now].map(([id, record]) => {
+          const old = had.get(id);
+          return [id, old && isSame(old, record) ? old : record];
+        }),
+      );
+      const isUnchanged =
+        records.size === had.size && [...records].every(([id, record]) => had.get(id) === record);
+      return [kind, isUnchanged ? had : records];
+    }),
+  );
+  return [...kept].every(([kind, records]) => records === (before.get(kind) ?? NONE)) ? before : kept;
 }
 
 /** A record as it shall be; null takes it away. */

@@ -18,7 +18,7 @@ type Kept = Parameters<Outbox["keep"]>[0];
 
 interface Opened {
   readonly send?: (groups: readonly ChangeGroup[], server: TestServer) => Promise<SaveReply>;
-  readonly found?: Found;
+  readonly found?: Found | Promise<Found>;
   readonly server?: TestServer;
   readonly snapshot?: DaySnapshot;
 }
@@ -288,6 +288,16 @@ test("after a reload what was kept on the device is shown, sent, and can still b
   expect(after.piece()).toMatchObject({ marginMm: 18, spares: 2 });
   after.state().undo();
   expect(after.piece().marginMm).toBe(13);
+});
+
+test("a storage that does not answer keeps nobody from the day", async () => {
+  const { state, set, planned } = open({ found: new Promise(() => {}) });
+  void state().start();
+  await jest.advanceTimersByTimeAsync(0);
+  expect(planned).toHaveLength(1);
+  set({ marginMm: 14 });
+  await jest.advanceTimersByTimeAsync(400);
+  expect([planned.length, state().save.kind]).toEqual([2, "saved"]);
 });
 
 test("a message that breaks the server off keeps its order: nothing later on the same record overtakes it", async () => {

@@ -4,6 +4,7 @@ import type { DayPlan } from "@/core/plan";
 import { joinChanges, toChange, type Change, type ChangeGroup } from "@/schemas/change";
 import {
   findRecord,
+  keepSame,
   fromLists,
   pickRecords,
   toLists,
@@ -101,17 +102,17 @@ export function createBenchStore(input: BenchInput) {
     };
     /** Shows and keeps what the saver and the history now say; plans if what is planned from has changed. */
     const settle = (more: Partial<BenchState> = {}) => {
-      const records = readLocal(saver);
-      const [conflict = null] = saver.conflicts;
       const before = get();
+      // What the server has taken says the same as what was shown: nothing is planned anew for it.
+      const records = keepSame(before.records, readLocal(saver));
+      const [conflict = null] = saver.conflicts;
       const nowMin = findNowMin(before.date, readNow());
       const ground = more.ground ?? before.ground;
-      const isSame =
-        before.book.nowMin === nowMin && ground === before.ground && sameTable(records, before.records);
+      const isSame = before.book.nowMin === nowMin && ground === before.ground && records === before.records;
       // The open day may not vanish under the screen.
       const book = isSame ? before.book : (toDayBook(records, before.date, nowMin, ground) ?? before.book);
       set({
-        records: isSame ? before.records : records,
+        records,
         timeZone: readZone(records),
         book,
         conflict,
@@ -311,7 +312,8 @@ export function createBenchStore(input: BenchInput) {
       },
       start() {
         started ??= (async () => {
-          const first = showFirstPlan();
+          // A device whose storage is slow to answer keeps nobody from the day.
+          void showFirstPlan().then(replan);
           const { mine, left } = await input.outbox.open();
           const strays = left.map((group) => ({ ...group, wasSent: true }));
           const kept = (mine?.queue ?? []).map((group) => ({ ...group, wasSent: true }));
@@ -326,7 +328,6 @@ export function createBenchStore(input: BenchInput) {
               future: history.future.length > 0 ? history.future : mine.history.future,
             };
           settle({ save: saver.queue.length > 0 ? showSave() : get().save });
-          void first.then(replan);
           if (saver.queue.length > 0) await get().flush();
           // The page before this one lived until this one came: what it saved meanwhile is not in the snapshot.
           if (mine) await get().refresh();
@@ -357,7 +358,3 @@ class NotSent extends Error {}
 
 const toChanges = (edits: readonly Edit[], table: RecordTable): Change[] =>
   edits.flatMap(({ kind, id, record }) => toChange({ kind, id }, findRecord(table, kind, id), record) ?? []);
-
-const sameTable = (left: RecordTable, right: RecordTable): boolean =>
-  left === right ||
-  (left.size === right.size && [...left].every(([kind, records]) => right.get(kind) === records));

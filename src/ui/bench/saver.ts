@@ -11,7 +11,7 @@ import {
   type GroupAnswer,
 } from "@/schemas/change";
 import { recordKinds, type RecordKey } from "@/schemas/recordKinds";
-import { findRecord, withRecord, type RecordTable } from "@/schemas/recordTable";
+import { findRecord, keepSame, withRecord, type RecordTable } from "@/schemas/recordTable";
 import type { Foreign } from "./history";
 
 /** A group on its way to the server. */
@@ -223,17 +223,7 @@ export function rebaseOn(
   table: RecordTable,
   isSetHere: (key: RecordKey, name: string, value: unknown) => boolean = () => false,
 ): { readonly state: SaverState; readonly foreign: readonly Foreign[] } {
-  const base: RecordTable = new Map(
-    recordKinds.map((kind) => {
-      const [had, now] = [state.base.get(kind) ?? new Map(), table.get(kind) ?? new Map()];
-      const merged = new Map(
-        [...now].map(([id, record]) => [id, isSame(had.get(id), record) ? had.get(id)! : record]),
-      );
-      const isUnchanged =
-        merged.size === had.size && [...merged].every(([id, record]) => had.get(id) === record);
-      return [kind, isUnchanged ? had : merged];
-    }),
-  );
+  const base = keepSame(state.base, table);
   // The server may have written a group already whose answer is still on its way.
   const isOwn = (key: RecordKey, name: string, value: unknown) =>
     isSetHere(key, name, value) ||
