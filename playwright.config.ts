@@ -9,7 +9,7 @@ const SEED = "npx tsx scripts/seedDemo.ts";
 const worlds = [
   { name: "day", seed: SEED, files: ["api", "run", "screens", "taught"] },
   { name: "book", seed: SEED, files: ["piece", "saving", "mix", "market", "ways"] },
-  { name: "kit", seed: SEED, files: ["kit", "cut", "bake", "heat", "remedy"] },
+  { name: "kit", seed: SEED, files: ["kit", "cut", "bake", "heat", "remedy", "orders"] },
   { name: "server", seed: SEED, files: ["server", "live", "away", "access"] },
   { name: "empty", seed: "", files: ["firstDay"] },
 ] as const;

@@ -20,6 +20,8 @@ const screens = [
     "yield",
     "mould",
     "larder",
+    "customers",
+    "bring",
     "why",
     "ingredients",
     "paste",

@@ -51,6 +51,8 @@ test("an order that is gone is told as gone; a group that was refused or came tw
 
 test("where only the day's own reading can tell, or too much was missed, it is to be read whole", () => {
   const store = openDemo();
+  const stands = readRecord(store, "standing", "kiosk-moons")!;
+  writeChanges(store, [toChange({ kind: "standing", id: stands.id }, stands, null)!]);
   const { revision } = store.feed.readMark();
   store.raiseRevision("habits", NOON);
   expect(store.feed.listSince(revision)).toEqual({ revision: revision + 1, standing: null });

@@ -1,6 +1,7 @@
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
+import { NEW_ORDER_REST } from "@/core/orders";
 import fc from "fast-check";
 import Database from "better-sqlite3";
 import {
@@ -110,6 +111,7 @@ test("a copy is made while the file is written to, and is whole", async () => {
   const making = createCopies(db, file).make("start", new Date("2026-11-25T12:00:00Z"), pack);
   for (let n = 0; n < 50; n++) {
     const order = {
+      ...NEW_ORDER_REST,
       id: `o-${n}`,
       dayId: "day-2026-11-28",
       pieceId: "plum-pop",

@@ -24,6 +24,8 @@ const WHOLE_KINDS = [
   "shelf",
   "fryer",
   "device",
+  "customer",
+  "standing",
   "kitchen",
   "ingredient",
 ] as const satisfies readonly RecordKind[];

@@ -70,20 +70,29 @@ type OrderRow = {
   count: number;
   due_min: number;
   customer: string;
+  customer_id: string | null;
+  standing_id: string | null;
+  handed_min: number | null;
 };
 
 /** All SQL about orders. */
 export function createOrderRepository(db: Database.Database): Repository<Order> {
   return createVersionedTable<Order, OrderRow>(db, {
     table: "day_order",
-    columns: ["id", "day_id", "piece_id", "count", "due_min", "customer"],
-    toRow: ({ id, dayId, pieceId, count, dueMin, customer }) => ({
+    columns: [
+      ...(["id", "day_id", "piece_id", "count", "due_min", "customer"] as const),
+      ...(["customer_id", "standing_id", "handed_min"] as const),
+    ],
+    toRow: ({ id, dayId, pieceId, count, dueMin, customer, customerId, standingId, handedMin }) => ({
       id,
       day_id: dayId,
       piece_id: pieceId,
       count,
       due_min: dueMin,
       customer,
+      customer_id: customerId,
+      standing_id: standingId,
+      handed_min: handedMin,
     }),
     fromRows: eachRow((row) => ({
       id: row.id,
@@ -92,6 +101,9 @@ export function createOrderRepository(db: Database.Database): Repository<Order> 
       count: row.count,
       dueMin: row.due_min,
       customer: row.customer,
+      customerId: row.customer_id,
+      standingId: row.standing_id,
+      handedMin: row.handed_min,
     })),
   });
 }

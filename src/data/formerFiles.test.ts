@@ -3,7 +3,8 @@ import { toWay } from "@/core/way";
 import { copyFileSync, mkdirSync, mkdtempSync, readdirSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
-import { MIGRATIONS, openStore, readRecord, writeChanges } from "./__tests__/testStore";
+import { pickRecords } from "@/schemas/recordTable";
+import { MIGRATIONS, openStore, readRecord, readTable, writeChanges } from "./__tests__/testStore";
 import { openDatabase } from "./openDatabase";
 
 /** The version that this programme knows. */
@@ -18,16 +19,22 @@ afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
 const inFolder = (name: string) => path.join(folder, name);
 
-test("a file of the first version keeps its formulas, with a plain rubbed dough's figures for what is new", () => {
-  const first = inFolder("first");
-  mkdirSync(first);
-  copyFileSync(
-    path.join(MIGRATIONS, "0001_bench_book_and_days.sql"),
-    path.join(first, "0001_bench_book_and_days.sql"),
-  );
+/** A file as the version before a migration wrote it. @param before - The migration's number, as "0009". */
+function writeFormer(before: string, sql: string): string {
+  const migrations = inFolder("former");
+  mkdirSync(migrations);
+  for (const name of readdirSync(MIGRATIONS).filter((each) => each < before))
+    copyFileSync(path.join(MIGRATIONS, name), path.join(migrations, name));
   const file = inFolder("old.db");
-  const old = openDatabase(file, first);
-  old.exec(
+  const old = openDatabase(file, migrations);
+  old.exec(sql);
+  old.close();
+  return file;
+}
+
+test("a file of the first version keeps its formulas, with a plain rubbed dough's figures for what is new", () => {
+  const file = writeFormer(
+    "0002",
     `INSERT INTO formula (id, kind, name, density_g_per_ml, mix_min, rest_min, version)
        VALUES ('crust', 'dough', 'Old crust', 1.2, 10, 30, 4);
      INSERT INTO formula_line VALUES ('crust', 0, 'l1', 'flour', '500 g', 500);
@@ -37,7 +44,6 @@ test("a file of the first version keeps its formulas, with a plain rubbed dough'
      INSERT INTO day VALUES ('d', '2026-01-02', 'Old day', 240, 1);
      INSERT INTO day_order VALUES ('o', 'd', 'moon', 12, 600, '', 1);`,
   );
-  old.close();
   const store = openStore(file);
   expect(readdirSync(folder)).toContain(`old.db.before-${pad(LATEST)}`);
   const read = <K extends "piece" | "cutter" | "order" | "formula">(kind: K, id: string) =>
@@ -89,13 +95,8 @@ test("a file of the first version keeps its formulas, with a plain rubbed dough'
 });
 
 test("a file of the fifth version keeps its log: what hung on its days stays, and the sums are those of its records", () => {
-  const fifth = inFolder("fifth");
-  mkdirSync(fifth);
-  for (const name of readdirSync(MIGRATIONS).filter((each) => each < "0006"))
-    copyFileSync(path.join(MIGRATIONS, name), path.join(fifth, name));
-  const file = inFolder("old.db");
-  const old = openDatabase(file, fifth);
-  old.exec(
+  const file = writeFormer(
+    "0006",
     `INSERT INTO formula (id, kind, name, density_g_per_ml, mix_min, rest_min, version)
        VALUES ('crust', 'dough', 'Old crust', 1.2, 10, 30, 1);
      INSERT INTO day (id, date, name, open_min, version) VALUES ('d', '2026-01-02', 'Old day', 240, 1),
@@ -105,7 +106,6 @@ test("a file of the fifth version keeps its log: what hung on its days stays, an
      INSERT INTO cut_record VALUES ('c1', 'd', '2026-01-02', 'crust', 50, 48, 1), ('c2', 'e', '2026-01-03', 'crust', 40, 36, 1);
      INSERT INTO weighing VALUES ('w1', 'd', '2026-01-02', 'crust', '[]', 130, 1, NULL, 1);`,
   );
-  old.close();
   const store = openStore(file);
   const next = store.readDay("2026-01-03")!;
   expect(next.lists.cutRecord).toMatchObject([{ id: "c2", planned: 40, got: 36 }]);
@@ -123,13 +123,8 @@ test("a file of the fifth version keeps its log: what hung on its days stays, an
 });
 
 test("a file of the eighth version keeps how its fillings are made: parts, hands and cooling become steps", () => {
-  const eighth = inFolder("eighth");
-  mkdirSync(eighth);
-  for (const name of readdirSync(MIGRATIONS).filter((each) => each < "0009"))
-    copyFileSync(path.join(MIGRATIONS, name), path.join(eighth, name));
-  const file = inFolder("old.db");
-  const old = openDatabase(file, eighth);
-  old.exec(
+  const file = writeFormer(
+    "0009",
     `INSERT INTO formula (id, kind, name, density_g_per_ml, mix_min, cool_min, making_loss_share, version)
        VALUES ('leek', 'filling', 'Leek', 1.02, 20, 45, 0.1, 1), ('cream', 'filling', 'Cream', 1.0, 3, 0, 0, 1),
          ('crust', 'dough', 'Crust', 1.2, 10, NULL, NULL, 1);
@@ -146,7 +141,6 @@ test("a file of the eighth version keeps how its fillings are made: parts, hands
        coolMin: 0,
      })}');`,
   );
-  old.close();
   const store = openStore(file);
   const read = (id: string) => readRecord(store, "formula", id, "2026-01-02");
   const precooked = [
@@ -164,23 +158,47 @@ test("a file of the eighth version keeps how its fillings are made: parts, hands
 });
 
 test("a file of the ninth version keeps its fryers: they lose what is usual for their oil", () => {
-  const ninth = inFolder("ninth");
-  mkdirSync(ninth);
-  for (const name of readdirSync(MIGRATIONS).filter((each) => each < "0010"))
-    copyFileSync(path.join(MIGRATIONS, name), path.join(ninth, name));
-  const file = inFolder("old.db");
-  const old = openDatabase(file, ninth);
-  old.exec(
+  const file = writeFormer(
+    "0010",
     `INSERT INTO fryer VALUES ('pan', 'Pan', 2.5, 1800, 190, 240, 240, 120, 0.5, 3, 40, 1);
      INSERT INTO bench VALUES ('bench', 1400, 700, 600, 400, 1);
      INSERT INTO day (id, date, name, open_min, version) VALUES ('d', '2026-01-02', 'Old day', 240, 1);`,
   );
-  old.close();
   const store = openStore(file);
   expect(readRecord(store, "fryer", "pan", "2026-01-02")).toMatchObject({
     oilKg: 2.5,
     oilJPerKgK: 2300,
     lossWPerK: 1.5,
   });
+  store.close();
+});
+
+test("a file without customers: a name given on two days becomes one, a name given once stays a word", () => {
+  const file = writeFormer(
+    "0002",
+    `INSERT INTO formula (id, kind, name, density_g_per_ml, mix_min, rest_min, version)
+       VALUES ('crust', 'dough', 'Old crust', 1.2, 10, 30, 4);
+     INSERT INTO piece VALUES ('moon', 'Moon', 'halfMoon', 'disc', 110, 110, 'crust', 'crust', 3, 12, 0.5, 'forked',
+       1, 8, 'pinned', 400, 300, 2, 20, 200, 24, 0.08, 20, 15, 3);
+     INSERT INTO bench VALUES ('bench', 1400, 700, 600, 400, 1);
+     INSERT INTO day VALUES ('one', '2026-01-02', 'One', 240, 1), ('two', '2026-01-03', 'Two', 240, 1);
+     INSERT INTO day_order VALUES ('a', 'one', 'moon', 12, 600, 'Lamp room', 1), ('b', 'two', 'moon', 6, 600, ' lamp ROOM', 1),
+       ('c', 'one', 'moon', 2, 600, 'Someone', 1), ('d', 'one', 'moon', 3, 660, 'Someone', 1), ('e', 'two', 'moon', 1, 600, '', 1);`,
+  );
+  const store = openStore(file);
+  const orders = ["2026-01-02", "2026-01-03"].flatMap((date) => [
+    ...pickRecords(readTable(store, date), "order"),
+  ]);
+  const customers = pickRecords(readTable(store, "2026-01-03"), "customer");
+  expect(customers).toEqual([
+    { id: expect.any(String) as string, name: "lamp ROOM", contact: "", usualMin: null },
+  ]);
+  expect(new Map(orders.map(({ id, customerId }) => [id, customerId]))).toEqual(
+    new Map([
+      ...(["a", "b"] as const).map((id) => [id, customers[0]!.id] as const),
+      ...(["c", "d", "e"] as const).map((id) => [id, null] as const),
+    ]),
+  );
+  expect(orders.every(({ standingId, handedMin }) => standingId === null && handedMin === null)).toBe(true);
   store.close();
 });

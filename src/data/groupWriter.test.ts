@@ -55,6 +55,12 @@ test("a piece changed there is not taken away here unasked, nor one brought back
 test("a day that still names an archived piece may change it, and does not lose it from its screen by that", () => {
   const store = openDemo();
   const seen = readPiece(store);
+  const stands = readRecord(store, "standing", "kiosk-moons")!;
+  expect(writeChanges(store, [toChange(KEY, seen, null)!])).toMatchObject({
+    kind: "refused",
+    message: expect.stringContaining("a standing order of Ferry kiosk"),
+  });
+  writeChanges(store, [toChange({ kind: "standing", id: stands.id }, stands, null)!]);
   expect(writeChanges(store, [toChange(KEY, seen, null)!])).toMatchObject({ standing: [{ record: null }] });
   const answer = writeChanges(store, [changing(seen, { spares: 6 })]);
   expect(answer).toMatchObject({ kind: "written", standing: [{ record: { spares: 6 } }] });
@@ -109,6 +115,24 @@ test("old groups are forgotten and the revision does not fall for it", () => {
   expect(
     store.applyGroups([{ id: "new", changes: [changing(readPiece(store), { spares: 9 })] }], NOON).revision,
   ).toBe(before + 1);
+});
+
+test("two living customers have two names, whatever their case; one who is gone stays the name on an order", () => {
+  const store = openDemo();
+  const kiosk = readRecord(store, "customer", "ferry-kiosk")!;
+  const twin = adding({ kind: "customer", record: { ...kiosk, id: "twin", name: "FERRY kiosk" } });
+  expect(writeChanges(store, [twin])).toMatchObject({
+    kind: "refused",
+    message: expect.stringContaining("customer of this name"),
+  });
+  expect(writeChanges(store, [toChange({ kind: "customer", id: kiosk.id }, kiosk, null)!]).kind).toBe(
+    "written",
+  );
+  expect(readRecord(store, "order", "order-2")).toMatchObject({
+    customer: "Ferry kiosk",
+    customerId: kiosk.id,
+  });
+  expect(writeChanges(store, [twin]).kind).toBe("written");
 });
 
 test("what names something that is not there is refused in words", () => {

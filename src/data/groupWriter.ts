@@ -54,6 +54,10 @@ export function createGroupWriter(
          SELECT piece_id FROM piece_extra WHERE filling_id = @id))`,
     ),
     vessel: db.prepare("SELECT name FROM piece WHERE is_archived = 0 AND vessel_id = @id"),
+    piece: db.prepare(
+      `SELECT 'a standing order of ' || customer.name AS name FROM standing_order
+       JOIN customer ON customer.id = customer_id WHERE piece_id = @id`,
+    ),
   };
   const repositoryOf = (kind: RecordKind) => repositories[kind] as unknown as Repository<AnyRecord>;
 
@@ -153,7 +157,12 @@ const refuse = (group: ChangeGroup, message: string) =>
 function toRefusal(error: unknown, group: ChangeGroup): unknown {
   const code = findCode(error);
   if (code === "SQLITE_CONSTRAINT_UNIQUE")
-    return refuse(group, "Not saved: there is a day with this date already. Choose another date.");
+    return refuse(
+      group,
+      group.changes.some(({ kind }) => kind === "customer")
+        ? "Not saved: there is a customer of this name already. Add a word that tells them apart."
+        : "Not saved: there is a day with this date already. Choose another date.",
+    );
   if (code === "SQLITE_CONSTRAINT_FOREIGNKEY")
     return refuse(group, "Not saved: it names something that is no longer there. Choose another, or undo.");
   return error;

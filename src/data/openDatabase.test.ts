@@ -11,6 +11,7 @@ import {
 } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
+import { NEW_ORDER_REST } from "@/core/orders";
 import Database from "better-sqlite3";
 import { listDemoWorld } from "@/demo";
 import { fromLists, pickRecords } from "@/schemas/recordTable";
@@ -180,6 +181,7 @@ describe("a file that is ill is said in words, with what to do", () => {
       try {
         expect(setFields(store, "piece", "quince-half-moon", { spares: n % 2 ? 3 : 4 }).kind).toBe("written");
         const order = {
+          ...NEW_ORDER_REST,
           id: `o-${n}`,
           dayId: "day-2026-11-28",
           pieceId: "plum-pop",

@@ -1,5 +1,6 @@
 import type Database from "better-sqlite3";
 import type { RecordKind, RecordTypes } from "@/schemas/recordKinds";
+import { createCustomerRepository, createStandingRepository } from "./customerRepositories";
 import { createCutRecordRepository } from "./cutRecordRepository";
 import { createDayRepository, createOrderRepository } from "./dayRepositories";
 import { createFormulaRepository } from "./formulaRepository";
@@ -36,6 +37,8 @@ export const createRepositories = (db: Database.Database): Repositories => ({
   shelf: createShelfRepository(db),
   fryer: createFryerRepository(db),
   device: createDeviceRepository(db),
+  customer: createCustomerRepository(db),
+  standing: createStandingRepository(db),
   day: createDayRepository(db),
   order: createOrderRepository(db),
   kitchen: createKitchenRepository(db),

@@ -1,7 +1,9 @@
+import { findCustomer, NEW_ORDER_REST } from "@/core/orders";
 import { firstKitchen } from "@/schemas/firstKitchen";
 import type { Cutter, Day, Kitchen, LarderItem, MakeAhead, Order, Weighing } from "@/schemas/model";
 import type { KindedRecord, RecordKind, RecordTypes } from "@/schemas/recordKinds";
 import { toTable, type RecordTable } from "@/schemas/recordTable";
+import { customers, standingOrders } from "./customers";
 import { furtherFormulas } from "./formulas";
 import { bench, devices, fryer, shelves, smallFan, twoDeckOven, vessels } from "./kit";
 import { starters } from "./starters";
@@ -20,17 +22,14 @@ const day: Day = {
 
 const at = (hour: number, minute = 0) => hour * 60 + minute;
 const order = (id: string, pieceId: string, count: number, dueMin: number, customer: string): Order => ({
-  id,
-  dayId: day.id,
-  pieceId,
-  count,
-  dueMin,
-  customer,
+  ...NEW_ORDER_REST,
+  ...{ id, dayId: day.id, pieceId, count, dueMin, customer },
+  customerId: findCustomer(customers, customer)?.id ?? null,
 });
 
 const orders: readonly Order[] = [
   order("order-1", "quince-half-moon", 48, at(9), "The hatch"),
-  order("order-2", "quince-half-moon", 24, at(10, 30), "Ferry kiosk"),
+  { ...order("order-2", "quince-half-moon", 24, at(10, 30), "Ferry kiosk"), standingId: "kiosk-moons" },
   order("order-3", "leek-triangle", 36, at(10), "The hatch"),
   order("order-4", "rhubarb-crescent", 40, at(11, 30), "Net-menders’ breakfast"),
 ];
@@ -48,6 +47,7 @@ const friday: Day = {
   pinned: [],
 };
 const fridayOrder: Order = {
+  ...NEW_ORDER_REST,
   id: "order-friday",
   dayId: friday.id,
   pieceId: "quince-half-moon",
@@ -210,6 +210,8 @@ export function listDemoWorld(): KindedRecord[] {
     of("fryer", fryer),
     ...devices.map((device) => of("device", device)),
     ...[...starters.map(({ cutter }) => cutter), ...furtherCutters].map((cutter) => of("cutter", cutter)),
+    ...customers.map((customer) => of("customer", customer)),
+    ...standingOrders.map((standing) => of("standing", standing)),
     of("day", day),
     of("day", friday),
     of("day", sunday),

@@ -5,8 +5,8 @@ export type Role = (typeof roles)[number];
 /** What a role may do, as it is said to who chooses. */
 export const roleWords: Readonly<Record<Role, string>> = {
   owner: "everything",
-  bench: "runs, log, orders, larder; the book is read",
-  shop: "orders; the rest is read",
+  bench: "runs, log, orders, customers, larder; the book is read",
+  shop: "orders, customers; the rest is read",
 };
 
 /** Shortest passphrase, characters: with attempts limited, none is guessed in a lifetime. */

@@ -266,6 +266,8 @@ export const measureLimits: Readonly<Record<Measure, Limit>> = {
 export const orderLimits = {
   count: limit("Pieces", "", 1, 10_000, 1),
   dueMin: limit("Promised for", "", 0, 1439, 1),
+  handedMin: limit("Handed over", "", 0, 1439, 1),
+  holidayCount: limit("On a holiday", "", 0, 10_000, 1),
 } as const;
 
 export const dayLimits = {
@@ -275,6 +277,8 @@ export const dayLimits = {
 
 /** Longest name or note that is kept. */
 export const MAX_NAME_CHARACTERS = 80;
+/** Longest telephone number with a word or two beside it. */
+export const MAX_CONTACT_CHARACTERS = 200;
 /** Most lines in one formula and most records of a kind in one document: far above a small bakery's. */
 export const MAX_FORMULA_LINES = 60;
 export const MAX_FORMULA_STEPS = 60;

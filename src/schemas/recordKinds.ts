@@ -15,6 +15,8 @@ export const recordKinds: readonly RecordKind[] = [
   "shelf",
   "fryer",
   "device",
+  "customer",
+  "standing",
   "day",
   "order",
   "kitchen",

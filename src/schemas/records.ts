@@ -5,6 +5,7 @@ import { larderKinds } from "@/core/plan";
 import { eggSizes, ovenScales } from "@/core/units";
 import type {
   Bench,
+  Customer,
   Cutter,
   CutRecord,
   Day,
@@ -20,6 +21,7 @@ import type {
   Oven,
   Piece,
   Shelf,
+  StandingOrder,
   Vessel,
   Weighing,
 } from "./model";
@@ -30,6 +32,7 @@ import {
   kitchenLimits,
   larderLimits,
   lotRecordLimits,
+  MAX_CONTACT_CHARACTERS,
   MAX_FORMULA_LINES,
   MAX_LAID,
   MAX_NAME_CHARACTERS,
@@ -41,7 +44,7 @@ import { kitSchemas } from "./kitRecords";
 import { formulaSchema } from "./formulaRecords";
 import { extrasSchema, finishParts } from "./pieceParts";
 import { quantity, whole } from "./quantity";
-import { calendarDate, craftCausesSchema, id, name, timeZone } from "./recordParts";
+import { calendarDate, craftCausesSchema, id, name, optionalId, timeZone } from "./recordParts";
 import { formSchema, outlineSchema, sheetSchema } from "./shapes";
 import { settlePiece } from "./wayParts";
 
@@ -55,6 +58,8 @@ const laidSchema = Joi.array()
   )
   .max(MAX_LAID)
   .default([]);
+
+const DAYS_A_WEEK = 7;
 
 const timedWorkSchema = Joi.object({
   style: Joi.string().trim().min(1).max(MAX_NAME_CHARACTERS).required(),
@@ -114,6 +119,30 @@ export const recordSchemas = {
     count: whole(orderLimits.count),
     dueMin: whole(orderLimits.dueMin),
     customer: Joi.string().trim().allow("").max(MAX_NAME_CHARACTERS).required(),
+    customerId: optionalId,
+    standingId: optionalId,
+    handedMin: whole(orderLimits.handedMin).allow(null).default(null).optional(),
+  }),
+  customer: Joi.object<Customer>({
+    id,
+    name: name("The customer"),
+    contact: Joi.string().trim().allow("").max(MAX_CONTACT_CHARACTERS).required(),
+    usualMin: whole(orderLimits.dueMin).allow(null),
+  }),
+  standing: Joi.object<StandingOrder>({
+    id,
+    customerId: id,
+    pieceId: id,
+    count: whole(orderLimits.count),
+    holidayCount: whole(orderLimits.holidayCount).allow(null),
+    dueMin: whole(orderLimits.dueMin),
+    weekdays: Joi.array()
+      .items(Joi.number().integer().min(1).max(DAYS_A_WEEK))
+      .min(1)
+      .unique()
+      .custom((days: number[]) => days.toSorted((a, b) => a - b))
+      .required()
+      .messages({ "array.min": "Choose at least one day of the week." }),
   }),
   kitchen: Joi.object<Kitchen>({
     id,
@@ -250,6 +279,8 @@ export interface RecordTypes {
   shelf: Shelf;
   fryer: Fryer;
   device: Device;
+  customer: Customer;
+  standing: StandingOrder;
   day: Day;
   order: Order;
   kitchen: Kitchen;

@@ -1,7 +1,7 @@
 import { NO_PAST, type PastLog } from "@/core/plan";
 import { firstKitchen } from "./firstKitchen";
-import type { DayBook, Formula } from "./model";
-import { pickRecords, type RecordTable } from "./recordTable";
+import type { DayBook, Formula, Order } from "./model";
+import { findRecord, pickRecords, type RecordTable } from "./recordTable";
 
 /** What a day's plan rests on beside its records. */
 export interface DayGround {
@@ -30,7 +30,9 @@ export function toDayBook(
   const formulas = pickRecords(table, "formula");
   return {
     day,
-    orders: pickRecords(table, "order").filter(({ dayId }) => dayId === day.id),
+    orders: pickRecords(table, "order")
+      .filter(({ dayId }) => dayId === day.id)
+      .map((order) => nameCustomer(order, table)),
     pieces: pickRecords(table, "piece"),
     formulas:
       formulasThen.length === 0
@@ -52,4 +54,10 @@ export function toDayBook(
     past,
     nowMin,
   };
+}
+
+/** A customer who has another name now has it on every order. */
+function nameCustomer(order: Order, table: RecordTable): Order {
+  const customer = order.customerId === null ? null : findRecord(table, "customer", order.customerId);
+  return customer && customer.name !== order.customer ? { ...order, customer: customer.name } : order;
 }

@@ -35,10 +35,18 @@ test("what each role may do: the owner all, the bench the day, the shop orders; 
     expect([path, roles.filter((role) => mayAsk(role, method, path))]).toEqual([path, who]);
   const kindsOf = (role: Role) => recordKinds.filter((kind) => mayChange(role, kind));
   expect(kindsOf("owner")).toEqual(recordKinds);
-  expect(kindsOf("shop")).toEqual(["order"]);
-  expect(kindsOf("bench").toSorted()).toEqual(
-    ["ahead", "cutRecord", "day", "larder", "lotRecord", "order", "weighing"].toSorted(),
-  );
+  expect(kindsOf("shop").toSorted()).toEqual(["customer", "order", "standing"]);
+  expect(kindsOf("bench").toSorted()).toEqual([
+    "ahead",
+    "customer",
+    "cutRecord",
+    "day",
+    "larder",
+    "lotRecord",
+    "order",
+    "standing",
+    "weighing",
+  ]);
 });
 
 test("whatever the path, the shop may ask nothing that the bench may not, nor the bench the owner", () => {

@@ -37,9 +37,22 @@ export function mayAsk(role: Role, method: string, pathname: string): boolean {
 
 /** What the bench writes of a day: what is ordered, made ahead, weighed, cut, counted and left over. */
 const BENCH_KINDS: ReadonlySet<RecordKind> = new Set<RecordKind>([
-  ...(["day", "order", "larder", "ahead", "weighing", "cutRecord", "lotRecord"] as const),
+  ...([
+    "customer",
+    "standing",
+    "day",
+    "order",
+    "larder",
+    "ahead",
+    "weighing",
+    "cutRecord",
+    "lotRecord",
+  ] as const),
 ]);
+
+/** Where one sells: who orders, and what. */
+const SHOP_KINDS: ReadonlySet<RecordKind> = new Set<RecordKind>(["customer", "standing", "order"]);
 
 /** Whether a role may write records of a kind. */
 export const mayChange = (role: Role, kind: RecordKind): boolean =>
-  role === "owner" || (role === "bench" ? BENCH_KINDS.has(kind) : kind === "order");
+  role === "owner" || (role === "bench" ? BENCH_KINDS : SHOP_KINDS).has(kind);

@@ -34,7 +34,7 @@ export {
 export { listClockRows, listClockSteps, sayClockStep, type ClockRow, type ClockStep } from "./clock";
 export { tellStep, type ToldStep } from "./clock";
 export { assignTakings, type StepTakings } from "./piece";
-export { addDays, findSeason, seasonNames, type Season } from "./book";
+export { addDays, findSeason, findWeekday, seasonNames, type Season } from "./book";
 export { toLiquidHabit, type LiquidAim } from "./learned";
 export { tellHand, toHandKey, toMeasureHabit } from "./learned";
 export { toReadinessRequest } from "./batch";

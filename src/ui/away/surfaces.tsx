@@ -21,6 +21,10 @@ const BatchPage = dynamic(() => import("../batch/BatchPage").then((part) => part
 const IngredientsPage = dynamic(() =>
   import("../formula/IngredientsPage").then((part) => part.IngredientsPage),
 );
+const BringOrdersPage = dynamic(() =>
+  import("../orders/BringOrdersPage").then((part) => part.BringOrdersPage),
+);
+const CustomersPage = dynamic(() => import("../orders/CustomersPage").then((part) => part.CustomersPage));
 const KitPage = dynamic(() => import("../book/KitPage").then((part) => part.KitPage));
 const LarderPage = dynamic(() => import("../larder/LarderPage").then((part) => part.LarderPage));
 const MouldPage = dynamic(() => import("../cutting/MouldPage").then((part) => part.MouldPage));
@@ -49,6 +53,8 @@ const surfaces: Readonly<Record<string, Surface>> = {
   cool: { title: "Cool & finish", draw: () => <CoolStation /> },
   batch: { title: "A batch first", draw: () => <BatchPage /> },
   ingredients: { title: "Ingredients", draw: () => <IngredientsPage /> },
+  bring: { title: "Bring a list of orders", draw: () => <BringOrdersPage /> },
+  customers: { title: "Customers", draw: () => <CustomersPage /> },
   kit: { title: "Kit", draw: () => <KitPage /> },
   larder: { title: "Larder", draw: () => <LarderPage /> },
   mould: { title: "Cutter for a mould", draw: () => <MouldPage /> },

@@ -3,6 +3,7 @@
 import { useState } from "react";
 import { useRouter } from "next/navigation";
 import type { Formula } from "@/core/formula";
+import { NEW_ORDER_REST } from "@/core/orders";
 import {
   sayBatchFailure,
   findMixedG,
@@ -124,7 +125,7 @@ function Divided({ batch, request, dueMin }: DividedProps) {
     const { day } = book;
     const orderOf = (pieceId: string, pieces: number) => {
       const id = createId("order");
-      const record = { id, dayId: day.id, pieceId, count: pieces, dueMin, customer: "" };
+      const record = { ...NEW_ORDER_REST, id, dayId: day.id, pieceId, count: pieces, dueMin, customer: "" };
       return { kind: "order" as const, id, record };
     };
     const mixing = (formulaId: string, batchG: number) => {

@@ -1,7 +1,7 @@
 import type { SteadyClock } from "@/time/steadyClock";
-import type { DayBook, DayPlan, PastLog } from "@/core/plan";
+import type { DayPlan, PastLog } from "@/core/plan";
 import type { GroupAnswer } from "@/schemas/change";
-import type { Formula } from "@/schemas/model";
+import type { DayBook, Formula } from "@/schemas/model";
 import type { LiveNews } from "@/schemas/live";
 import type { Edit, RecordLists, RecordTable } from "@/schemas/recordTable";
 import type { DayGround } from "@/schemas/toDayBook";

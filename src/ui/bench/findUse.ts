@@ -44,9 +44,17 @@ function listUsers(table: RecordTable, kind: RecordKind, id: string): string[] {
       .map(({ name }) => name);
   if (kind === "vessel") return pieces.filter(({ vesselId }) => vesselId === id).map(({ name }) => name);
   if (kind === "piece")
-    return pickRecords(table, "order")
-      .filter(({ pieceId }) => pieceId === id)
-      .map(({ count, customer }) => `${formatCount(count, "piece")} for ${customer || "an order"}`);
+    return [
+      ...pickRecords(table, "order")
+        .filter(({ pieceId }) => pieceId === id)
+        .map(({ count, customer }) => `${formatCount(count, "piece")} for ${customer || "an order"}`),
+      ...pickRecords(table, "standing")
+        .filter(({ pieceId }) => pieceId === id)
+        .map(
+          ({ customerId }) =>
+            `a standing order of ${findRecord(table, "customer", customerId)?.name ?? "a customer"}`,
+        ),
+    ];
   return [];
 }
 

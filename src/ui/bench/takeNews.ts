@@ -13,6 +13,8 @@ const OF_EVERY_DAY: ReadonlySet<RecordKind> = new Set([
   "shelf",
   "fryer",
   "device",
+  "customer",
+  "standing",
   "kitchen",
   "ingredient",
 ] satisfies RecordKind[]);

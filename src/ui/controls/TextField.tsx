@@ -13,6 +13,8 @@ interface Props {
   readonly hideLabel?: boolean;
   readonly className?: string;
   readonly inputClassName?: string;
+  /** The id of a list that it suggests from. */
+  readonly list?: string;
 }
 
 /** A line of text that is passed on when it is left or Enter is pressed, and keeps what was typed till then. */
@@ -24,6 +26,7 @@ export function TextField({
   hideLabel = false,
   className = "",
   inputClassName = "",
+  list,
 }: Props) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
@@ -45,6 +48,7 @@ export function TextField({
         id={id}
         className={`input w-full ${inputClassName}`}
         value={typed ?? value}
+        list={list}
         {...(typed === null ? PASSED_ON : {})}
         aria-invalid={fault !== null}
         aria-describedby={fault ? `${id}-fault` : undefined}

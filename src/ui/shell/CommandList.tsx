@@ -127,6 +127,7 @@ function listRecords(records: RecordTable, date: string): Find[] {
         const what = `${count} ${nameOf.get(pieceId) ?? ""}, ${formatClock(dueMin)}`;
         return find("order", id, customer === "" ? what : `${customer}: ${what}`, `${day}/orders`);
       }),
+    ...pickRecords(records, "customer").map(({ id, name }) => find("customer", id, name, `${day}/customers`)),
     ...pickRecords(records, "ingredient").map(({ id, name }) =>
       find("ingredient", id, name, `${day}/ingredients`),
     ),

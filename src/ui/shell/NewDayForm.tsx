@@ -55,7 +55,7 @@ export function NewDayForm({ onDone }: { readonly onDone: (date: string) => void
       pinned: [],
     };
     const orders = repeat
-      ? book.orders.map((order) => ({ ...order, id: createId("order"), dayId: day.id }))
+      ? book.orders.map((order) => ({ ...order, id: createId("order"), dayId: day.id, handedMin: null }))
       : [];
     const edits: Edit[] = [
       { kind: "day", id: day.id, record: day },

@@ -17,6 +17,8 @@ export function listBookPages(date: string): readonly BookPage[] {
     { path: `${day}/yield`, title: "How many will this make?" },
     { path: `${day}/sheet`, title: "Lay out one sheet" },
     { path: `${day}/mould`, title: "Cutter for a mould" },
+    { path: `${day}/customers`, title: "Customers and standing orders" },
+    { path: `${day}/bring`, title: "Bring a list of orders" },
     { path: `${day}/larder`, title: "Larder" },
     { path: `${day}/shopping`, title: "Shopping list" },
     { path: `${day}/why`, title: "What went wrong, and why" },

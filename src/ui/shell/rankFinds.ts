@@ -7,6 +7,7 @@ const findKinds = [
   "formula",
   "day",
   "order",
+  "customer",
   "ingredient",
   "larder",
   "setting",

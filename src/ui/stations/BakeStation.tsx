@@ -1,7 +1,7 @@
 "use client";
 
-import { useDeferredValue, useState } from "react";
-import { listLights, type DayPlan, type PiecePlan } from "@/core/plan";
+import { useCallback, useState } from "react";
+import { listLights, type DayPlan, type DayTask, type PiecePlan } from "@/core/plan";
 import { findChillMin, findCoolMin, findHeatWay, withChill } from "@/core/way";
 import { formatClock, formatCount, formatDuration, formatMass } from "@/core/units";
 import { AheadPanel } from "../bake/AheadPanel";
@@ -11,6 +11,7 @@ import { FryFacts } from "../bake/FryFacts";
 import { HeatDials } from "../bake/HeatDials";
 import { SelectedTask } from "../bake/SelectedTask";
 import { usePins } from "../bake/usePins";
+import { useRestedPlan } from "../bake/useRestedPlan";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { CautionList } from "../controls/CautionList";
@@ -44,11 +45,18 @@ function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PieceP
   const [selectedId, setSelectedId] = useState<string | null>(null);
   const ovenScale = useBench((state) => state.book.kitchen.ovenScale);
   const { pinnedIds, pin, unpin, unpinAll } = usePins();
-  // The clock has hundreds of parts: figures change at once, it is drawn after them and gives way to a finger.
-  const drawnPlan = useDeferredValue(plan);
+  const { drawnPlan, drawNext } = useRestedPlan(plan);
+  const pinOnClock = useCallback(
+    (task: DayTask, startMin: number) => {
+      drawNext();
+      pin(task, startMin);
+    },
+    [drawNext, pin],
+  );
+  // The chosen job is asked why it stands where it stands: as dear as the drawing, and a part of it.
   const selected =
-    plan.tasks.find(({ id }) => id === selectedId) ??
-    plan.tasks.find(({ machineId }) => machineId !== null) ??
+    drawnPlan.tasks.find(({ id }) => id === selectedId) ??
+    drawnPlan.tasks.find(({ machineId }) => machineId !== null) ??
     null;
   return (
     <div className="flex flex-col gap-3">
@@ -63,10 +71,13 @@ function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PieceP
       {selected && (
         <SelectedTask
           task={selected}
-          plan={plan}
+          plan={drawnPlan}
           isPinned={pinnedIds.has(selected.id)}
-          onPin={pin}
-          onUnpin={unpin}
+          onPin={pinOnClock}
+          onUnpin={(taskId) => {
+            drawNext();
+            unpin(taskId);
+          }}
         />
       )}
       <DayClock
@@ -75,7 +86,7 @@ function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PieceP
         pinnedIds={pinnedIds}
         selectedId={selected?.id ?? null}
         onSelect={setSelectedId}
-        onPin={pin}
+        onPin={pinOnClock}
       />
       {pinnedIds.size > 0 && (
         <button type="button" className="btn touch self-start" onClick={unpinAll}>

@@ -3,12 +3,18 @@
 import Link from "next/link";
 import { useEffect } from "react";
 import { useForm, type RegisterOptions } from "react-hook-form";
-import { parseClock, parseNumber } from "@/core/units";
+import { findCustomer, NEW_ORDER_REST } from "@/core/orders";
+import { formatClock, parseClock, parseNumber } from "@/core/units";
 import { usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
 import { checkClock, checkCount } from "../controls/checks";
 import { MAX_NAME_CHARACTERS } from "@/schemas/limits";
+import { pickRecords } from "@/schemas/recordTable";
+import { CUSTOMER_NAMES } from "../orders/CustomerNames";
 import { NEW_ORDER } from "../shell/bookPages";
+
+/** What stands in the field until somebody says when. */
+const FIRST_DUE = "09:00";
 
 interface Fields {
   readonly pieceId: string;
@@ -17,11 +23,21 @@ interface Fields {
   readonly customer: string;
 }
 
-/** Take one more order. */
-export function NewOrderForm() {
-  const { book, edit } = usePicked("book", "edit");
-  const defaults = { pieceId: book.pieces[0]?.id ?? "", count: "", due: "09:00", customer: "" };
-  const { register, handleSubmit, reset, setFocus, formState } = useForm<Fields>({
+/** Who a further line is for, and by when. */
+export interface LineWish {
+  readonly customer: string;
+  readonly dueMin: number;
+}
+
+/**
+ * Take one more order.
+ * @param wish - Fills in who it is for; the same object fills in once.
+ */
+export function NewOrderForm({ wish }: { readonly wish: LineWish | null }) {
+  const { book, records, edit } = usePicked("book", "records", "edit");
+  const customers = pickRecords(records, "customer");
+  const defaults = { pieceId: book.pieces[0]?.id ?? "", count: "", due: FIRST_DUE, customer: "" };
+  const { register, handleSubmit, reset, setFocus, setValue, getValues, formState } = useForm<Fields>({
     defaultValues: defaults,
     mode: "onTouched",
   });
@@ -31,17 +47,32 @@ export function NewOrderForm() {
     if (window.location.hash === NEW_ORDER) setFocus("count");
   }, [setFocus]);
 
+  useEffect(() => {
+    if (!wish) return;
+    setValue("customer", wish.customer);
+    setValue("due", formatClock(wish.dueMin));
+    setFocus("count");
+  }, [wish, setValue, setFocus]);
+  /** Whoever usually comes at a time has it filled in, unless another was said. */
+  const fillUsual = () => {
+    const usual = findCustomer(customers, getValues("customer"))?.usualMin ?? null;
+    if (usual !== null && !formState.dirtyFields.due) setValue("due", formatClock(usual));
+  };
+
   const take = handleSubmit((fields) => {
     const [count, dueMin] = [parseNumber(fields.count), parseClock(fields.due)];
     if (!count.ok || !dueMin.ok) return;
     const id = createId("order");
+    const customer = findCustomer(customers, fields.customer);
     const record = {
+      ...NEW_ORDER_REST,
       id,
       dayId: book.day.id,
       pieceId: fields.pieceId,
       count: count.value,
       dueMin: dueMin.value,
-      customer: fields.customer.trim(),
+      customer: customer?.name ?? fields.customer.trim(),
+      customerId: customer?.id ?? null,
     };
     edit([{ kind: "order", id, record }]);
     reset({ ...fields, count: "", customer: "" });
@@ -62,7 +93,7 @@ export function NewOrderForm() {
     name: keyof Fields,
     label: string,
     options: RegisterOptions<Fields, typeof name>,
-    props: { placeholder?: string; inputMode?: "numeric" },
+    props: { placeholder?: string; inputMode?: "numeric"; list?: string },
   ) => (
     <div className="flex flex-col gap-0.5">
       <label htmlFor={`order-${name}`}>{label}</label>
@@ -109,8 +140,9 @@ export function NewOrderForm() {
         "For (may stay empty)",
         {
           maxLength: { value: MAX_NAME_CHARACTERS, message: `Use up to ${MAX_NAME_CHARACTERS} characters.` },
+          onBlur: fillUsual,
         },
-        {},
+        { list: CUSTOMER_NAMES },
       )}
       <button className="btn btn-primary touch mt-1 text-base">Take the order</button>
     </form>

@@ -1,30 +1,38 @@
 "use client";
 
 import Link from "next/link";
-import { Trash2 } from "lucide-react";
-import { formatClock, formatDuration, formatMass, parseClock, parseNumber } from "@/core/units";
+import { useState } from "react";
+import { formatClock, formatDuration, formatMass, parseClock } from "@/core/units";
 import type { Order, PiecePlan } from "@/core/plan";
 import { usePicked } from "../bench/BenchProvider";
 import { LeaveLink } from "../bench/LeaveLink";
-import { checkClock, checkCount, checkName } from "../controls/checks";
+import { checkClock, checkName } from "../controls/checks";
 import { Choice } from "../controls/Choice";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
 import { TextField } from "../controls/TextField";
 import { PlanDrawing } from "../drawings/PlanDrawing";
-import { NewOrderForm } from "./NewOrderForm";
+import { CustomerNames } from "../orders/CustomerNames";
+import { OrderGroups } from "../orders/OrderGroups";
+import { StandingOffer } from "../orders/StandingOffer";
+import { NewOrderForm, type LineWish } from "./NewOrderForm";
 
 /** Who wants what by when. */
 export function OrdersStation() {
   const { book, edit } = usePicked("book", "edit");
-  const orders = [...book.orders].sort((a, b) => a.dueMin - b.dueMin);
+  const { orders } = book;
+  const [wish, setWish] = useState<LineWish | null>(null);
   return (
     <StationLayout
       label="Orders"
       surface={
         <div className="flex flex-col gap-4">
           <ProblemList station="orders" />
-          {orders.length > 0 && <OrderTable orders={orders} />}
+          <CustomerNames />
+          <StandingOffer />
+          {orders.length > 0 && (
+            <OrderGroups onMore={({ customer, dueMin }) => setWish({ customer, dueMin })} />
+          )}
           <DayPieces />
           {orders.length === 0 && (
             <div>
@@ -36,7 +44,13 @@ export function OrdersStation() {
       }
       side={
         <>
-          <NewOrderForm />
+          <NewOrderForm wish={wish} />
+          <Link href={`/day/${book.day.date}/bring`} className="btn touch">
+            Bring a list of orders
+          </Link>
+          <Link href={`/day/${book.day.date}/customers`} className="btn touch">
+            Customers and standing orders
+          </Link>
           <Link href={`/day/${book.day.date}/batch`} className="btn touch">
             A batch first: into how many?
           </Link>
@@ -193,112 +207,4 @@ function DayPieces() {
       ))}
     </ul>
   );
-}
-
-function OrderTable({ orders }: { readonly orders: readonly Order[] }) {
-  const { book, plan, edit } = usePicked("book", "plan", "edit");
-  const hasLog = Object.keys(book.past.habits).length > 0;
-  const save = (order: Order) => edit([{ kind: "order", id: order.id, record: order }]);
-  return (
-    <table className="w-full border-separate border-spacing-y-1">
-      <caption className="sr-only">Orders of the day, the earliest first</caption>
-      <thead>
-        <tr className="text-left">
-          <th scope="col" className="w-24 font-normal">
-            Pieces
-          </th>
-          <th scope="col" className="font-normal">
-            Of
-          </th>
-          <th scope="col" className="w-28 font-normal">
-            By
-          </th>
-          <th scope="col" className="hidden font-normal sm:table-cell">
-            For
-          </th>
-          <th scope="col" className="hidden font-normal md:table-cell">
-            Ready
-          </th>
-          <th scope="col" className="w-12">
-            <span className="sr-only">Take off</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {orders.map((order) => {
-          const piece = book.pieces.find(({ id }) => id === order.pieceId);
-          const line = plan.lines.find(({ piece: made }) => made.id === order.pieceId);
-          const ready = line?.readyMin[order.id] ?? null;
-          return (
-            <tr key={order.id} className="align-top">
-              <td className="pr-2">
-                <TextField
-                  hideLabel
-                  label={`Pieces of ${piece?.name ?? ""} for ${order.customer || "no name"}`}
-                  inputClassName="figure text-xl"
-                  value={String(order.count)}
-                  check={checkCount}
-                  onCommit={(text) => {
-                    const count = parseNumber(text);
-                    if (count.ok) save({ ...order, count: count.value });
-                  }}
-                />
-              </td>
-              <td className="pr-2">
-                <Link
-                  href={`/day/${book.day.date}/piece/${order.pieceId}`}
-                  className="touch inline-flex items-center text-lg underline-offset-4 hover:underline"
-                >
-                  {piece?.name}
-                </Link>
-              </td>
-              <td className="pr-2">
-                <TextField
-                  hideLabel
-                  label={`Promised time of ${piece?.name ?? ""} for ${order.customer || "no name"}`}
-                  inputClassName="figure text-lg"
-                  value={formatClock(order.dueMin)}
-                  check={checkClock}
-                  onCommit={(text) => {
-                    const dueMin = parseClock(text);
-                    if (dueMin.ok) save({ ...order, dueMin: dueMin.value });
-                  }}
-                />
-              </td>
-              <td className="hidden pr-2 sm:table-cell">
-                <TextField
-                  hideLabel
-                  label={`Customer of ${order.count} ${piece?.name ?? ""}`}
-                  inputClassName="text-base"
-                  value={order.customer}
-                  check={(text) => (text.trim() === "" ? null : checkName(text))}
-                  onCommit={(customer) => save({ ...order, customer })}
-                />
-              </td>
-              <td className="hidden pt-2 md:table-cell">
-                <span className="figure text-lg">{ready === null ? "–" : formatClock(ready)}</span>
-                {hasLog && <NineInTen mostMin={line?.readyMostMin[order.id] ?? null} order={order} />}
-              </td>
-              <td>
-                <button
-                  type="button"
-                  className="btn btn-ghost touch px-2"
-                  aria-label={`Take off ${order.count} ${piece?.name ?? ""}`}
-                  onClick={() => edit([{ kind: "order", id: order.id, record: null }])}
-                >
-                  <Trash2 size={20} aria-hidden />
-                </button>
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
-  );
-}
-
-/** By when an order is complete nine days in ten, where that is later than it was promised. */
-function NineInTen({ mostMin, order }: { readonly mostMin: number | null; readonly order: Order }) {
-  if (mostMin === null || mostMin <= order.dueMin) return null;
-  return <span className="block text-sm text-error">nine days in ten {formatClock(Math.ceil(mostMin))}</span>;
 }

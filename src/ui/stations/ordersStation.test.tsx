@@ -4,11 +4,18 @@ import { act, screen, within } from "@testing-library/react";
 import { formatClock } from "@/core/units";
 import { OrdersStation } from "./OrdersStation";
 
-const rows = () => within(screen.getByRole("table")).getAllByRole("row").slice(1);
+const list = () => within(screen.getByRole("list", { name: /^Orders of the day/ }));
+/** The lines of orders, each below who comes for it. */
+const rows = () =>
+  list()
+    .getAllByRole("listitem")
+    .filter((item) => within(item).queryByRole("list") === null);
 
 test("orders stand by their minute, each with when it is ready; what the day makes is drawn and counted", () => {
   const { plan } = renderOnBench(<OrdersStation />);
-  const dues = rows().map((row) => within(row).getByLabelText<HTMLInputElement>(/^Promised time/).value);
+  const dues = list()
+    .getAllByLabelText<HTMLInputElement>(/^Promised time/)
+    .map(({ value }) => value);
   expect(dues).toEqual(dues.toSorted());
   const { lines } = plan();
   const half = lines.find(({ piece }) => piece.id === "quince-half-moon")!;

@@ -1,5 +1,5 @@
 import { tz } from "@date-fns/tz";
-import { addDays as addCalendarDays, format, parse } from "date-fns";
+import { addDays as addCalendarDays, format, getISODay, parse } from "date-fns";
 import { createMemory } from "../../createMemory";
 
 const PATTERN = "yyyy-MM-dd";
@@ -17,6 +17,12 @@ export const addDays = (date: string, days: number): string =>
   remember(`${date} ${days}`, () =>
     format(addCalendarDays(parse(date, PATTERN, 0, PLAIN), days), PATTERN, PLAIN),
   );
+
+/**
+ * The day of the week of a date, YYYY-MM-DD: Monday 1 to Sunday 7.
+ * @example findWeekday("2026-11-28") // 6
+ */
+export const findWeekday = (date: string): number => getISODay(parse(date, PATTERN, 0, PLAIN), PLAIN);
 
 /** Times of the year, as kitchens and flour feel them on either half of the earth. */
 const seasons = ["dec-feb", "mar-may", "jun-aug", "sep-nov"] as const;

@@ -1,4 +1,5 @@
 import { findStarterKit, firstBench, firstOven, starters } from "@/demo";
+import { NEW_ORDER_REST } from "@/core/orders";
 import { getStore } from "@/data/getStore";
 import { toChange } from "@/schemas/change";
 import type { KindedRecord } from "@/schemas/recordKinds";
@@ -50,7 +51,10 @@ function listFirstRecords({ starterId, date, count, dueMin }: FirstDay): KindedR
   if (!starter) return added;
   const { dough, filling, others, piece, cutter } = starter;
   const { vessels, fryers } = findStarterKit(piece);
-  const order = { id: "order-first", dayId, pieceId: piece.id, count, dueMin, customer: "" };
+  const order = {
+    ...{ id: "order-first", dayId, pieceId: piece.id, count, dueMin, customer: "" },
+    ...NEW_ORDER_REST,
+  };
   return [
     { kind: "formula", record: dough },
     ...[filling, ...others].map((each): KindedRecord => ({
