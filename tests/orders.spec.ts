@@ -72,3 +72,35 @@ test("a list of orders is brought: what cannot be is said and stays, the rest st
   await expect(page.getByRole("button", { name: "Keep as a customer: A walker" })).toBeHidden();
   await saved(page);
 });
+
+test("a week: a day is made with what stands, an order is drawn to it, undone, sent by name; a day is removed and comes back", async ({
+  page,
+}) => {
+  await page.goto("/week?on=2026-12-05");
+  const column = (name: string) => page.getByRole("listitem", { name });
+  const wednesday = column("Wed 2 Dec");
+  await wednesday.getByRole("button", { name: "Make it, with 12 pieces that stand" }).click();
+  await expect(wednesday).toContainText("Harbour office");
+  await expect(wednesday).toContainText(/hands\d+ (min|h)/);
+  const friday = column("Fri 4 Dec");
+  const chip = wednesday.getByText("12 Leek triangle");
+  const [from, to] = [await chip.boundingBox(), await friday.boundingBox()];
+  await page.mouse.move(from!.x + 10, from!.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(from!.x + 40, from!.y + 30, { steps: 4 });
+  await page.mouse.move(to!.x + to!.width / 2, from!.y + 20, { steps: 8 });
+  await page.mouse.up();
+  await expect(friday).toContainText("12 Leek triangle");
+  await expect(wednesday).toContainText("Nothing ordered.");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(wednesday).toContainText("12 Leek triangle");
+  await page.getByLabel("Move 12 Leek triangle to").selectOption("Thu 3 Dec");
+  const thursday = column("Thu 3 Dec");
+  await expect(thursday).toContainText("12 Leek triangle");
+  await thursday.getByRole("button", { name: /^Remove Thu 3 Dec/ }).click();
+  await expect(thursday.getByRole("button", { name: /^Make/ })).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(thursday).toContainText("12 Leek triangle");
+  await thursday.getByRole("link", { name: /Thursday/ }).click();
+  await expect(page.getByLabel("Pieces of Leek triangle for Harbour office")).toHaveValue("12");
+});

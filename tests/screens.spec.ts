@@ -43,6 +43,7 @@ const screens = [
   "/run/2026-11-28/taught",
   "/run/2026-11-28/close",
   "/days",
+  "/week?on=2026-11-28",
   "/habits",
   "/copies",
   "/access",

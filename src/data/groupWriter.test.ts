@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import type { ChangeGroup } from "@/schemas/change";
-import { toChange } from "@/schemas/change";
+import { invert, toChange } from "@/schemas/change";
 import type { Piece } from "@/schemas/model";
 import { adding, NOON, openDemo, readRecord, setFields, writeChanges } from "./__tests__/testStore";
 
@@ -133,6 +133,21 @@ test("two living customers have two names, whatever their case; one who is gone 
     customerId: kiosk.id,
   });
   expect(writeChanges(store, [twin]).kind).toBe("written");
+});
+
+test("a day taken away comes back with its orders; one that was run stays", () => {
+  const store = openDemo();
+  const day = readRecord(store, "day", "day-2026-11-28")!;
+  const removal = toChange({ kind: "day", id: day.id }, day, null)!;
+  expect(writeChanges(store, [removal]).kind).toBe("written");
+  expect(store.readDay(day.date)).toBeNull();
+  expect(writeChanges(store, [invert(removal)]).kind).toBe("written");
+  expect(store.readDay(day.date)!.lists.order!.map(({ id }) => id)).toContain("order-1");
+  store.runs.freeze(day, Buffer.from("{}"), NOON);
+  expect(writeChanges(store, [removal])).toMatchObject({
+    kind: "refused",
+    message: expect.stringContaining("stays in the book of days"),
+  });
 });
 
 test("what names something that is not there is refused in words", () => {

@@ -54,6 +54,7 @@ export function createGroupWriter(
          SELECT piece_id FROM piece_extra WHERE filling_id = @id))`,
     ),
     vessel: db.prepare("SELECT name FROM piece WHERE is_archived = 0 AND vessel_id = @id"),
+    day: db.prepare("SELECT 'a run of it' AS name FROM run WHERE day_id = @id"),
     piece: db.prepare(
       `SELECT 'a standing order of ' || customer.name AS name FROM standing_order
        JOIN customer ON customer.id = customer_id WHERE piece_id = @id`,
@@ -70,7 +71,7 @@ export function createGroupWriter(
     if (conflict) return conflict;
     if (change.set === null) {
       const users = usersOf[kind]?.all({ id }).map(({ name }) => name) ?? [];
-      if (users.length > 0) throw refuse(group, describeUse(found, users));
+      if (users.length > 0) throw refuse(group, describeUse(kind, found, users));
       repository.remove(id);
       return null;
     }
@@ -174,8 +175,14 @@ const findCode = (error: unknown): unknown =>
 /** Names said before the rest are only counted. */
 const MOST_NAMED = 3;
 
-function describeUse(found: Found<AnyRecord> | null, users: readonly string[]): string {
+/** What to do about it, where that is not to give the users another. */
+const mendOf: Partial<Record<RecordKind, string>> = {
+  day: "What was run stays in the book of days.",
+  piece: "Take those off first.",
+};
+
+function describeUse(kind: RecordKind, found: Found<AnyRecord> | null, users: readonly string[]): string {
   const name = found && "name" in found.record ? found.record.name : "it";
   const more = users.length > MOST_NAMED ? ` and ${users.length - MOST_NAMED} more` : "";
-  return `Not removed: ${name} is used by ${users.slice(0, MOST_NAMED).join(", ")}${more}. Give them another first.`;
+  return `Not removed: ${name} is used by ${users.slice(0, MOST_NAMED).join(", ")}${more}. ${mendOf[kind] ?? "Give them another first."}`;
 }

@@ -1,7 +1,7 @@
 import type Database from "better-sqlite3";
 import type { PastLog } from "@/core/plan";
 import type { ChangeGroup, GroupAnswer } from "@/schemas/change";
-import type { Device, Formula, Ingredient, Kitchen } from "@/schemas/model";
+import type { Customer, Device, Formula, Ingredient, Kitchen, Piece, StandingOrder } from "@/schemas/model";
 import type { RecordLists } from "@/schemas/recordTable";
 import { createDayList, type DayList } from "./dayList";
 import { createDayReader, type DayRecords } from "./dayReader";
@@ -41,6 +41,12 @@ export interface Store {
   listDevices(): readonly Device[];
   /** How the kitchen measures, and its own ingredients. */
   readKitchen(): { readonly kitchen: Kitchen | null; readonly ingredients: readonly Ingredient[] };
+  /** Who orders, what stands for them, and what there is to order, whatever the day. */
+  listSelling(): {
+    readonly customers: readonly Customer[];
+    readonly standing: readonly StandingOrder[];
+    readonly pieces: readonly Piece[];
+  };
   findFormula(id: string): Formula | null;
   /** Is there a piece, formula … of this id, in the book or kept for the past? */
   holds(kind: "piece" | "formula", id: string): boolean;
@@ -96,6 +102,11 @@ export function createStore(db: Database.Database): Store {
     readKitchen: () => ({
       kitchen: repositories.kitchen.list()[0] ?? null,
       ingredients: repositories.ingredient.list(),
+    }),
+    listSelling: () => ({
+      customers: repositories.customer.list(),
+      standing: repositories.standing.list(),
+      pieces: repositories.piece.list(),
     }),
     findFormula: (id) => repositories.formula.find(id)?.record ?? null,
     holds: (kind, id) => repositories[kind].find(id) !== null,

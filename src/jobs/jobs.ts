@@ -29,6 +29,7 @@ import { readFontFiles } from "./fontFiles";
 import type { BakeScaleDocument, FryDocument } from "@/schemas/heatCalculators";
 import type { RunDocument } from "@/schemas/runEvents";
 import type { ScheduleDocument } from "@/schemas/scheduleDocument";
+import { loadDays } from "./loadDays";
 import { weighDays } from "./weighDays";
 import type { CutPlanDocument, LayoutDocument, YieldDocument } from "@/schemas/validate";
 
@@ -79,6 +80,7 @@ const jobs = {
   compareOutlook: ({ book, before }: { book: DayBook; before: Partial<DayBook> }) =>
     compareOutlook(book, before),
   weighDays,
+  loadDays,
   async writeDayPdf({ book, paper }: { book: DayBook; paper: Paper }): Promise<Uint8Array> {
     return toDayPdf(book, planDay(book), paper, await readFontFiles());
   },

@@ -36,6 +36,7 @@ const roadOf: Readonly<Record<JobName, Road>> = {
   writeDayPdf: "plans",
   writeTemplatePdf: "plans",
   weighDays: "plans",
+  loadDays: "plans",
 };
 
 /** One core is left for the pages themselves. */

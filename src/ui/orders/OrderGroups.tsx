@@ -65,7 +65,7 @@ function Promised({ group }: { readonly group: OrderGroup }) {
     ]);
   };
   return (
-    <div className="shrink-0 lg:w-[17.5rem]">
+    <div className="shrink-0 lg:w-[18.5rem]">
       <div className="flex gap-2">
         <TextField
           hideLabel

@@ -22,6 +22,7 @@ export function listBookPages(date: string): readonly BookPage[] {
     { path: `${day}/larder`, title: "Larder" },
     { path: `${day}/shopping`, title: "Shopping list" },
     { path: `${day}/why`, title: "What went wrong, and why" },
+    { path: `/week?on=${date}`, title: "The week" },
     { path: "/days", title: "Book of days: what was planned, what was" },
     { path: "/habits", title: "Habits: what is known of hands, doughs and ovens" },
     { path: `${day}/kit`, title: "Kit: bench, oven, cutters, cold" },

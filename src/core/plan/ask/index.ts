@@ -2,6 +2,7 @@ export { answerAhead, type AheadAnswers, type AheadIf } from "./aheadIfs";
 export { sayBatchFailure, type BatchFailure, type Follows } from "./batchFailure";
 export { applyDayChange, type DayChange } from "./dayChange";
 export { answerDay, type DayAnswers, type DayIf, type DayNow } from "./dayIfs";
+export { sumDayLoad, type DayLoad } from "./dayLoad";
 export {
   divideBatch,
   listFollows,
