@@ -76,6 +76,9 @@ test("a list of orders is brought: what cannot be is said and stays, the rest st
 test("a week: a day is made with what stands, an order is drawn to it, undone, sent by name; a day is removed and comes back", async ({
   page,
 }) => {
+  // A date that is none is as none: the week of today.
+  await page.goto("/week?on=2026-99-99");
+  await expect(page.getByRole("heading", { level: 1 })).toContainText("Mon 23 Nov to Sun 29 Nov");
   await page.goto("/week?on=2026-12-05");
   const column = (name: string) => page.getByRole("listitem", { name });
   const wednesday = column("Wed 2 Dec");

@@ -1,5 +1,5 @@
-import type { DayBook } from "@/core/plan";
 import { getStore } from "@/data/getStore";
+import type { DayBook } from "@/schemas/model";
 import { fromLists, pickRecords } from "@/schemas/recordTable";
 import { toDayBook } from "@/schemas/toDayBook";
 import { findEndIso, findPhase } from "@/time/wallClock";

@@ -1,7 +1,9 @@
+import { isValid, parseISO } from "date-fns";
 import type { Metadata } from "next";
-import { listStandingFor, type TakenOrder } from "@/core/orders";
-import { addDays, findWeekday, type DayBook } from "@/core/plan";
+import { listStandingFor } from "@/core/orders";
+import { addDays, findWeekday } from "@/core/plan";
 import { getStore } from "@/data/getStore";
+import type { DayBook } from "@/schemas/model";
 import { PLAN_END_MS, runJob } from "@/jobs/pool";
 import type { WeekDay } from "@/ui/week/weekDay";
 import { WeekPage } from "@/ui/week/WeekPage";
@@ -14,6 +16,13 @@ export const dynamic = "force-dynamic";
 
 const DAYS_A_WEEK = 7;
 
+/** Years that a week is shown of: its neighbours have four figures too. */
+const YEARS = { from: "1000", to: "9000" };
+
+/** A date that there is; anything else in the address is as none. */
+const isDate = (text: string): boolean =>
+  /^\d{4}-\d{2}-\d{2}$/.test(text) && text > YEARS.from && text < YEARS.to && isValid(parseISO(text));
+
 interface Props {
   readonly searchParams: Promise<{ on?: string | string[] }>;
 }
@@ -23,26 +32,25 @@ export default async function Page({ searchParams }: Props) {
   const { on } = await searchParams;
   return guardFile(async () => {
     const today = readKitchenClock().wall.date;
-    const asked = typeof on === "string" && /^\d{4}-\d{2}-\d{2}$/.test(on) ? on : today;
+    const asked = typeof on === "string" && isDate(on) ? on : today;
     const monday = addDays(asked, 1 - findWeekday(asked));
     const dates = Array.from({ length: DAYS_A_WEEK }, (_, i) => addDays(monday, i));
     const books = readBooks(monday, addDays(monday, DAYS_A_WEEK - 1));
     const loads = await runJob("loadDays", books, PLAN_END_MS);
-    const { runs, ...store } = getStore();
+    const store = getStore();
     const { standing, customers, pieces } = store.listSelling();
     const toDay = (date: string): WeekDay => {
       const at = books.findIndex(({ day }) => day.date === date);
       const book = books[at] ?? null;
       const dayId = book?.day.id ?? date;
-      // A book that was read from the store has its orders as they were taken.
-      const orders = (book?.orders ?? []) as readonly TakenOrder[];
+      const orders = book?.orders ?? [];
       return {
         date,
         day: book?.day ?? null,
         orders,
         load: (loads.ok && loads.value[at]) || null,
         ahead: book ? listAhead(book) : [],
-        hasRun: runs.has(date),
+        hasRun: store.runs.has(date),
         standing: listStandingFor(
           { id: dayId, weekday: findWeekday(date), isHoliday: false },
           ...([standing, customers, orders, () => ""] as const),
