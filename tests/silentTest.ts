@@ -10,7 +10,8 @@ export const test = base.extend<{ expectConsole: (words: string) => void; tellPa
     async ({ context }, use, test) => {
       await use();
       if (test.status === test.expectedStatus) return;
-      for (const page of context.pages()) {
+      const contexts = context.browser()?.contexts() ?? [context];
+      for (const page of contexts.flatMap((each) => each.pages())) {
         const words = await page.locator("body").innerText({ timeout: 2000 }).catch(String);
         console.log(`${page.url()}\n${words.slice(0, SHOWN_OF_A_PAGE)}\n`);
       }

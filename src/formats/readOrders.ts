@@ -62,7 +62,7 @@ function readRow(cellOf: (column: Column) => string, ground: OrderGround): Resul
     return fail(
       wanted === ""
         ? "It says no piece. Write customer, piece, count, time."
-        : `No piece of the book is called “${cellOf("piece")}”.`,
+        : `No piece of the book is called “${cellOf("piece")}”. Write its name as in the book.`,
     );
   const count = parseNumber(cellOf("count"));
   if (!count.ok) return fail(`${piece.name}: ${sayParseFailure(count.failure)}`);
@@ -89,5 +89,7 @@ function readDue(text: string, customer: Customer | undefined): Result<number, s
     return parsed.ok ? parsed : fail(sayParseFailure(parsed.failure));
   }
   const usual = customer?.usualMin ?? null;
-  return usual === null ? fail("It says no time, and its customer has no usual one.") : ok(usual);
+  return usual === null
+    ? fail("It says no time, and its customer has no usual one. Write when it is for.")
+    : ok(usual);
 }

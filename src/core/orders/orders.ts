@@ -1,3 +1,5 @@
+import type { Order } from "../plan";
+
 /** Who orders, and how to reach them. */
 export interface Customer {
   readonly id: string;
@@ -21,16 +23,8 @@ export interface StandingOrder {
   readonly weekdays: readonly number[];
 }
 
-/** An order as it is taken, for one day. */
-export interface TakenOrder {
-  readonly id: string;
-  readonly dayId: string;
-  readonly pieceId: string;
-  readonly count: number;
-  /** Promised for, minutes after midnight. */
-  readonly dueMin: number;
-  /** The name that was given; that of the customer where there is one. */
-  readonly customer: string;
+/** An order as it is taken: what a day is planned from, and who it is for. Its `customer` is the name that was given. */
+export interface TakenOrder extends Order {
   /** Null for one who came by. */
   readonly customerId: string | null;
   /** The standing order that it was taken from. */

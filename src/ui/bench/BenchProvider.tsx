@@ -85,7 +85,11 @@ export function BenchProvider({
           readMark: () => store.getState().readMark(),
           onNews: (news) => store.getState().hear(news),
           onNeighbours: (others) => neighbours.setState({ others }),
-          onLink: (isLinked) => neighbours.setState({ isLinked }),
+          onLink: (isLinked) => {
+            // A server that is back is told at once what waits, however long the next try would take.
+            if (isLinked && store.getState().save.kind === "offline") void store.getState().flush();
+            neighbours.setState({ isLinked });
+          },
         },
       ),
     [store],
