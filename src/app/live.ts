@@ -1,6 +1,8 @@
 import { getStore } from "@/data/getStore";
 import type { FileMark, News } from "@/data/changeFeed";
+import type { Role } from "@/schemas/access";
 import type { LiveNews, Neighbour } from "@/schemas/live";
+import { hidePriceNews } from "./access/hidePrices";
 
 /** How often the file is asked how far it has come, ms: two index lookups each time, whoever wrote it. */
 const LOOK_EVERY_MS = 80;
@@ -10,6 +12,8 @@ const BEAT_MS = 15_000;
 /** A screen that listens. */
 export interface Listener {
   readonly neighbour: Neighbour;
+  /** For whom the device is. */
+  readonly role: Role;
   /** What it knows of the file. */
   epoch: string;
   revision: number;
@@ -112,7 +116,7 @@ function look(): void {
 
 function tell(listener: Listener, news: LiveNews): void {
   Object.assign(listener, { epoch: news.epoch, revision: news.revision });
-  listener.send("changed", news);
+  listener.send("changed", { ...news, standing: hidePriceNews(news.standing, listener.role) });
 }
 
 function tellNeighbours(): void {

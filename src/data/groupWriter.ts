@@ -23,6 +23,14 @@ class Refusal extends Error {
   }
 }
 
+/** What became of a message. */
+export interface AppliedGroups {
+  /** Of the file when the answers were read: what they say of records stands at it. */
+  readonly revision: number;
+  /** One a group, in order. */
+  readonly answers: readonly GroupAnswer[];
+}
+
 /** Groups remembered, so that one sent twice counts once: longer than any tablet lies in a drawer, days. */
 const REMEMBER_DAYS = 60;
 
@@ -108,8 +116,9 @@ export function createGroupWriter(
       return { kind, id, record: isGone ? null : found.record };
     });
 
-  const applyAll = db.transaction((groups: readonly ChangeGroup[], atIso: string) =>
-    groups.map((group): GroupAnswer => {
+  const readRevision = (): number => selectRevision.get()?.seq ?? 0;
+  const applyAll = db.transaction((groups: readonly ChangeGroup[], atIso: string): AppliedGroups => {
+    const answers = groups.map((group): GroupAnswer => {
       if (selectApplied.get(group.id))
         return { id: group.id, kind: "written", standing: readStanding(group) };
       try {
@@ -118,15 +127,16 @@ export function createGroupWriter(
         if (error instanceof Refusal) return error.answer;
         throw error;
       }
-    }),
-  );
+    });
+    return { revision: readRevision(), answers };
+  });
   return {
     /** Rises with every group that is written, and never falls. */
-    readRevision: (): number => selectRevision.get()?.seq ?? 0,
+    readRevision,
     /** @param why - Its own for ever: the same twice raises once. */
     raiseRevision: (why: string, atIso: string): void => void raise.run(why, atIso),
-    /** @param atIso - Now, UTC, ISO 8601. @returns An answer a group, in order. */
-    applyGroups: (groups: readonly ChangeGroup[], atIso: string): GroupAnswer[] =>
+    /** @param atIso - Now, UTC, ISO 8601. */
+    applyGroups: (groups: readonly ChangeGroup[], atIso: string): AppliedGroups =>
       applyAll.immediate(groups, atIso),
     /** Forgets groups so old that no tablet sends them again. */
     forgetGroups: (nowIso: string): void =>

@@ -52,6 +52,8 @@ export interface BenchState {
   readonly date: string;
   /** The day is over: its formulas are those of then. */
   readonly isOver: boolean;
+  /** The kitchen's date now, YYYY-MM-DD. */
+  readonly today: string;
   /** It is run, or was: what happened on it is told there. */
   readonly hasRun: boolean;
   /** The zone whose wall clock the kitchen goes by. */

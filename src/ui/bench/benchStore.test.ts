@@ -21,10 +21,17 @@ interface Opened {
   readonly found?: Found | Promise<Found>;
   readonly server?: TestServer;
   readonly snapshot?: DaySnapshot;
+  readonly fetchSnapshot?: () => Promise<DaySnapshot | null>;
 }
 
 /** A store over a server of the test's, with a clock that the test turns. */
-function open({ send, found, server = createTestServer(), snapshot = server.snapshot() }: Opened = {}) {
+function open({
+  send,
+  found,
+  server = createTestServer(),
+  snapshot = server.snapshot(),
+  fetchSnapshot = async () => server.snapshot(),
+}: Opened = {}) {
   const planned: DayInput[] = [];
   let nowMs = Date.parse(NOW_ISO);
   let ids = 0;
@@ -32,7 +39,7 @@ function open({ send, found, server = createTestServer(), snapshot = server.snap
   const store = createBenchStore({
     snapshot,
     send: async (groups) => (send ? send(groups, server) : server.take(groups)),
-    fetchSnapshot: async () => server.snapshot(),
+    fetchSnapshot,
     plan: (input) => planned.push(input),
     fetchPlan: async () => null,
     outbox: {
@@ -384,4 +391,117 @@ test("a page loaded again while its former self still saved shows what that save
   expect(after.piece().marginMm).toBe(13);
   await jest.advanceTimersByTimeAsync(1000);
   expect(findRecord(server.read(), "piece", MOON)!.marginMm).toBe(13);
+});
+
+/** A store whose answers are held back until they are let through. */
+function openSlow(server: TestServer) {
+  const held: (() => void)[] = [];
+  const opened = open({
+    server,
+    send: async (groups) => {
+      const reply = server.take(groups);
+      await new Promise<void>((arrive) => held.push(arrive));
+      return reply;
+    },
+  });
+  return { ...opened, arrive: () => held.shift()!() };
+}
+
+test("an answer that comes after news written later takes nothing of the news back", async () => {
+  const server = createTestServer();
+  const { state, set, piece, arrive } = openSlow(server);
+  set({ marginMm: 17 });
+  const saved = state().flush();
+  await jest.advanceTimersByTimeAsync(0);
+  await setElsewhere(server, { spares: 9 });
+  state().hear(server.tell(state().readMark().revision));
+  arrive();
+  await saved;
+  expect(piece()).toMatchObject({ marginMm: 17, spares: 9 });
+  expect(piece()).toEqual(findRecord(server.read(), "piece", MOON));
+});
+
+test("news read before an answer's writing takes nothing of it back, and what else it told is read anew", async () => {
+  const server = createTestServer();
+  const { state, set, piece } = open({ server });
+  await setElsewhere(server, { spares: 9 });
+  const before = server.tell(1);
+  set({ marginMm: 17 });
+  await state().flush();
+  state().hear(before);
+  expect(piece()).toMatchObject({ marginMm: 17, spares: 9 });
+  state().undo();
+  expect(piece().marginMm).toBe(13);
+  state().hear(server.tell(before.revision));
+  await jest.advanceTimersByTimeAsync(0);
+  expect(piece().spares).toBe(9);
+});
+
+test("a conflict that is told late asks about what stands now", async () => {
+  const server = createTestServer();
+  await setElsewhere(server, { marginMm: 20 });
+  const { state, set, piece, arrive } = openSlow(server);
+  set({ marginMm: 17 });
+  server.take([
+    {
+      id: "before",
+      changes: [{ kind: "piece", id: MOON, set: { marginMm: 21 }, was: { marginMm: 20 } }],
+    },
+  ]);
+  const saved = state().flush();
+  await jest.advanceTimersByTimeAsync(0);
+  await setElsewhere(server, { marginMm: 22, spares: 9 });
+  state().hear(server.tell(state().readMark().revision));
+  arrive();
+  await saved;
+  expect(state().conflict?.theirs).toMatchObject({ marginMm: 22, spares: 9 });
+  state().resolveConflict("theirs");
+  expect(piece()).toMatchObject({ marginMm: 22, spares: 9 });
+});
+
+test("a day that could not be read when there was news of it is asked for until it comes", async () => {
+  const server = createTestServer();
+  let isAway = true;
+  const { state, piece } = open({
+    server,
+    fetchSnapshot: async () => (isAway ? null : server.snapshot()),
+  });
+  await setElsewhere(server, { spares: 9 });
+  state().hear({ ...server.tell(1), standing: null });
+  await jest.advanceTimersByTimeAsync(5000);
+  expect(piece().spares).not.toBe(9);
+  isAway = false;
+  await jest.advanceTimersByTimeAsync(20_000);
+  expect(piece().spares).toBe(9);
+});
+
+test("typed back to what stood here first, over what another has set since, is asked about and not dropped", async () => {
+  const server = createTestServer();
+  const { state, set, piece } = open({ server });
+  const { spares } = piece();
+  set({ spares: spares + 4 });
+  await setElsewhere(server, { spares: spares + 3 });
+  state().hear(server.tell(state().readMark().revision));
+  set({ spares });
+  expect(piece().spares).toBe(spares);
+  await state().flush();
+  expect(state().conflict).toMatchObject({ fields: ["spares"], theirs: { spares: spares + 3 } });
+  state().resolveConflict("mine");
+  await state().flush();
+  expect(findRecord(server.read(), "piece", MOON)!.spares).toBe(spares);
+});
+
+test("while a conflict is open it shows what the other has set last", async () => {
+  const server = createTestServer();
+  const { state, set, piece } = open({ server });
+  set({ marginMm: 17 });
+  await setElsewhere(server, { marginMm: 21 });
+  await state().flush();
+  expect(state().conflict?.theirs).toMatchObject({ marginMm: 21 });
+  await setElsewhere(server, { marginMm: 22 });
+  // What the other's page tells knows of the first figure already.
+  state().hear(server.tell(1));
+  await jest.advanceTimersByTimeAsync(0);
+  expect(state().conflict?.theirs).toMatchObject({ marginMm: 22 });
+  expect(piece().marginMm).toBe(17);
 });

@@ -1,7 +1,7 @@
 import isSame from "fast-deep-equal";
 import { createStore } from "zustand/vanilla";
 import type { DayPlan } from "@/core/plan";
-import { joinChanges, toChange, type Change, type ChangeGroup } from "@/schemas/change";
+import { joinChanges, toChange, type Change, type ChangeGroup, type GroupAnswer } from "@/schemas/change";
 import {
   findRecord,
   keepSame,
@@ -60,6 +60,9 @@ const SAVE_DELAY_MS = 350;
 /** Waits before a message that got no answer is sent again, ms; the last one again and again. */
 const RETRY_DELAYS_MS = [1000, 2000, 4000, 8000, 15_000];
 
+/** A day that could not be read though there is news of it is asked for again after so long, ms. */
+const REFRESH_AGAIN_MS = 4000;
+
 /** The server's first plan is waited for so long, ms; then the worker here begins too. */
 const FIRST_PLAN_WITHIN_MS = 1500;
 
@@ -74,6 +77,9 @@ export function createBenchStore(input: BenchInput) {
   // All that was written until then is known here; what this page wrote itself may be later, with others' before it.
   let heard = snapshot.revision;
   let timer: ReturnType<typeof setTimeout> | undefined;
+  /** There was news that only the whole day tells, and the day has not been read since. */
+  let isBehind = false;
+  let again: ReturnType<typeof setTimeout> | undefined;
   let sending: Promise<void> | null = null;
   let failures = 0;
   let started: Promise<void> | null = null;
@@ -175,10 +181,16 @@ export function createBenchStore(input: BenchInput) {
       try {
         const reply = await input.send(message.groups);
         failures = 0;
-        const taken = takeAnswers(saver, reply.answers);
+        const isOfFile = reply.epoch === snapshot.epoch;
+        // News may overtake an answer: what it told is later then, and has this page's own in it.
+        const isOvertaken = isOfFile && reply.revision <= heard;
+        const taken = takeAnswers(
+          saver,
+          isOvertaken ? reply.answers.map((answer) => standOn(saver.base, answer)) : reply.answers,
+        );
         saver = taken.state;
         forget(taken.foreign);
-        if (reply.epoch === snapshot.epoch) revision = Math.max(revision, reply.revision);
+        if (isOfFile) revision = Math.max(revision, reply.revision);
       } catch (error) {
         const delay = RETRY_DELAYS_MS[Math.min(failures++, RETRY_DELAYS_MS.length - 1)] ?? 0;
         schedule(delay);
@@ -204,6 +216,7 @@ export function createBenchStore(input: BenchInput) {
     };
     return {
       date: snapshot.date,
+      today: firstNow.date,
       isOver: findPhase(snapshot.date, firstNow) === "over",
       hasRun: snapshot.hasRun,
       timeZone: readZone(saver.base),
@@ -271,6 +284,7 @@ export function createBenchStore(input: BenchInput) {
         if (next === snapshot) return;
         const isSameFile = next.epoch === snapshot.epoch;
         if (isSameFile && next.revision < revision) return;
+        isBehind = false;
         const isNews =
           !isSameFile ||
           next.revision > heard ||
@@ -297,18 +311,26 @@ export function createBenchStore(input: BenchInput) {
         return { ...snapshot, revision: heard, lists: kept.lists, clock };
       },
       hear(news) {
-        if (news.epoch === snapshot.epoch && news.revision <= heard) return;
-        const isNext = news.epoch === snapshot.epoch && news.after <= heard;
+        const isOfFile = news.epoch === snapshot.epoch;
+        // Read before an answer that is here already was written: the next news goes further, and finds the gap.
+        if (isOfFile && (news.revision <= heard || news.revision < revision)) return;
+        const isNext = isOfFile && news.after <= heard;
         const table = isNext && news.standing ? takeNews(saver.base, news.standing) : null;
-        if (!table) return void get().refresh();
+        if (!table) {
+          isBehind = true;
+          return void get().refresh();
+        }
         heard = news.revision;
         revision = Math.max(revision, heard);
         takeTable(table);
         settle();
       },
       async refresh() {
+        clearTimeout(again);
         const next = await input.fetchSnapshot(snapshot.date).catch(() => null);
         if (next) get().adopt(next);
+        // Nobody tells the same news twice.
+        else if (isBehind) again = setTimeout(() => void get().refresh(), REFRESH_AGAIN_MS);
       },
       start() {
         started ??= (async () => {
@@ -336,7 +358,8 @@ export function createBenchStore(input: BenchInput) {
       },
       tick() {
         const now = readNow();
-        const { date, isOver, book } = get();
+        const { date, isOver, book, today } = get();
+        if (now.date !== today) set({ today: now.date });
         const phase = findPhase(date, now);
         if ((phase === "over") !== isOver) {
           set({ isOver: phase === "over" });
@@ -352,6 +375,17 @@ export function createBenchStore(input: BenchInput) {
 }
 
 export type BenchStore = ReturnType<typeof createBenchStore>;
+
+/** An answer as it would be had it been read when the table was: what it says of records is older than that. */
+function standOn(table: RecordTable, answer: GroupAnswer): GroupAnswer {
+  if (answer.kind === "written") return { ...answer, standing: [] };
+  if (answer.kind === "refused") return answer;
+  const conflicts = answer.conflicts.map((conflict) => ({
+    ...conflict,
+    theirs: findRecord(table, conflict.kind, conflict.id),
+  }));
+  return { ...answer, conflicts };
+}
 
 /** A message got no answer; it is kept and sent again. */
 class NotSent extends Error {}

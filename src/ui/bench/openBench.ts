@@ -6,7 +6,7 @@ import { fetchPlan } from "./firstPlan";
 import { createOutbox, type Outbox } from "./outbox";
 import { createPlanner } from "./planner";
 
-/** A message that is not answered by then is sent again, ms. */
+/** What is not answered by then is asked again, ms. */
 const ANSWER_WITHIN_MS = 15_000;
 
 /** The open days of this page, by date. They outlive every screen: going back finds what was typed. */
@@ -76,6 +76,9 @@ async function send(
 const KEEPALIVE_LIMIT = 30_000;
 
 async function fetchSnapshot(date: string): Promise<DaySnapshot | null> {
-  const response = await fetch(`/api/bench/day/${date}`, { cache: "no-store" });
+  const response = await fetch(`/api/bench/day/${date}`, {
+    cache: "no-store",
+    signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
+  });
   return response.ok ? ((await response.json()) as DaySnapshot) : null;
 }

@@ -62,14 +62,37 @@ export function enqueue(state: SaverState, changes: readonly Change[], createId:
   const last = state.queue.at(-1);
   const joins = last !== undefined && !last.wasSent && haveSameKeys(last.changes, changes);
   const before = [...mended.flatMap((group) => group.changes), ...(joins ? last.changes : [])];
-  const joined = joinAll([...before, ...changes]);
   const kept = joins ? state.queue.slice(0, -1) : state.queue;
-  return {
-    ...state,
-    refused: state.refused.filter((group) => !mended.includes(group)),
-    queue:
-      joined.length > 0 ? [...kept, { id: createId(), changes: sortByRank(joined), wasSent: false }] : kept,
-  };
+  const refused = state.refused.filter((group) => !mended.includes(group));
+  const id = createId();
+  const queueOf = (joined: readonly Change[]): readonly QueuedGroup[] =>
+    joined.length > 0 ? [...kept, { id, changes: sortByRank(joined), wasSent: false }] : kept;
+  const joined = joinAll([...before, ...changes]);
+  const local = readLocal({ ...state, refused, queue: queueOf(joined) });
+  return { ...state, refused, queue: queueOf(keepTyped(joined, changes, local)) };
+}
+
+/**
+ * Back to what stood here first is nothing to send, unless another has set the field meanwhile: then it is, and is asked
+ * about.
+ * @param local - The records as they would stand with what is joined.
+ */
+function keepTyped(joined: readonly Change[], typed: readonly Change[], local: RecordTable): Change[] {
+  return typed.reduce<Change[]>(
+    (all, change) => {
+      const { kind, id, set } = change;
+      const standing = findRecord(local, kind, id);
+      if (!standing || set === null || change.was === null) return all;
+      const lost = Object.fromEntries(
+        Object.entries(set).filter(([name, value]) => !isSame(fieldOf(standing, name), value)),
+      );
+      if (Object.keys(lost).length === 0) return all;
+      const had = all.find((each) => isSameKey(each, change));
+      const rest = all.filter((each) => each !== had);
+      return [...rest, { kind, id, set: { ...had?.set, ...lost }, was: { ...had?.was, ...lost } }];
+    },
+    [...joined],
+  );
 }
 
 /** Each record once: what was done to it, as one change. */
@@ -232,7 +255,12 @@ export function rebaseOn(
         (change) => isSameKey(change, key) && change.set !== null && isSame(change.set[name], value),
       ),
     );
-  return { state: { ...state, base }, foreign: findForeign(state.base, base, isOwn) };
+  // What is asked about is what stands now.
+  const conflicts = state.conflicts.map((conflict) => {
+    const theirs = findRecord(base, conflict.kind, conflict.id);
+    return isSame(theirs, conflict.theirs) ? conflict : { ...conflict, theirs };
+  });
+  return { state: { ...state, base, conflicts }, foreign: findForeign(state.base, base, isOwn) };
 }
 
 /** Fields that stand otherwise than they should. @param isExcused - Of a record's field with the value that stands there. */

@@ -16,6 +16,8 @@ const OF_EVERY_DAY: ReadonlySet<RecordKind> = new Set([
   "customer",
   "standing",
   "kitchen",
+  "till",
+  "price",
   "ingredient",
 ] satisfies RecordKind[]);
 

@@ -1,5 +1,6 @@
 import { getStore } from "@/data/getStore";
 import { MAX_TOLD_CHARACTERS } from "@/schemas/live";
+import { readRole } from "../../../access/keys";
 import { isEnding, listen, type Listener } from "../../../live";
 import { refuse } from "../../readJson";
 import { stored } from "../../stored";
@@ -56,6 +57,7 @@ export const GET = stored((request: Request): Response => {
       };
       write(`retry: ${RETRY_MS}\n\n`);
       const listener: Listener = {
+        role: readRole(request.headers),
         neighbour: { deviceId: read("device"), name: read("name"), at: read("at"), field: null },
         epoch,
         revision,

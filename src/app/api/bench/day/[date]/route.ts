@@ -1,3 +1,4 @@
+import { readRole } from "../../../../access/keys";
 import { loadSnapshot } from "../../../../loadDay";
 import { refuse } from "../../../readJson";
 import { stored } from "../../../stored";
@@ -7,9 +8,9 @@ interface Context {
 }
 
 /** A stored day as the server has it now. */
-export const GET = stored(async (_request: Request, { params }: Context): Promise<Response> => {
+export const GET = stored(async (request: Request, { params }: Context): Promise<Response> => {
   const { date } = await params;
-  const snapshot = loadSnapshot(date);
+  const snapshot = loadSnapshot(date, readRole(request.headers));
   return snapshot
     ? Response.json(snapshot, { headers: { "cache-control": "no-store" } })
     : refuse([{ path: "date", message: `There is no day ${date.slice(0, 20)}.` }], 404);
