@@ -25,6 +25,8 @@ export const coreTiers = [
   ["way"],
   ["words"],
   ["plan", "habits", "remedy", "cautions"],
+  ["orders"],
+  ["costs", "labels"],
   ["run"],
 ];
 

@@ -27,6 +27,8 @@ const WHOLE_KINDS = [
   "customer",
   "standing",
   "kitchen",
+  "till",
+  "price",
   "ingredient",
 ] as const satisfies readonly RecordKind[];
 

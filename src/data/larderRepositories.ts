@@ -12,6 +12,7 @@ type KitchenRow = {
   freezer_c: number;
   mixed_c: number;
   time_zone: string | null;
+  currency: string | null;
 };
 
 /** All SQL about how the kitchen measures and how warm it is. */
@@ -28,8 +29,9 @@ export function createKitchenRepository(db: Database.Database): Repository<Kitch
       "freezer_c",
       "mixed_c",
       "time_zone",
+      "currency",
     ],
-    toRow: ({ id, system, eggSize, ovenScale, roomC, fridgeC, freezerC, mixedC, timeZone }) => ({
+    toRow: ({ id, system, eggSize, ovenScale, roomC, fridgeC, freezerC, mixedC, timeZone, currency }) => ({
       id,
       measure_system: system,
       egg_size: eggSize,
@@ -39,6 +41,7 @@ export function createKitchenRepository(db: Database.Database): Repository<Kitch
       freezer_c: freezerC,
       mixed_c: mixedC,
       time_zone: timeZone,
+      currency,
     }),
     fromRows: eachRow((row) => ({
       id: row.id,
@@ -50,6 +53,7 @@ export function createKitchenRepository(db: Database.Database): Repository<Kitch
       freezerC: row.freezer_c,
       mixedC: row.mixed_c,
       timeZone: row.time_zone,
+      currency: row.currency,
     })),
   });
 }

@@ -22,6 +22,7 @@ import {
 import { createLotRecordRepository } from "./lotRecordRepository";
 import { createMakeAheadRepository } from "./makeAheadRepository";
 import { createPieceRepository } from "./pieceRepository";
+import { createPriceRepository, createTillRepository } from "./tillRepositories";
 import type { Repository } from "./versionedTable";
 
 /** One repository a kind of record. */
@@ -42,6 +43,8 @@ export const createRepositories = (db: Database.Database): Repositories => ({
   day: createDayRepository(db),
   order: createOrderRepository(db),
   kitchen: createKitchenRepository(db),
+  till: createTillRepository(db),
+  price: createPriceRepository(db),
   ingredient: createIngredientRepository(db),
   larder: createLarderRepository(db),
   ahead: createMakeAheadRepository(db),

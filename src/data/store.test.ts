@@ -146,6 +146,25 @@ test("a larder item, a weighing, an ingredient and a kitchen come back as they w
   expect(readRecord(store, "weighing", weighing!.id, "2026-11-27")).toEqual(untouched);
   expect(setFields(store, "kitchen", "kitchen", { timeZone: "Asia/Kathmandu" }).kind).toBe("written");
   expect(readRecord(store, "kitchen", "kitchen")!.timeZone).toBe("Asia/Kathmandu");
+  expect(setFields(store, "kitchen", "kitchen", { currency: "CHF" }).kind).toBe("written");
+  expect(readRecord(store, "kitchen", "kitchen")!.currency).toBe("CHF");
+});
+
+test("what hands and heat cost and what pieces are sold for is kept; a price is of a piece that is there", () => {
+  const store = openDemo();
+  expect(store.readTill()).toEqual(readRecord(store, "till", "till"));
+  expect(setFields(store, "till", "till", { hourMinor: 2350, hidesFromBench: true }).kind).toBe("written");
+  expect(store.readTill()).toEqual({ id: "till", hourMinor: 2350, kwhMinor: 30, hidesFromBench: true });
+  const before = readRecord(store, "price", "leek-triangle")!;
+  expect(setFields(store, "price", "leek-triangle", { priceMinor: 0 }).kind).toBe("written");
+  expect(readRecord(store, "price", "leek-triangle")).toEqual({ ...before, priceMinor: 0 });
+  const stray = adding({ kind: "price", record: { id: "no-such-piece", priceMinor: 100 } });
+  expect(writeChanges(store, [stray])).toMatchObject({ kind: "refused" });
+  expect(setFields(store, "price", "plum-pop", { priceMinor: -1 })).toMatchObject({ kind: "refused" });
+  // A piece that goes out of the book takes no price with it: days that sold it still know.
+  const piece = readRecord(store, "piece", "chestnut-pie")!;
+  writeChanges(store, [toChange({ kind: "piece", id: piece.id }, piece, null)!]);
+  expect(readRecord(store, "price", "chestnut-pie")).not.toBeNull();
 });
 
 test("the sums of leaks are those of the records, however these were written, changed and taken away", () => {

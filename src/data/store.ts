@@ -1,14 +1,23 @@
 import type Database from "better-sqlite3";
 import type { PastLog } from "@/core/plan";
-import type { ChangeGroup, GroupAnswer } from "@/schemas/change";
-import type { Customer, Device, Formula, Ingredient, Kitchen, Piece, StandingOrder } from "@/schemas/model";
+import type { ChangeGroup } from "@/schemas/change";
+import type {
+  Customer,
+  Device,
+  Formula,
+  Ingredient,
+  Kitchen,
+  Piece,
+  StandingOrder,
+  Till,
+} from "@/schemas/model";
 import type { RecordLists } from "@/schemas/recordTable";
 import { createDayList, type DayList } from "./dayList";
 import { createDayReader, type DayRecords } from "./dayReader";
 import { createFormulaEditions, type FormulaEdition } from "./formulaEditions";
 import { createHabits, type Habits } from "./habitRepository";
 import { createChangeFeed, type ChangeFeed } from "./changeFeed";
-import { createGroupWriter } from "./groupWriter";
+import { createGroupWriter, type AppliedGroups } from "./groupWriter";
 import { createRepositories } from "./repositories";
 import { createRuns, type Runs } from "./runRepository";
 
@@ -39,6 +48,8 @@ export interface Store {
   raiseRevision(why: string, nowIso: string): void;
   /** Every channel of a device that has a place. */
   listDevices(): readonly Device[];
+  /** What the house pays for hands and heat, and who is told; null where nobody has said. */
+  readTill(): Till | null;
   /** How the kitchen measures, and its own ingredients. */
   readKitchen(): { readonly kitchen: Kitchen | null; readonly ingredients: readonly Ingredient[] };
   /** Who orders, what stands for them, and what there is to order, whatever the day. */
@@ -61,7 +72,7 @@ export interface Store {
   applyGroups(
     groups: readonly ChangeGroup[],
     writtenAtIso: string,
-  ): { readonly epoch: string; readonly revision: number; readonly answers: GroupAnswer[] };
+  ): AppliedGroups & { readonly epoch: string };
   /** Forgets which groups were written so long ago that nobody sends them again. */
   forgetGroups(nowIso: string): void;
   close(): void;
@@ -98,6 +109,7 @@ export function createStore(db: Database.Database): Store {
     runs,
     habits,
     raiseRevision: (why, nowIso) => writer.raiseRevision(why, nowIso),
+    readTill: () => repositories.till.list()[0] ?? null,
     listDevices: () => repositories.device.list(),
     readKitchen: () => ({
       kitchen: repositories.kitchen.list()[0] ?? null,
@@ -112,10 +124,10 @@ export function createStore(db: Database.Database): Store {
     holds: (kind, id) => repositories[kind].find(id) !== null,
     listEditions: (formulaId) => editions.list(formulaId),
     listFormulasAsOf: (untilIso) => editions.listAsOf(untilIso),
-    applyGroups(groups, writtenAtIso) {
-      const answers = writer.applyGroups(groups, writtenAtIso);
-      return { epoch: readEpoch(), revision: writer.readRevision(), answers };
-    },
+    applyGroups: (groups, writtenAtIso) => ({
+      epoch: readEpoch(),
+      ...writer.applyGroups(groups, writtenAtIso),
+    }),
     forgetGroups: (nowIso) => writer.forgetGroups(nowIso),
     close: () => db.close(),
   };

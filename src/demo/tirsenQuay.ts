@@ -4,6 +4,7 @@ import type { Cutter, Day, Kitchen, LarderItem, MakeAhead, Order, Weighing } fro
 import type { KindedRecord, RecordKind, RecordTypes } from "@/schemas/recordKinds";
 import { toTable, type RecordTable } from "@/schemas/recordTable";
 import { customers, standingOrders } from "./customers";
+import { prices, till } from "./till";
 import { furtherFormulas } from "./formulas";
 import { bench, devices, fryer, shelves, smallFan, twoDeckOven, vessels } from "./kit";
 import { starters } from "./starters";
@@ -222,6 +223,8 @@ export function listDemoWorld(): KindedRecord[] {
       of("order", entry),
     ),
     of("kitchen", kitchen),
+    of("till", till),
+    ...prices.map((price) => of("price", price)),
     ...larder.map((item) => of("larder", item)),
     ...greatAhead.map((each) => of("ahead", each)),
     of("weighing", fridayWeighing),

@@ -15,6 +15,7 @@ import {
 } from "@/core/cutting";
 import { Budget } from "@/core/budget";
 import { computeReadiness, coolPiece, findLargestLoad, fryLoad, scaleBake } from "@/core/heat";
+import { listLabels } from "@/core/labels";
 import { planDay, type DayBook } from "@/core/plan";
 import { ok, type Result } from "@/core/result";
 import { adjustRun, compareOutlook, foldRun, freezeRun, retimeRun, viewRun } from "@/core/run";
@@ -24,9 +25,18 @@ import { packCopy } from "@/data/copyFile";
 import { writeLines } from "@/data/copyLines";
 import { openCopy } from "@/data/openCopy";
 import { putOutward, setOutward } from "@/data/outward";
-import { toDayPdf, toTemplatePdf, type CutTemplate, type Paper } from "@/formats";
+import {
+  toDayPdf,
+  toLabelsPdf,
+  toPrintedLabels,
+  toTemplatePdf,
+  type CutTemplate,
+  type Paper,
+} from "@/formats";
 import { readFontFiles } from "./fontFiles";
 import type { BakeScaleDocument, FryDocument } from "@/schemas/heatCalculators";
+import type { LabelWish } from "@/schemas/labelWish";
+import type { DayBook as TakenBook } from "@/schemas/model";
 import type { RunDocument } from "@/schemas/runEvents";
 import type { ScheduleDocument } from "@/schemas/scheduleDocument";
 import { loadDays } from "./loadDays";
@@ -81,8 +91,12 @@ const jobs = {
     compareOutlook(book, before),
   weighDays,
   loadDays,
-  async writeDayPdf({ book, paper }: { book: DayBook; paper: Paper }): Promise<Uint8Array> {
+  async writeDayPdf({ book, paper }: { book: TakenBook; paper: Paper }): Promise<Uint8Array> {
     return toDayPdf(book, planDay(book), paper, await readFontFiles());
+  },
+  async writeLabelsPdf({ book, wish }: { book: TakenBook; wish: LabelWish }): Promise<Uint8Array> {
+    const labels = toPrintedLabels(listLabels(wish.of, planDay(book), book), wish, book.kitchen.ovenScale);
+    return toLabelsPdf({ ...wish, labels }, await readFontFiles());
   },
   async writeTemplatePdf({ template, paper }: { template: CutTemplate; paper: Paper }): Promise<Uint8Array> {
     return toTemplatePdf(template, paper, await readFontFiles());

@@ -34,6 +34,7 @@ const roadOf: Readonly<Record<JobName, Road>> = {
   compareOutlook: "plans",
   retimeRun: "searches",
   writeDayPdf: "plans",
+  writeLabelsPdf: "plans",
   writeTemplatePdf: "plans",
   weighDays: "plans",
   loadDays: "plans",

@@ -11,4 +11,5 @@ export const firstKitchen: Kitchen = {
   freezerC: -18,
   mixedC: 18,
   timeZone: null,
+  currency: null,
 };

@@ -189,6 +189,14 @@ export const kitchenLimits = {
   mixedC: limit("Dough after mixing", "°C", 5, 35, 1),
 } as const;
 
+/** Money in the smallest coin; none of it is more than a hundred thousand. */
+const MOST_MINOR = 10_000_000;
+export const tillLimits = {
+  hourMinor: limit("An hour of hands", "", 0, MOST_MINOR, 50),
+  kwhMinor: limit("A kilowatt-hour", "", 0, MOST_MINOR, 1),
+  priceMinor: limit("Price of one", "", 0, MOST_MINOR, 5),
+} as const;
+
 export const ingredientLimits = {
   gPerMl: limit("Density", "g/ml", 0.05, 3, 0.01),
   pieceG: limit("One piece", "g", 0.01, 20_000, 1),

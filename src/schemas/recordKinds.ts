@@ -20,6 +20,8 @@ export const recordKinds: readonly RecordKind[] = [
   "day",
   "order",
   "kitchen",
+  "till",
+  "price",
   "ingredient",
   "larder",
   "ahead",

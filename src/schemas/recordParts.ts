@@ -56,6 +56,13 @@ export const timeZone = Joi.string()
       : helpers.message({ custom: `“${text}” is no time zone: write it like Europe/Lisbon.` }),
   );
 
+/** Three letters that money is known by, as "EUR". */
+export const currency = Joi.string()
+  .trim()
+  .uppercase()
+  .pattern(/^[A-Z]{3}$/)
+  .messages({ "string.pattern.base": "A currency is three letters, as EUR." });
+
 function isTimeZone(text: string): boolean {
   try {
     new Intl.DateTimeFormat("en", { timeZone: text });

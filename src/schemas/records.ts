@@ -20,8 +20,10 @@ import type {
   Order,
   Oven,
   Piece,
+  Price,
   Shelf,
   StandingOrder,
+  Till,
   Vessel,
   Weighing,
 } from "./model";
@@ -30,6 +32,7 @@ import {
   dayLimits,
   ingredientLimits,
   kitchenLimits,
+  tillLimits,
   larderLimits,
   lotRecordLimits,
   MAX_CONTACT_CHARACTERS,
@@ -44,7 +47,7 @@ import { kitSchemas } from "./kitRecords";
 import { formulaSchema } from "./formulaRecords";
 import { extrasSchema, finishParts } from "./pieceParts";
 import { quantity, whole } from "./quantity";
-import { calendarDate, craftCausesSchema, id, name, optionalId, timeZone } from "./recordParts";
+import { calendarDate, craftCausesSchema, id, name, optionalId, timeZone, currency } from "./recordParts";
 import { formSchema, outlineSchema, sheetSchema } from "./shapes";
 import { settlePiece } from "./wayParts";
 
@@ -154,7 +157,15 @@ export const recordSchemas = {
     freezerC: quantity(kitchenLimits.freezerC),
     mixedC: quantity(kitchenLimits.mixedC),
     timeZone: timeZone.allow(null).default(null).optional(),
+    currency: currency.allow(null).default(null).optional(),
   }),
+  till: Joi.object<Till>({
+    id,
+    hourMinor: whole(tillLimits.hourMinor),
+    kwhMinor: whole(tillLimits.kwhMinor),
+    hidesFromBench: Joi.boolean().required(),
+  }),
+  price: Joi.object<Price>({ id, priceMinor: whole(tillLimits.priceMinor) }),
   ingredient: Joi.object<Ingredient>({
     id,
     name: name("The ingredient"),
@@ -284,6 +295,8 @@ export interface RecordTypes {
   day: Day;
   order: Order;
   kitchen: Kitchen;
+  till: Till;
+  price: Price;
   ingredient: Ingredient;
   larder: LarderItem;
   ahead: MakeAhead;

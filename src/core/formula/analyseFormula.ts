@@ -21,12 +21,19 @@ const USUAL_DOUGH: Composition = { waterShare: 0.2, fatShare: 0.25, sugarShare: 
 /** Water costs nothing worth counting. */
 const FREE = new Set(["water"]);
 
-/** Percentages, composition, allergens and cost of a formula. Lines are looked up by their ingredient id. */
-export function analyseFormula(formula: Formula, book: readonly Ingredient[]): FormulaAnalysis {
+/**
+ * Percentages, composition, allergens and cost of a formula. Lines are looked up by their ingredient id.
+ * @param tookG - What its range took last time, for the formula as written; null if never recorded.
+ */
+export function analyseFormula(
+  formula: Formula,
+  book: readonly Ingredient[],
+  tookG: number | null = null,
+): FormulaAnalysis {
   const byId = new Map(book.map((ingredient) => [ingredient.id, ingredient]));
   const rows = formula.lines.map((line) => ({
     line,
-    massG: computeTargetG(formula, line, null),
+    massG: computeTargetG(formula, line, tookG),
     ingredient: line.ingredientId === null ? null : (byId.get(line.ingredientId) ?? null),
   }));
   const known = rows.flatMap(({ massG, ingredient }) => (ingredient ? [{ massG, ingredient }] : []));

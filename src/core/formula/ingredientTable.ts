@@ -84,6 +84,7 @@ raspberry|raspberry|raspberries|fruit|plain .52|4|86|0|4|0||250 290
 blackberry|blackberry|blackberries|fruit|plain .6|5|88|0|5|0||250 270
 blueberry|blueberry|blueberries|fruit|plain .62|1.6|84|0|10|0||250 260
 blackcurrant|blackcurrants|currants black|fruit|plain .47|1|82|0|8|0||250 280
+redcurrant|redcurrants|currants red, red currants|fruit|plain .49|0.5|84|0|7|0||125 240
 gooseberry|gooseberries|gooseberry|fruit|plain .63|5|88|0|4|0||400 310
 rhubarb|rhubarb||fruit|chopped .52|110|94|0|1|0||500 210
 lemon|lemon|lemons|fruit||90|89|0|2.5|0||500 160

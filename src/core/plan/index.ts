@@ -32,7 +32,7 @@ export {
   type Weighing,
 } from "./book";
 export { listClockRows, listClockSteps, sayClockStep, type ClockRow, type ClockStep } from "./clock";
-export { tellStep, type ToldStep } from "./clock";
+export { listRestEnds, tellStep, type ToldStep } from "./clock";
 export { assignTakings, type StepTakings } from "./piece";
 export { addDays, findSeason, findWeekday, seasonNames, type Season } from "./book";
 export { toLiquidHabit, type LiquidAim } from "./learned";
@@ -45,7 +45,14 @@ export { toHeaterHabit, toHeatFactor, toHeatHabit, toHeatUpHabit, toOvenHabit } 
 export { closeLarder, giveBack, LEAST_KEPT_G, takeUse } from "./larder";
 export { blanksKeepDays, findKeepDays } from "./larder";
 export { toLarderItem } from "./larder";
-export { listAllergens, listMaterials } from "./line";
+export {
+  listContents,
+  listFormulaContents,
+  listMaterials,
+  listPieceMaterials,
+  tellAllergens,
+  type Content,
+} from "./line";
 export { type Material, type MaterialUse } from "./result";
 export { listShopping, type ShoppingLine, type WeighedDay } from "./larder";
 export { stations, type Station } from "../way";

@@ -8,7 +8,7 @@ import type { HoldMend, Seal, Vents } from "../sealing";
 import type { LotFigures } from "../remedy";
 import type { OvenScale } from "../units";
 import { freezeLarder, type RunLarder } from "./runLarder";
-import { freezeCosts, type RunCosts } from "./costs";
+import { freezeCosts, type RunCosts } from "./freezeCosts";
 import { freezeExpected, type ExpectedFigures } from "./expected";
 import { listFigures, type JobFigure } from "./jobFigures";
 import {
@@ -149,7 +149,7 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
     dayName: day.name,
     hasHelper: day.helper !== null,
     larder: freezeLarder(plan, book),
-    costs: freezeCosts(plan),
+    costs: freezeCosts(plan, book),
     expected: freezeExpected(plan, book),
     ovenScale: book.kitchen.ovenScale,
     roomC: book.kitchen.roomC,

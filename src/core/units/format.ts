@@ -32,9 +32,24 @@ export function formatScale(massG: number): string {
 /** Hundredths of the house’s currency, whatever it is. */
 const MINOR_PER_MAJOR = 100;
 
-/** Money from minor units, without a currency's sign: `2.89`. */
-export function formatMoney(amountMinor: number): string {
-  return (amountMinor / MINOR_PER_MAJOR).toFixed(2);
+/**
+ * Money from minor units: `2.89`, or with the sign of a currency.
+ * @param currency - Three letters, as "EUR"; null for the figure alone.
+ * @example formatMoney(289) // "2.89"
+ * @example formatMoney(289, "EUR") // "€2.89"
+ */
+export function formatMoney(amountMinor: number, currency: string | null = null): string {
+  const amount = amountMinor / MINOR_PER_MAJOR;
+  return currency === null ? amount.toFixed(2) : formatterOf(currency).format(amount);
+}
+
+const formatters = new Map<string, Intl.NumberFormat>();
+function formatterOf(currency: string): Intl.NumberFormat {
+  const known = formatters.get(currency);
+  if (known) return known;
+  const made = new Intl.NumberFormat("en", { style: "currency", currency, currencyDisplay: "narrowSymbol" });
+  formatters.set(currency, made);
+  return made;
 }
 
 /**

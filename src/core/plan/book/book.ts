@@ -198,6 +198,8 @@ export interface Kitchen {
   readonly mixedC: number;
   /** The zone whose wall clock it goes by, as "Europe/Lisbon"; null for the computer's own. */
   readonly timeZone: string | null;
+  /** What money is told in, three letters as "EUR"; null for figures alone. */
+  readonly currency: string | null;
 }
 
 export const larderKinds = ["dough", "filling", "blanks", "shells", "frozenPieces"] as const;

@@ -24,6 +24,13 @@ export const addDays = (date: string, days: number): string =>
  */
 export const findWeekday = (date: string): number => getISODay(parse(date, PATTERN, 0, PLAIN), PLAIN);
 
+/**
+ * A date as people say it: `29 Nov`.
+ * @example sayDate("2026-11-29") // "29 Nov"
+ */
+export const sayDate = (date: string): string =>
+  remember(`say ${date}`, () => format(parse(date, PATTERN, 0, PLAIN), "d MMM", PLAIN));
+
 /** Times of the year, as kitchens and flour feel them on either half of the earth. */
 const seasons = ["dec-feb", "mar-may", "jun-aug", "sep-nov"] as const;
 export type Season = (typeof seasons)[number];

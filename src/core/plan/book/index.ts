@@ -26,4 +26,4 @@ export {
   type Vessel,
   type Weighing,
 } from "./book";
-export { addDays, findSeason, findWeekday, seasonNames, type Season } from "./calendar";
+export { addDays, findSeason, findWeekday, sayDate, seasonNames, type Season } from "./calendar";

@@ -3,3 +3,4 @@ export { forecastDay, toPersonHabit } from "./forecastDay";
 export { keepReserve } from "./keepReserve";
 export { findReadyMin } from "./readyMin";
 export { tellStep, type ToldStep } from "./tellStep";
+export { listRestEnds, type RestEnd } from "./restEnds";

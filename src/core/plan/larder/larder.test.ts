@@ -43,7 +43,7 @@ test("the oldest is taken first, what is missing is mixed, and nothing past its 
   expect(dough(plan).batch).toBeNull();
   expect(plan.tasks.some(({ id }) => id === "mix:bay-shortcrust")).toBe(false);
   expect(plan.problems.map(({ message }) => message)).toEqual([
-    expect.stringContaining("900 g Bay shortcrust in the larder was to be used by 2026-11-27"),
+    expect.stringContaining("900 g Bay shortcrust in the larder was to be used by 27 Nov"),
   ]);
 });
 

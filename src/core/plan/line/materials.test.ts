@@ -1,7 +1,15 @@
 import fc from "fast-check";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
-import { assignTakings, listAllergens, listShopping, planDay, type DayBook, type Piece } from "..";
+import {
+  assignTakings,
+  listContents,
+  listShopping,
+  planDay,
+  tellAllergens,
+  type DayBook,
+  type Piece,
+} from "..";
 import { createWay, insertStep, settleWay, type WayStep } from "../../way";
 
 const monday = toDayBook(listDemoRecords(), "2026-11-30", null)!;
@@ -115,7 +123,7 @@ test("nuts that are only dropped in are named among a piece's allergens, and wha
   const tell = (book: DayBook) => {
     const plan = planDay(book);
     const line = plan.lines.find(({ piece }) => piece.id === "custard-cup")!;
-    return listAllergens(line, plan.materials, plan.analyses, book.ingredients);
+    return tellAllergens(listContents(line, book.formulas, book.ingredients));
   };
   expect(tell(monday).allergens).not.toContain("nuts");
   expect(tell(nutty("walnuts")).allergens).toContain("nuts");

@@ -1,14 +1,6 @@
 import { listThings } from "../piece";
 import { createMemory } from "../../createMemory";
-import {
-  allergens,
-  matchIngredient,
-  mergeIngredients,
-  standardIngredients,
-  type Allergen,
-  type FormulaAnalysis,
-  type Ingredient,
-} from "../../formula";
+import { matchIngredient, mergeIngredients, standardIngredients, type Ingredient } from "../../formula";
 import { washFacts, type GlazeKind } from "../../sealing";
 import { hasStep, isFilling, type WayStep } from "../../way";
 import type { PiecePlan, Material, MaterialUse } from "../result";
@@ -17,7 +9,7 @@ import type { PiecePlan, Material, MaterialUse } from "../result";
 const ICING_SUGAR_SHARE = 0.84;
 const SYRUP_SUGAR_SHARE = 0.5;
 
-/** Of one piece: by what name and how much of it goes where. */
+/** Of one piece: by what name and how much of it goes where. `pieces` of the day get it. */
 interface Share {
   readonly name: string;
   readonly use: MaterialUse;
@@ -26,28 +18,47 @@ interface Share {
   readonly pieces: number;
 }
 
+/** The same, with its entry in the book; null where the book does not know it. */
+export interface PieceMaterial extends Share {
+  readonly ingredientId: string | null;
+}
+
 /** All that goes into or onto the day's pieces beside their doughs and fillings, each material once for each use. */
 export function listMaterials(
   lines: readonly PiecePlan[],
   ownIngredients: readonly Ingredient[],
 ): Material[] {
-  const book = mergeIngredients(standardIngredients, ownIngredients);
   const gathered = new Map<string, Material>();
   for (const line of lines)
-    for (const { name, use, eachG, count, pieces } of listShares(line)) {
-      if (pieces === 0 || (eachG === 0 && count === null)) continue;
+    for (const { name, use, eachG, count, pieces, ingredientId } of listPieceMaterials(
+      line,
+      ownIngredients,
+    )) {
       const key = `${use}:${name.toLowerCase()}`;
       const had = gathered.get(key);
       gathered.set(key, {
         name,
         use,
-        ingredientId: had ? had.ingredientId : findIngredientId(name, book, ownIngredients),
+        ingredientId: had ? had.ingredientId : ingredientId,
         massG: (had?.massG ?? 0) + eachG * pieces,
         count: count === null ? null : (had?.count ?? 0) + count * pieces,
         pieceIds: [...new Set([...(had?.pieceIds ?? []), line.piece.id])],
       });
     }
   return [...gathered.values()];
+}
+
+/** A kind of piece, and how many of it are filled and made. */
+type MadePiece = Pick<PiecePlan, "piece" | "shaped"> & {
+  readonly counts: Pick<PiecePlan["counts"], "toFill" | "made">;
+};
+
+/** What goes into or onto each piece of a kind beside its dough and fillings; nothing of what goes on none of them. */
+export function listPieceMaterials(line: MadePiece, ownIngredients: readonly Ingredient[]): PieceMaterial[] {
+  const book = mergeIngredients(standardIngredients, ownIngredients);
+  return listShares(line)
+    .filter(({ pieces, eachG, count }) => pieces > 0 && (eachG > 0 || count !== null))
+    .map((share) => ({ ...share, ingredientId: findIngredientId(share.name, book, ownIngredients) }));
 }
 
 /** Names looked up: a few dozen a kitchen, each time anything of the day changes. */
@@ -69,7 +80,7 @@ const nameSolid = (way: readonly WayStep[], name: string): string =>
   way.find(({ kind, thing }) => (kind === "prepare" || kind === "laySlices") && thing !== null)?.thing
     ?.name ?? name;
 
-function listShares(line: PiecePlan): Share[] {
+function listShares(line: MadePiece): Share[] {
   const {
     piece,
     shaped: {
@@ -161,34 +172,4 @@ function listGlaze(kind: GlazeKind, massG: number): { name: string; massG: numbe
     default:
       return [];
   }
-}
-
-/** What must be named of a piece: of its formulas, and of what goes in and on. Things that the book does not know are told apart. */
-export function listAllergens(
-  { piece, shaped: { parts } }: PiecePlan,
-  materials: readonly Material[],
-  analyses: Readonly<Record<string, FormulaAnalysis>>,
-  ownIngredients: readonly Ingredient[],
-): { readonly allergens: readonly Allergen[]; readonly unknown: readonly string[] } {
-  const book = new Map(mergeIngredients(standardIngredients, ownIngredients).map((each) => [each.id, each]));
-  const formulas = [piece.doughId, ...parts.map(({ fillingId }) => fillingId)].flatMap(
-    (id) => analyses[id] ?? [],
-  );
-  const mine = materials.filter(({ pieceIds, use }) => pieceIds.includes(piece.id) && use !== "stick");
-  const known = mine.flatMap(({ ingredientId }) =>
-    ingredientId === null ? [] : (book.get(ingredientId) ?? []),
-  );
-  const present = new Set([
-    ...formulas.flatMap((analysis) => analysis.allergens),
-    ...known.flatMap((ingredient) => ingredient.allergens),
-  ]);
-  return {
-    allergens: allergens.filter((allergen) => present.has(allergen)),
-    unknown: [
-      ...new Set([
-        ...formulas.flatMap(({ unknownLines }) => unknownLines),
-        ...mine.filter(({ ingredientId }) => ingredientId === null).map(({ name }) => name),
-      ]),
-    ],
-  };
 }

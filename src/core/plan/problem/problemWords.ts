@@ -1,5 +1,6 @@
 import { formatClock, formatCount, formatDuration, formatMass, formatNumber } from "../../units";
 import { engineWords, said, sayBy, tellFailure, type Said, type WordsOf } from "../../words";
+import { sayDate } from "../book";
 import type { FryFailure, ProblemFailure, Waited } from "./problemFailure";
 
 const fryWords: WordsOf<FryFailure> = {
@@ -138,7 +139,7 @@ const problemWords: WordsOf<ProblemFailure> = {
     ),
   expired: ({ item, massG, count, useBy }) =>
     said(
-      `${count > 0 ? `${count} of` : formatMass(massG)} ${item} in the larder was to be used by ${useBy}: ` +
+      `${count > 0 ? `${count} of` : formatMass(massG)} ${item} in the larder was to be used by ${sayDate(useBy)}: ` +
         "it is not planned with.",
       "Throw it out in Larder, or correct its date.",
     ),

@@ -2,16 +2,16 @@ import { mergeIngredients, standardIngredients, type Ingredient } from "../formu
 import { planDay, type DayBook } from "../plan";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
-import { freezeCosts } from "./costs";
+import { freezeCosts } from "./freezeCosts";
 
 const book: DayBook = toDayBook(listDemoRecords(), "2026-11-28", null)!;
-const costs = (of: DayBook) => freezeCosts(planDay(of));
+const costs = (of: DayBook) => freezeCosts(planDay(of), of);
 const total = ({ pieces }: ReturnType<typeof costs>) =>
   pieces.reduce((sum, { ingredientsMinor }) => sum + ingredientsMinor, 0);
 
 test("every piece of the day has its cost and its hands; what is trimmed away is told", () => {
   const plan = planDay(book);
-  const { pieces, trimG } = freezeCosts(plan);
+  const { pieces, trimG } = freezeCosts(plan, book);
   expect(pieces.map(({ pieceId }) => pieceId)).toEqual(plan.lines.map(({ piece }) => piece.id));
   for (const { ingredientsMinor, handsMin } of pieces) {
     expect(ingredientsMinor).toBeGreaterThan(0);
@@ -48,7 +48,11 @@ test("what comes out of the larder was paid for already", () => {
 test("a piece's heat grows with its oven's power, is nothing where nobody told it, and never more than the oven can draw", () => {
   const heat = (powerKw: number) => {
     const plan = planDay({ ...book, ovens: book.ovens.map((oven) => ({ ...oven, powerKw })) });
-    const kwh = freezeCosts(plan).pieces.reduce((sum, { heatKwh = 0 }) => sum + heatKwh, 0);
+    const fried = new Set(plan.lines.flatMap(({ piece, fries }) => (fries.length > 0 ? [piece.id] : [])));
+    const kwh = freezeCosts(plan, book).pieces.reduce(
+      (sum, { pieceId, heatKwh = 0 }) => sum + (fried.has(pieceId) ? 0 : heatKwh),
+      0,
+    );
     const bakedH = plan.tasks
       .filter(({ kind }) => kind === "bake")
       .reduce((sum, { placed }) => sum + (placed.endMin - placed.startMin) / 60, 0);

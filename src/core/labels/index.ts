@@ -1,0 +1,11 @@
+export {
+  listAllergenRows,
+  listAllergenSources,
+  listPieceAllergens,
+  type AllergenFacts,
+  type AllergenRow,
+  type Contact,
+  type ContactWay,
+} from "./allergenMatrix";
+export { findBakedKeepDays, findWarmUp } from "./keeping";
+export { labelKinds, listLabels, type KeptIn, type Label, type LabelKind, type WarmUp } from "./labels";

@@ -1,0 +1,223 @@
+import { mergeIngredients, standardIngredients, type Allergen, type IngredientGroup } from "../formula";
+import { groupOrders, type TakenOrder } from "../orders";
+import {
+  addDays,
+  findFilling,
+  listContents,
+  listFormulaContents,
+  tellAllergens,
+  type Content,
+  type DayBook,
+  type DayPlan,
+  type LarderItem,
+  type LarderKind,
+  type Piece,
+  type PiecePlan,
+} from "../plan";
+import {
+  joinAllergens,
+  listPieceAllergens,
+  toGroupId,
+  type AllergenFacts,
+  type Contact,
+} from "./allergenMatrix";
+import { findBakedKeepDays, findWarmUp } from "./keeping";
+
+export const labelKinds = ["piece", "tray", "order", "larder"] as const;
+/** What is labelled. */
+export type LabelKind = (typeof labelKinds)[number];
+
+/** Where it is kept until it is eaten, baked or used. */
+export type KeptIn = "room" | "cold" | "freezer";
+
+/** How one piece of what is in an order is made crisp again. */
+export interface WarmUp {
+  readonly name: string;
+  readonly minutes: number;
+  /** Null where it says nothing of the oven. */
+  readonly heatC: number | null;
+}
+
+/** What a label says. Dates are local, YYYY-MM-DD; the use-by date is the last day it may be eaten or used. */
+export interface Label {
+  readonly id: string;
+  readonly kind: LabelKind;
+  readonly title: string;
+  /** Of a tray: which of how many. */
+  readonly part: { readonly index: number; readonly of: number } | null;
+  /** Pieces in it; 0 where it is not counted. */
+  readonly count: number;
+  /** When it is come for, minutes after midnight. */
+  readonly dueMin: number | null;
+  /** What is in it, by name and number; empty where the title says it. */
+  readonly items: readonly { readonly name: string; readonly count: number }[];
+  readonly larderKind: LarderKind | null;
+  readonly madeOn: string;
+  readonly useBy: string;
+  readonly keptIn: KeptIn;
+  readonly warmUps: readonly WarmUp[];
+  readonly contains: readonly Allergen[];
+  readonly contacts: readonly Contact[];
+  readonly unknown: readonly string[];
+  /** The heaviest first, as weighed; empty where several kinds lie together. */
+  readonly ingredients: readonly Content[];
+  /** Of all that it stands on, g. */
+  readonly massG: number;
+  /** Usually stuck so often: once on each piece, tray, order and portion. */
+  readonly copies: number;
+}
+
+type Book = Pick<DayBook, "day" | "formulas" | "ingredients" | "pieces" | "larder"> & {
+  readonly orders: readonly TakenOrder[];
+};
+
+/** The labels of a day of one kind. O(pieces · lines of their formulas). */
+export function listLabels(kind: LabelKind, plan: DayPlan, book: Book): Label[] {
+  if (kind === "larder") return listLarderLabels(plan, book);
+  const facts = listPieceAllergens(plan, book);
+  const lines = plan.lines.filter(({ piece }) => facts.has(piece.id));
+  const factsOf = ({ piece }: PiecePlan): AllergenFacts =>
+    facts.get(piece.id) ?? { contains: [], contacts: [], unknown: [] };
+  if (kind === "order") return listOrderLabels(lines, factsOf, book);
+  return lines.flatMap((line) => {
+    const label: Label = {
+      ...{ id: line.piece.id, kind, title: line.piece.name, part: null, items: [], dueMin: null },
+      ...{ larderKind: null, count: 1, madeOn: book.day.date },
+      ...tellKeeping([line.piece], book),
+      ...factsOf(line),
+      ingredients: listContents(line, book.formulas, book.ingredients),
+      massG: line.shaped.masses.bakedPieceG,
+      copies: line.counts.made,
+    };
+    return kind === "piece" ? [label] : listTrays(line, label);
+  });
+}
+
+function listTrays({ loading, shaped }: PiecePlan, label: Label): Label[] {
+  const trays = loading.loads.flatMap((load) => load.trays);
+  return trays.map((count, index) => ({
+    ...label,
+    id: `${label.id}/${index}`,
+    kind: "tray",
+    part: { index: index + 1, of: trays.length },
+    count,
+    ingredients: [],
+    massG: count * shaped.masses.bakedPieceG,
+    copies: 1,
+  }));
+}
+
+function listOrderLabels(
+  lines: readonly PiecePlan[],
+  factsOf: (line: PiecePlan) => AllergenFacts,
+  book: Book,
+): Label[] {
+  const lineOf = new Map(lines.map((line) => [line.piece.id, line]));
+  return groupOrders(book.orders).flatMap((group): Label[] => {
+    const { customer, dueMin, orders } = group;
+    const mine = orders.flatMap(({ pieceId, count }) => {
+      const line = lineOf.get(pieceId);
+      return line ? [{ line, count }] : [];
+    });
+    if (mine.length === 0) return [];
+    return [
+      {
+        ...{ id: toGroupId(group), kind: "order", title: customer, part: null },
+        ...{ larderKind: null, dueMin, madeOn: book.day.date },
+        count: mine.reduce((sum, { count }) => sum + count, 0),
+        items: mine.map(({ line, count }) => ({ name: line.piece.name, count })),
+        ...tellKeeping(
+          mine.map(({ line }) => line.piece),
+          book,
+        ),
+        ...joinAllergens(mine.map(({ line }) => factsOf(line))),
+        ingredients: [],
+        massG: mine.reduce((sum, { line, count }) => sum + count * line.shaped.masses.bakedPieceG, 0),
+        copies: 1,
+      },
+    ];
+  });
+}
+
+/** What is filled with these spoils on a warm shelf. A usual rule; local codes say more. */
+const PERISHABLE: ReadonlySet<IngredientGroup> = new Set(["dairy", "egg", "meat"]);
+
+/** Whether a piece is kept cold: its way says so, or what it is filled with spoils. */
+function needsCold(piece: Piece, { formulas, ingredients: own }: Book): boolean {
+  const { way, fillingId, extras } = piece;
+  if (findBakedKeepDays(way) > 0) return true;
+  const groupOf = new Map(
+    mergeIngredients(standardIngredients, own).map(({ id, group }) => [id, group] as const),
+  );
+  const ids = [
+    fillingId,
+    ...extras.flatMap((extra) => ("fillingId" in extra ? [extra.fillingId] : [])),
+    ...way.flatMap((step) => step.fillingId ?? []),
+  ];
+  return ids.some((id) => {
+    const filling = findFilling(id, formulas);
+    return (
+      filling?.family === "custard" ||
+      filling?.lines.some(({ ingredientId }) => PERISHABLE.has(groupOf.get(ingredientId ?? "") ?? "other"))
+    );
+  });
+}
+
+/** What lies together is kept as the one that keeps least asks. */
+function tellKeeping(pieces: readonly Piece[], book: Book): Pick<Label, "useBy" | "keptIn" | "warmUps"> {
+  const named = new Map(pieces.map((piece) => [piece.id, piece]));
+  return {
+    useBy: addDays(book.day.date, Math.min(...pieces.map(({ way }) => findBakedKeepDays(way)))),
+    keptIn: pieces.some((piece) => needsCold(piece, book)) ? "cold" : "room",
+    warmUps: [...named.values()].flatMap(({ name, way }) => {
+      const warmUp = findWarmUp(way);
+      return warmUp ? [{ name, ...warmUp }] : [];
+    }),
+  };
+}
+
+function listLarderLabels({ shaped }: DayPlan, book: Book): Label[] {
+  const { larder, formulas, pieces, ingredients: own } = book;
+  const contentsOf = ({ kind, refId, massG, count }: LarderItem): Content[] => {
+    if (kind === "dough" || kind === "filling") {
+      const formula = formulas.find(({ id }) => id === refId);
+      return formula ? listFormulaContents(formula, massG, own) : [];
+    }
+    const piece = pieces.find(({ id }) => id === refId);
+    const shape = shaped[refId];
+    if (!piece || !shape) return [];
+    const part = kind === "frozenPieces" ? "whole" : "dough";
+    return listContents({ piece, shaped: shape }, formulas, own, part).map((content) => ({
+      ...content,
+      massG: content.massG * count,
+    }));
+  };
+  return larder
+    .filter(({ takenByDayId }) => takenByDayId === null)
+    .map((item): Label => {
+      const contents = contentsOf(item);
+      const { allergens: contains, unknown } = tellAllergens(contents);
+      const { id, kind, refId, count, madeOn, useBy } = item;
+      const named = kind === "dough" || kind === "filling" ? formulas : pieces;
+      return {
+        ...{
+          id,
+          kind: "larder",
+          part: null,
+          dueMin: null,
+          items: [],
+          larderKind: kind,
+          count,
+          madeOn,
+          useBy,
+        },
+        title: named.find((each) => each.id === refId)?.name ?? "",
+        keptIn: kind === "frozenPieces" ? "freezer" : "cold",
+        warmUps: [],
+        ...{ contains, unknown, contacts: [] },
+        ingredients: contents,
+        massG: item.massG > 0 ? item.massG : contents.reduce((sum, { massG }) => sum + massG, 0),
+        copies: 1,
+      };
+    });
+}

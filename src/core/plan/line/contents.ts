@@ -1,0 +1,97 @@
+import {
+  allergens,
+  computeTargetG,
+  computeTotalG,
+  computeYieldShare,
+  mergeIngredients,
+  standardIngredients,
+  type Allergen,
+  type Formula,
+  type Ingredient,
+} from "../../formula";
+import { findFilling, findFormulas, type ShapedPiece } from "../piece";
+import type { Piece } from "../book";
+import { listPieceMaterials } from "./materials";
+
+/** So much of one ingredient is weighed for one piece. */
+export interface Content {
+  readonly name: string;
+  /** Its entry in the book; null where the book does not know it: then nobody knows its allergens. */
+  readonly ingredientId: string | null;
+  /** Raw, before anything boils or bakes off. */
+  readonly massG: number;
+  readonly allergens: readonly Allergen[];
+}
+
+/** What of a piece is asked about: all of it, or its dough alone as long as nothing is in it. */
+export type ContentPart = "whole" | "dough";
+
+/**
+ * What one piece is made of, ingredient by ingredient and the heaviest first: its dough less the trim that is used
+ * again, its fillings before they boil down, and all that goes in and on.
+ * @param formulas - Of the book. @param own - The baker's own ingredients. O(lines · log lines).
+ */
+export function listContents(
+  { piece, shaped }: { readonly piece: Piece; readonly shaped: ShapedPiece },
+  formulas: readonly Formula[],
+  own: readonly Ingredient[],
+  part: ContentPart = "whole",
+): Content[] {
+  const { dough } = findFormulas(piece, formulas);
+  const { blankG, trimG } = shaped.masses;
+  const ofDough = dough ? listOfFormula(dough, blankG - trimG) : [];
+  if (part === "dough") return gather(ofDough, own);
+  const ofFillings = shaped.parts.flatMap(({ fillingId, portion, ofPieces }) => {
+    const filling = findFilling(fillingId, formulas);
+    return filling ? listOfFormula(filling, (portion.massG * ofPieces) / computeYieldShare(filling)) : [];
+  });
+  const besides = listPieceMaterials({ piece, shaped, counts: { toFill: 1, made: 1 } }, own).flatMap(
+    ({ name, ingredientId, eachG, use }) => (use === "stick" ? [] : [{ name, ingredientId, massG: eachG }]),
+  );
+  return gather([...ofDough, ...ofFillings, ...besides], own);
+}
+
+/** The ingredients of so much of a formula, weighed raw, the heaviest first. */
+export const listFormulaContents = (formula: Formula, massG: number, own: readonly Ingredient[]): Content[] =>
+  gather(listOfFormula(formula, massG / computeYieldShare(formula)), own);
+
+type Weighed = Omit<Content, "allergens">;
+
+function listOfFormula(formula: Formula, massG: number): Weighed[] {
+  const totalG = computeTotalG(formula);
+  if (totalG <= 0 || massG <= 0) return [];
+  return formula.lines.map((line) => ({
+    name: line.name,
+    ingredientId: line.ingredientId,
+    massG: (computeTargetG(formula, line, null) / totalG) * massG,
+  }));
+}
+
+/** Each ingredient once, by its name in the book. */
+function gather(weighed: readonly Weighed[], own: readonly Ingredient[]): Content[] {
+  const book = new Map(mergeIngredients(standardIngredients, own).map((each) => [each.id, each]));
+  const gathered = new Map<string, Content>();
+  for (const { name, ingredientId, massG } of weighed) {
+    const known = ingredientId === null ? undefined : book.get(ingredientId);
+    const key = known ? known.id : `? ${name.toLowerCase()}`;
+    gathered.set(key, {
+      name: known?.name ?? name,
+      ingredientId: known?.id ?? null,
+      massG: (gathered.get(key)?.massG ?? 0) + massG,
+      allergens: known?.allergens ?? [],
+    });
+  }
+  return [...gathered.values()].toSorted((a, b) => b.massG - a.massG);
+}
+
+/** What must be named of what something is made of. Things that the book does not know are told apart. */
+export function tellAllergens(contents: readonly Content[]): {
+  readonly allergens: readonly Allergen[];
+  readonly unknown: readonly string[];
+} {
+  const present = new Set(contents.flatMap((content) => content.allergens));
+  return {
+    allergens: allergens.filter((allergen) => present.has(allergen)),
+    unknown: contents.flatMap(({ ingredientId, name }) => (ingredientId === null ? [name] : [])),
+  };
+}
