@@ -1,77 +1,105 @@
-import { createEvents, type EventAttributes } from "ics";
-import { listClockSteps, listLights, sayClockStep, type Day, type DayBook, type DayPlan } from "@/core/plan";
+import { createEvents, type DateArray, type EventAttributes } from "ics";
+import {
+  listClockSteps,
+  listLights,
+  listRestEnds,
+  sayClockStep,
+  type DayBook,
+  type DayPlan,
+  type DayTask,
+} from "@/core/plan";
 import { formatHeat } from "@/core/units";
 import { fail, ok, type Result } from "@/core/result";
+import { toInstant } from "@/time/wallClock";
 
-/** An alarm goes off so long before what it is for, min: enough to wash the flour off. */
-const ALARM_MIN = 5;
 /** The bakery's own mark in every entry's id. */
 const MAKER = "tezgah";
 
+/** Before an oven is lit or a rest is over, min: enough to walk there. */
+const WARN_MIN = 1;
+
+export interface CalendarDay {
+  readonly book: DayBook;
+  readonly plan: DayPlan;
+}
+
+export interface CalendarWish {
+  readonly name: string;
+  /** The kitchen's, as "Europe/Lisbon": by it minutes of a day are moments. */
+  readonly timeZone: string;
+  /** Rises with every change to the file: who has an entry already takes the later one. */
+  readonly sequence: number;
+}
+
 /**
- * The day as iCalendar (RFC 5545): every job by hand and every load with an alarm, ovens to light among them, in the
- * bakery's own wall clock (floating times, so that the file is right wherever the tablet thinks it is).
+ * Days as iCalendar (RFC 5545): every job, every oven to light, and the end of all that goes by itself. What is alarmed
+ * is what hands would miss: a heat when it is first looked at, a rest when it is over, an oven when it is to be lit.
+ * Moments are told in UTC, so that they are right wherever the calendar is read.
  */
-export function writeDayCalendar(book: DayBook, plan: DayPlan): Result<string, string> {
-  const { day } = book;
-  const lights = listLights(plan).map(({ machineId, name, heatC, lightMin }) =>
-    toEvent(
-      day,
-      `light-${machineId}`,
-      `Light ${name.toLowerCase()} to ${formatHeat(heatC, book.kitchen.ovenScale)}`,
-      lightMin,
-      lightMin + 1,
-      0,
-    ),
+export function writeCalendar(days: readonly CalendarDay[], wish: CalendarWish): Result<string, string> {
+  const { error, value } = createEvents(
+    days.flatMap((day) => listEvents(day, wish)),
+    { productId: MAKER, calName: toText(wish.name) },
   );
-  const jobs = plan.tasks.map((task) => ({
-    ...toEvent(day, task.id, task.label, task.placed.startMin, task.placed.endMin, task.person),
-    description: listClockSteps(task, plan, book).map(sayClockStep).map(toText).join("\n"),
-  }));
-  const { error, value } = createEvents([...lights, ...jobs], {
-    productId: MAKER,
-    calName: toText(day.name),
-  });
   return value ? ok(value) : fail(error?.message ?? "The calendar could not be written.");
 }
+
+function listEvents({ book, plan }: CalendarDay, { timeZone, sequence }: CalendarWish): EventAttributes[] {
+  const { date } = book.day;
+  const toEvent = (id: string, label: string, startMin: number, endMin: number): EventAttributes => ({
+    uid: `${date}-${id}@${MAKER}`.replace(/[^\w@.-]/g, "-"),
+    sequence,
+    title: toText(label),
+    start: toUtc(toInstant(date, startMin, timeZone)),
+    startInputType: "utc",
+    startOutputType: "utc",
+    end: toUtc(toInstant(date, Math.max(endMin, startMin + 1), timeZone)),
+    endInputType: "utc",
+    endOutputType: "utc",
+  });
+  /** @param afterMin - After the entry begins; below 0 before it. Never 0, which the package cannot write. */
+  const alarm = (label: string, afterMin: number): Pick<EventAttributes, "alarms"> => ({
+    alarms: [
+      {
+        action: "display",
+        description: escape(toText(label)),
+        trigger: { before: afterMin < 0, minutes: Math.abs(afterMin) },
+      },
+    ],
+  });
+  const lights = listLights(plan).map(({ machineId, name, heatC, lightMin }) => {
+    const label = `Light ${name.toLowerCase()} to ${formatHeat(heatC, book.kitchen.ovenScale)}`;
+    return { ...toEvent(`light-${machineId}`, label, lightMin, lightMin + 1), ...alarm(label, -WARN_MIN) };
+  });
+  const jobs = plan.tasks.map((task) => {
+    const label = task.person > 0 ? `Helper: ${task.label}` : task.label;
+    const { startMin, endMin } = task.placed;
+    const steps = listClockSteps(task, plan, book).map(sayClockStep).map(toText).join("\n");
+    return {
+      ...toEvent(task.id, label, startMin, endMin),
+      ...(steps === "" ? {} : { description: steps }),
+      ...(isHeat(task) ? alarm(`Look: ${task.label}`, Math.max(endMin - task.slackMin - startMin, 1)) : {}),
+    };
+  });
+  const rests = listRestEnds(plan, book).map(({ id, label, endMin }) => ({
+    ...toEvent(id, label, endMin, endMin + 1),
+    ...alarm(label, -WARN_MIN),
+  }));
+  return [...lights, ...jobs, ...rests];
+}
+
+const isHeat = ({ kind }: DayTask): boolean => kind === "bake" || kind === "fry";
 
 /** Without the control characters that RFC 5545 does not allow in a text; a new line is one space. */
 const toText = (label: string) => label.replace(/\p{Cc}+/gu, " ").trim();
 
-function toEvent(
-  day: Day,
-  id: string,
-  label: string,
-  startMin: number,
-  endMin: number,
-  person: number,
-): EventAttributes {
-  return {
-    uid: `${day.date}-${id}@${MAKER}`.replace(/[^\w@.-]/g, "-"),
-    title: toText(person > 0 ? `Helper: ${label}` : label),
-    start: toDateParts(day.date, startMin),
-    startInputType: "local",
-    startOutputType: "local",
-    end: toDateParts(day.date, Math.max(endMin, startMin + 1)),
-    endInputType: "local",
-    endOutputType: "local",
-    alarms: [
-      {
-        action: "display",
-        description: toText(label),
-        trigger: { before: true, minutes: ALARM_MIN },
-      },
-    ],
-  };
-}
+/** As RFC 5545 wants texts; the package does so with an entry's, not with an alarm's. */
+const escape = (text: string) => text.replace(/[\\;,]/g, (sign) => `\\${sign}`);
 
-const MIN_PER_DAY = 24 * 60;
-
-/** Year, month, day, hour, minute; minutes before midnight fall on the day before. */
-function toDateParts(date: string, minute: number): [number, number, number, number, number] {
-  const days = Math.floor(minute / MIN_PER_DAY);
-  const at = new Date(`${date}T00:00:00Z`);
-  at.setUTCDate(at.getUTCDate() + days);
-  const rest = minute - days * MIN_PER_DAY;
-  return [at.getUTCFullYear(), at.getUTCMonth() + 1, at.getUTCDate(), Math.floor(rest / 60), rest % 60];
-}
+const toUtc = (at: Date): DateArray => [
+  at.getUTCFullYear(),
+  at.getUTCMonth() + 1,
+  at.getUTCDate(),
+  at.getUTCHours(),
+  at.getUTCMinutes(),
+];

@@ -1,9 +1,9 @@
 import { formatClock } from "@/core/units";
 import Papa from "papaparse";
-import { listClockRows, planDay } from "@/core/plan";
+import { listClockRows, listLights, listRestEnds, planDay } from "@/core/plan";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
-import { toDayCsv, toDayPdf, writeDayCalendar } from ".";
+import { toDayCsv, toDayPdf, writeCalendar } from ".";
 import { readPdfTexts, readShippedFonts } from "./__tests__/testPdf";
 
 const records = listDemoRecords();
@@ -13,18 +13,85 @@ const fonts = readShippedFonts();
 /** Shaping every word of a great market on a busy machine, ms. */
 const SHAPING_MS = 30_000;
 
-test("the calendar holds every job and every oven to light, each with an alarm, in the bakery's own clock", () => {
-  const written = writeDayCalendar(book, plan);
+const wish = { name: "Market, Saturday", timeZone: "Europe/Berlin", sequence: 7 };
+/** Entries of a calendar by what stands before their colon, lines unfolded; of an entry that comes again the last. */
+function readCalendar(days: Parameters<typeof writeCalendar>[0], more: Partial<typeof wish> = {}) {
+  const written = writeCalendar(days, { ...wish, ...more });
   if (!written.ok) throw new Error(written.failure);
   const text = written.value.replace(/\r\n[ \t]/g, "");
-  const lights = plan.schedule!.heaterStarts.length;
-  expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(plan.tasks.length + lights);
-  expect(text.match(/BEGIN:VALARM/g)).toHaveLength(plan.tasks.length + lights);
-  expect(text.match(/UID:.*/g)).toHaveLength(new Set(text.match(/UID:.*/g)).size);
-  const first = plan.tasks[0]!.placed.startMin;
-  const clock = [Math.floor(first / 60), first % 60].map((part) => String(part).padStart(2, "0")).join("");
-  // Floating: no Z and no zone.
-  expect(text).toMatch(new RegExp(`DTSTART:20261128T${clock}00\\r?\\n`));
+  const entries = text
+    .split("BEGIN:VEVENT")
+    .slice(1)
+    .map((entry) => ({
+      alarm: /TRIGGER:(\S+)/.exec(entry)?.[1] ?? null,
+      said: /BEGIN:VALARM[^]*DESCRIPTION:(.*?)\r/.exec(entry)?.[1] ?? null,
+      ...Object.fromEntries(
+        [...entry.split("BEGIN:VALARM")[0]!.matchAll(/^([A-Z-]+):(.*?)\r?$/gm)].map(([, key, value]) => [
+          key!,
+          value!,
+        ]),
+      ),
+    })) as (Record<string, string> & { alarm: string | null; said: string | null })[];
+  return { text, entries };
+}
+/** `20261128T060100Z` of a minute of the Saturday, by Berlin's winter clock. */
+const stamp = (minute: number) =>
+  new Date(Date.UTC(2026, 10, 28, -1, minute)).toISOString().replace(/[-:]|\.000/g, "");
+
+test("the calendar has every job, oven to light and end of a rest, at its moment by the kitchen's clock; only what is missed is alarmed", () => {
+  const { entries } = readCalendar([{ book, plan }]);
+  const [lights, rests] = [listLights(plan), listRestEnds(plan, book)];
+  expect(rests.length).toBeGreaterThan(3);
+  expect(entries).toHaveLength(plan.tasks.length + lights.length + rests.length);
+  expect(new Set(entries.map(({ UID }) => UID)).size).toBe(entries.length);
+  expect(entries.every(({ SEQUENCE }) => SEQUENCE === "7")).toBe(true);
+  for (const { label, person, kind, slackMin, placed } of plan.tasks) {
+    const title = (person > 0 ? `Helper: ${label}` : label).replaceAll(",", "\\,");
+    const entry = entries.find(
+      ({ SUMMARY, DTSTART }) => SUMMARY === title && DTSTART === stamp(placed.startMin),
+    )!;
+    expect(entry.DTEND).toBe(stamp(Math.max(placed.endMin, placed.startMin + 1)));
+    // A heat when it is first looked at; a job of hands not at all.
+    const isHeat = kind === "bake" || kind === "fry";
+    expect(entry.alarm).toBe(isHeat ? `PT${placed.endMin - slackMin - placed.startMin}M` : null);
+  }
+  for (const { label, endMin } of rests) {
+    const entry = entries.find(
+      ({ SUMMARY, DTSTART }) => SUMMARY === label.replaceAll(",", "\\,") && DTSTART === stamp(endMin),
+    );
+    expect([label, entry?.alarm]).toEqual([label, "-PT1M"]);
+  }
+  expect(entries.filter(({ alarm }) => alarm !== null).length).toBeLessThan(entries.length);
+});
+
+test("a rest is over as many minutes after its job as it lasts, one after the other; nothing is over before it began", () => {
+  for (const line of plan.lines) {
+    const chill = line.piece.way.find(({ kind }) => kind === "chill");
+    if (!chill) continue;
+    const ends = listRestEnds(plan, book).filter(
+      ({ id }) => id.endsWith(`-${chill.id}`) && id.includes(line.piece.id),
+    );
+    expect(ends.length).toBeGreaterThan(0);
+    for (const { endMin } of ends)
+      expect(
+        plan.tasks.some(
+          ({ pieceId, placed }) => pieceId === line.piece.id && placed.endMin + chill.minutes === endMin,
+        ),
+      ).toBe(true);
+  }
+  const first = Math.min(...plan.tasks.map(({ placed }) => placed.startMin));
+  for (const { endMin } of listRestEnds(plan, book)) expect(endMin).toBeGreaterThan(first);
+});
+
+test("what is said in an alarm is escaped as what is said in an entry, and a night of clock change keeps its minutes", () => {
+  const { text, entries } = readCalendar([{ book, plan }]);
+  expect(text).toContain("X-WR-CALNAME:Market");
+  const baked = entries.find(({ said }) => said?.startsWith("Look: "))!;
+  expect(baked.said).toBe(`Look: ${baked.SUMMARY!.replace(/^Helper: /, "")}`);
+  expect(baked.said).toMatch(/\\,/);
+  // In Lisbon the same wall clock is an hour later in the world.
+  const there = readCalendar([{ book, plan }], { timeZone: "Europe/Lisbon" }).entries;
+  expect(there[0]!.DTSTART).not.toBe(entries[0]!.DTSTART);
 });
 
 test("the table of jobs has one row a job, in the order of the clock", () => {
@@ -42,9 +109,7 @@ test("table and calendar tell the steps of a job, those at the oven's door with 
   const task = busy.tasks.find(({ label }) => label === bake.what)!;
   const coat = task.steps.find(({ atMin }) => atMin !== null && atMin > task.placed.startMin)!;
   expect(bake.steps).toContain(`${formatClock(coat.atMin!)} Second coat: whole egg`);
-  const written = writeDayCalendar(market, busy);
-  if (!written.ok) throw new Error(written.failure);
-  const unfolded = written.value.replace(/\r\n\t/g, "");
+  const { text: unfolded } = readCalendar([{ book: market, plan: busy }]);
   expect(unfolded).toContain(`${formatClock(coat.atMin!)} Second coat: whole egg`);
 });
 
@@ -79,6 +144,25 @@ test(
   SHAPING_MS,
 );
 
+test(
+  "the PDF begins with what is promised, numbers its pages, and comes on either paper",
+  async () => {
+    const market = toDayBook(records, "2026-12-05", null)!;
+    const busy = planDay(market);
+    for (const paper of ["a4", "letter"] as const) {
+      const pages = await readPdfTexts(await toDayPdf(market, busy, paper, fonts));
+      const [first] = pages;
+      const at = (text: string) => first!.findIndex((each) => each.includes(text));
+      expect(at("by 11:00")).toBeGreaterThan(-1);
+      expect(at("Ferry kiosk: 18 Date-and-sesame round")).toBeLessThan(
+        at(listClockRows(busy, market)[0]!.label),
+      );
+      pages.forEach((page, i) => expect(page.at(-1)).toBe(`${i + 1} of ${pages.length}`));
+    }
+  },
+  SHAPING_MS,
+);
+
 /** A plan whose first job is called so. */
 const named = (label: string) => ({
   ...plan,
@@ -103,9 +187,9 @@ test("a letter that the font lacks is a box, and the sheet says which", async ()
 });
 
 test("calendar and table carry no control characters and nothing that a spreadsheet runs", () => {
-  const written = writeDayCalendar(
-    { ...book, day: { ...book.day, name: "Day\u0007 one" } },
-    named("=HYPERLINK(1)\u0000\u001b[31m moon\r\nEND:VCALENDAR"),
+  const written = writeCalendar(
+    [{ book, plan: named("=HYPERLINK(1)\u0000\u001b[31m moon\r\nEND:VCALENDAR") }],
+    { ...wish, name: "Day\u0007 one" },
   );
   if (!written.ok) throw new Error(written.failure);
   // Long lines are folded with a tab, as RFC 5545 has it.

@@ -7,14 +7,14 @@ import { buildSync } from "esbuild";
  */
 const PROBE = `
   import { addDays, planDay } from "@/core/plan";
-  import { writeDayCalendar } from "@/formats";
+  import { writeCalendar } from "@/formats";
   import { listDemoRecords } from "@/demo";
   import { toDayBook } from "@/schemas/toDayBook";
   import { findEndIso, findNowMin, nextDate, readWallClock } from "@/time/wallClock";
   const now = readWallClock(new Date("2026-10-25T22:30:00Z"), "Europe/Berlin");
   const book = toDayBook(listDemoRecords(), "2026-11-28", null);
   const plan = planDay(book);
-  const calendar = writeDayCalendar(book, plan);
+  const calendar = writeCalendar([{ book, plan }], { name: "day", timeZone: "Europe/Berlin", sequence: 1 });
   console.log(JSON.stringify([
     now, findNowMin("2026-10-25", now), nextDate(now),
     addDays("2026-10-24", 1), addDays("2026-10-25", 1), addDays("2026-03-28", 1), addDays("2026-03-29", 1), addDays("2026-03-30", -1),
