@@ -1,7 +1,14 @@
 import { NextResponse, type NextRequest } from "next/server";
 import { listHouseNames, steadyHeaders, turnAway, writeContentPolicy } from "./app/gate";
 import { admit, type Admission } from "./app/access/admit";
-import { getDoorkeeper, needsKey, readAddress, readKey, ROLE_HEADER } from "./app/access/keys";
+import {
+  getDoorkeeper,
+  needsKey,
+  readAddress,
+  readCalendarKey,
+  readKey,
+  ROLE_HEADER,
+} from "./app/access/keys";
 import { READING } from "./app/access/policy";
 import { log } from "./app/log";
 import { namesUnknown } from "./app/namesUnknown";
@@ -50,7 +57,7 @@ function askDoorkeeper({ headers, method, nextUrl }: NextRequest): Admission {
   if (!needsKey(process.env, headers.get("host"))) return { kind: "in", role: "owner" };
   const { pathname } = nextUrl;
   const asked = { method, pathname, address: readAddress(headers), nowMs: Date.now() };
-  return admit(asked, getDoorkeeper().findHolder(readKey(headers)));
+  return admit(asked, getDoorkeeper().findHolder(readKey(headers) ?? readCalendarKey(nextUrl)));
 }
 
 /** A programme is told; a page goes to where one comes in. */

@@ -1,16 +1,19 @@
-import type { DayBook, DayPlan } from "@/core/plan";
+import type { DayPlan } from "@/core/plan";
 import type { Result } from "@/core/result";
 import { getStore } from "@/data/getStore";
+import type { Role } from "@/schemas/access";
 import { PLAN_END_MS, runJob, type JobFault } from "@/jobs/pool";
+import type { DayBook } from "@/schemas/model";
 import { fromLists } from "@/schemas/recordTable";
 import { toDayBook } from "@/schemas/toDayBook";
 import { startSteadyClock } from "@/time/steadyClock";
 import { findComputersZone, findEndIso, findNowMin, findPhase } from "@/time/wallClock";
 import type { DaySnapshot } from "@/ui/bench/benchState";
+import { hidePrices } from "./access/hidePrices";
 import { readKitchenClock } from "./kitchenClock";
 
-/** A stored day as a screen takes it, or null if the date has none. */
-export function loadSnapshot(date: string): DaySnapshot | null {
+/** A stored day as a screen of a device takes it, or null if the date has none. */
+export function loadSnapshot(date: string, role: Role = "owner"): DaySnapshot | null {
   const day = getStore().readDay(date);
   if (!day) return null;
   const { now, timeZone, wall } = readKitchenClock();
@@ -18,6 +21,7 @@ export function loadSnapshot(date: string): DaySnapshot | null {
   return {
     date,
     ...day,
+    lists: hidePrices(day.lists, role),
     formulasThen: isOver ? getStore().listFormulasAsOf(findEndIso(date, timeZone)) : [],
     computersZone: findComputersZone(),
     clock: startSteadyClock(now, timeZone),

@@ -4,7 +4,15 @@ import { roles, type Holder, type Role } from "@/schemas/access";
 import { recordKinds } from "@/schemas/recordKinds";
 import { findAddresses } from "./addresses";
 import { admit } from "./admit";
-import { isHouseOpen, needsKey, readAddress, readKey, readRole, writeKeyCookie } from "./keys";
+import {
+  isHouseOpen,
+  needsKey,
+  readAddress,
+  readCalendarKey,
+  readKey,
+  readRole,
+  writeKeyCookie,
+} from "./keys";
 import { isOpen, mayAsk, mayChange } from "./policy";
 import { createThrottle } from "./throttle";
 import { findWayBack } from "./wayBack";
@@ -129,6 +137,10 @@ test("a key is read from the cookie or the bearer, and goes out where no script 
   expect(writeKeyCookie(null, false)).toContain("Max-Age=0");
   expect(readAddress(new Headers({ "x-forwarded-for": "6.6.6.6, 192.168.0.9" }))).toBe("192.168.0.9");
   expect(readRole(new Headers({ "x-tezgah-role": "shop" }))).toBe("shop");
+  const calendar = (address: string) => readCalendarKey(new URL(address, "http://bench.example"));
+  expect(calendar("/api/calendar.ics?key=to-ken")).toBe("to-ken");
+  expect(calendar("/api/calendar.ics")).toBeNull();
+  expect(calendar("/day/2026-11-28/orders?key=to-ken")).toBeNull();
 });
 
 test("a phone is led to the address that is asked by, or to this machine's in figures", () => {

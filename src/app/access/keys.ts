@@ -40,6 +40,16 @@ export function readKey(headers: Headers): string | null {
   return bearer ?? cookie ?? null;
 }
 
+/** The one address that a programme asks which can send no word beside it: a calendar that is subscribed to. */
+const CALENDAR_PATH = "/api/calendar.ics";
+
+/** The key at the end of the calendar's address; null anywhere else, so that no key stands in an address of a page. */
+export const readCalendarKey = ({
+  pathname,
+  searchParams,
+}: Pick<URL, "pathname" | "searchParams">): string | null =>
+  pathname === CALENDAR_PATH ? searchParams.get("key") : null;
+
 /**
  * The cookie that keeps a key on a device: no script reads it, no page elsewhere sends it along.
  * @param token - Null takes it away. @param isSecure - Asked over HTTPS: then it never goes out without.

@@ -15,10 +15,11 @@ const MOST_SHOWN = 400;
 export default function Page() {
   return guardFile(() => {
     catchUp();
-    const { runs } = getStore();
+    const { runs, readKitchen } = getStore();
     return (
       <DaysPage
         days={runs.listSummaries("0001-01-01", "9999-12-31", MOST_SHOWN)}
+        currency={readKitchen().kitchen?.currency ?? null}
         today={readKitchenClock().wall.date}
       />
     );

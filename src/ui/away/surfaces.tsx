@@ -25,6 +25,9 @@ const BringOrdersPage = dynamic(() =>
   import("../orders/BringOrdersPage").then((part) => part.BringOrdersPage),
 );
 const CustomersPage = dynamic(() => import("../orders/CustomersPage").then((part) => part.CustomersPage));
+const AllergensPage = dynamic(() => import("../labels/AllergensPage").then((part) => part.AllergensPage));
+const LabelsPage = dynamic(() => import("../labels/LabelsPage").then((part) => part.LabelsPage));
+const CostsPage = dynamic(() => import("../costs/CostsPage").then((part) => part.CostsPage));
 const KitPage = dynamic(() => import("../book/KitPage").then((part) => part.KitPage));
 const LarderPage = dynamic(() => import("../larder/LarderPage").then((part) => part.LarderPage));
 const MouldPage = dynamic(() => import("../cutting/MouldPage").then((part) => part.MouldPage));
@@ -55,6 +58,9 @@ const surfaces: Readonly<Record<string, Surface>> = {
   ingredients: { title: "Ingredients", draw: () => <IngredientsPage /> },
   bring: { title: "Bring a list of orders", draw: () => <BringOrdersPage /> },
   customers: { title: "Customers", draw: () => <CustomersPage /> },
+  allergens: { title: "Allergens", draw: () => <AllergensPage /> },
+  labels: { title: "Labels", draw: () => <LabelsPage /> },
+  costs: { title: "Cost and price", draw: () => <CostsPage /> },
   kit: { title: "Kit", draw: () => <KitPage /> },
   larder: { title: "Larder", draw: () => <LarderPage /> },
   mould: { title: "Cutter for a mould", draw: () => <MouldPage /> },

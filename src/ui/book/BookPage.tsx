@@ -17,7 +17,7 @@ interface Props {
 
 /** Every piece and every formula, and ways to add one. */
 export function BookPage({ starterFormulas }: Props) {
-  const { book, date, edit } = usePicked("book", "date", "edit");
+  const { book, date, edit, plan } = usePicked("book", "date", "edit", "plan");
   const router = useRouter();
   const { pieces, formulas } = book;
   const [dough, filling] = [
@@ -89,7 +89,8 @@ export function BookPage({ starterFormulas }: Props) {
                   <span className="text-lg">{formula.name}</span>
                   <span className="quiet ml-auto text-right text-sm">
                     {formula.kind === "filling" ? formula.family : formula.kind},{" "}
-                    {formatMass(computeTotalG(formula))} as written
+                    {formatMass(computeTotalG(formula, plan.liquidAims[formula.id]?.massG ?? null))} as
+                    written
                   </span>
                 </Link>
               </li>

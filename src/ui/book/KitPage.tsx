@@ -5,6 +5,7 @@ import { benchLimits, kitchenLimits } from "@/schemas/limits";
 import { useBench, usePicked } from "../bench/BenchProvider";
 import { LeaveLink } from "../bench/LeaveLink";
 import { Dial } from "../controls/Dial";
+import { CurrencySelect } from "../costs/CurrencySelect";
 import { Select, toOptions } from "../controls/Select";
 import { CutterDrawer } from "./CutterDrawer";
 import { DeviceList } from "./DeviceList";
@@ -117,6 +118,7 @@ function KitchenCard({ kitchen }: { readonly kitchen: Kitchen }) {
         hint="a dial takes any of them, typed with its unit"
         onChange={(ovenScale) => save({ ovenScale })}
       />
+      <CurrencySelect />
       <Select
         label="The clock on the wall goes by"
         value={kitchen.timeZone ?? ""}

@@ -7,10 +7,11 @@ import { countDay, tellFaults } from "./findDays";
 interface Props {
   readonly one: DaySummary;
   readonly other: DaySummary;
+  readonly currency: string | null;
 }
 
 /** Two days side by side, the earlier first. */
-export function CompareDays({ one, other }: Props) {
+export function CompareDays({ one, other, currency }: Props) {
   const days = [one, other].sort((a, b) => (a.date < b.date ? -1 : 1));
   const pieces = new Map(
     days.flatMap((day) => day.pieces.map(({ pieceId, name }) => [pieceId, name] as const)),
@@ -26,7 +27,7 @@ export function CompareDays({ one, other }: Props) {
     ["jobs took", (day) => formatDuration(Math.round(sumDays([day]).tookMin))],
     ["planned", (day) => formatDuration(Math.round(sumDays([day]).plannedMin))],
     ["went wrong", (day) => tellFaults(day) || "nothing"],
-    ["ingredients", (day) => formatMoney(sumDays([day]).ingredientsMinor)],
+    ["ingredients", (day) => formatMoney(sumDays([day]).ingredientsMinor, currency)],
     ["trim", ({ trimG }) => formatMass(trimG)],
     ...[...pieces].map(([id, name]): readonly [string, (day: DaySummary) => string] => [
       name,

@@ -17,6 +17,8 @@ interface Props {
   /** The latest first. */
   readonly days: readonly DaySummary[];
   readonly today: string;
+  /** What money is told in; null for figures alone. */
+  readonly currency: string | null;
 }
 
 /** How far back is looked. */
@@ -30,7 +32,7 @@ const spans = [
 const COMPARED = 2;
 
 /** The book of days: list or calendar, searched; what a span made, sold, lost and cost; two days side by side. */
-export function DaysPage({ days, today }: Props) {
+export function DaysPage({ days, today, currency }: Props) {
   const [span, setSpan] = useState<(typeof spans)[number]>(spans[3]);
   const [text, setText] = useState("");
   const [isCalendar, setCalendar] = useState(false);
@@ -108,8 +110,10 @@ export function DaysPage({ days, today }: Props) {
               )}
             </button>
           </div>
-          <SpanFigures sums={sumDays(shown, pieceId === "" ? null : pieceId)} />
-          {compared.length === COMPARED && <CompareDays one={compared[0]!} other={compared[1]!} />}
+          <SpanFigures currency={currency} sums={sumDays(shown, pieceId === "" ? null : pieceId)} />
+          {compared.length === COMPARED && (
+            <CompareDays currency={currency} one={compared[0]!} other={compared[1]!} />
+          )}
           <p className="quiet mt-3 text-sm" role="status">
             {formatCount(shown.length, "day")}
             {compared.length === 1 && "; choose another to compare with"}

@@ -2,7 +2,13 @@ import type { SpanSums } from "@/core/run";
 import { formatDuration, formatMass, formatMoney, formatNumber } from "@/core/units";
 
 /** What a span of days made, sold, lost and cost. */
-export function SpanFigures({ sums }: { readonly sums: SpanSums }) {
+export function SpanFigures({
+  sums,
+  currency,
+}: {
+  readonly sums: SpanSums;
+  readonly currency: string | null;
+}) {
   const { made, sold, madeOfSold, lost, leaked, ingredientsMinor, lostMinor, trimG, plannedMin, tookMin } =
     sums;
   const { heatKwh, madeOfHeat } = sums;
@@ -14,7 +20,10 @@ export function SpanFigures({ sums }: { readonly sums: SpanSums }) {
       <Sum value={percent(sold, madeOfSold)} what="of those made were sold" />
       <Sum value={percent(lost, made + lost)} what={`lost, ${leaked} leaked or burst`} />
       <Sum value={percent(tookMin, plannedMin)} what="of the planned minutes" />
-      <Sum value={made > 0 ? formatMoney(ingredientsMinor / made) : "–"} what="ingredients a piece" />
+      <Sum
+        value={made > 0 ? formatMoney(ingredientsMinor / made, currency) : "–"}
+        what="ingredients a piece"
+      />
       <Sum
         value={made > 0 ? formatDuration(Math.round((10 * tookMin) / made)) : "–"}
         what="hands and heat for ten"
@@ -22,7 +31,7 @@ export function SpanFigures({ sums }: { readonly sums: SpanSums }) {
       {madeOfHeat > 0 && (
         <Sum value={`${formatNumber((10 * heatKwh) / madeOfHeat, 1)} kWh`} what="of oven heat for ten" />
       )}
-      <Sum value={formatMoney(lostMinor)} what="in pieces lost or not sold" />
+      <Sum value={formatMoney(lostMinor, currency)} what="in pieces lost or not sold" />
       {trimG > 0 && <Sum value={formatMass(trimG)} what="trim not used again" />}
     </dl>
   );

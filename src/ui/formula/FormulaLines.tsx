@@ -11,13 +11,14 @@ import {
   type FormulaAnalysis,
   type KitchenRule,
 } from "@/core/formula";
-import { formatMass, formatMoney, formatNumber } from "@/core/units";
+import { formatMass, formatNumber } from "@/core/units";
 import { fail } from "@/core/result";
 import { sayFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { formulaLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
+import { useMoney } from "../bench/useMoney";
 import { useKitchenRule } from "../bench/useKitchenRule";
 import { checkName } from "../controls/checks";
 import { TextField } from "../controls/TextField";
@@ -45,9 +46,9 @@ const COLUMNS =
 export function FormulaLines({ formula, save }: FormulaEditProps) {
   const rule = useKitchenRule();
   // Of the formula as it stands now: the plan of a day that is over knows the one of then.
-  const analysis = useMemo(() => analyseFormula(formula, rule.ingredients), [formula, rule]);
   const aim = useBench((state) => state.plan.liquidAims[formula.id]) ?? null;
   const aimG = aim?.massG ?? null;
+  const analysis = useMemo(() => analyseFormula(formula, rule.ingredients, aimG), [formula, rule, aimG]);
   const { lines } = formula;
   const setLine = (line: Line) =>
     save({ ...formula, lines: lines.map((each) => (each.id === line.id ? line : each)) });
@@ -178,6 +179,7 @@ function NewLine({ rule, onAdd }: { readonly rule: KitchenRule; readonly onAdd: 
 /** Allergens, cost and what the book could not answer for. */
 function Facts({ analysis }: { readonly analysis: FormulaAnalysis }) {
   const { allergens, costMinor, unknownLines, unpricedLines, composition } = analysis;
+  const money = useMoney();
   const percent = (share: number) => `${formatNumber(share * 100)} %`;
   return (
     <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 border-t border-base-300 pt-3">
@@ -194,7 +196,7 @@ function Facts({ analysis }: { readonly analysis: FormulaAnalysis }) {
       </dd>
       <dt className="quiet">Cost</dt>
       <dd>
-        <strong className="figure">{formatMoney(costMinor)}</strong> as written
+        <strong className="figure">{money(costMinor)}</strong> as written
         {unpricedLines.length > 0 && (
           <span className="quiet"> · no price for {unpricedLines.join(", ")}</span>
         )}

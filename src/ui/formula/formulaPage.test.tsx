@@ -3,6 +3,7 @@ import { renderOnBench } from "../bench/__tests__/renderOnBench";
 import { act, screen } from "@testing-library/react";
 import { findRecord } from "@/schemas/recordTable";
 import type { Formula } from "@/schemas/model";
+import { BookPage } from "../book/BookPage";
 import { FormulaPage } from "./FormulaPage";
 
 const open = (formulaId: string) => {
@@ -69,4 +70,18 @@ test("a formula that pieces are made of is not taken away, and says by which", a
   await user.click(screen.getByRole("button", { name: "Remove this formula" }));
   expect(findRecord(store.getState().records, "formula", "bay-shortcrust")).toBeDefined();
   expect(container.textContent).toMatch(/Used by .*Quince half-moon/);
+});
+
+test("what the liquid took last time is in its grams, its share of the flour and the total, here and in the book", () => {
+  const { plan, formula, container, unmount } = open("bay-shortcrust");
+  const aimG = plan().liquidAims["bay-shortcrust"]!.massG;
+  const flourG = formula().lines.find(({ name }) => name === "plain flour")!.massG;
+  const totalG = formula().lines.reduce((sum, { massG, mostG }) => sum + (mostG === null ? massG : aimG), 0);
+  expect(container.textContent).toContain(`${Math.round((1000 * aimG) / flourG) / 10} %`);
+  expect(screen.getByRole("heading", { name: /^Bay shortcrust/ }).textContent).toContain(`${totalG} g`);
+  unmount();
+  renderOnBench(<BookPage starterFormulas={[]} />);
+  expect(screen.getByRole("link", { name: /^Bay shortcrust/ }).textContent).toContain(
+    `${totalG} g as written`,
+  );
 });

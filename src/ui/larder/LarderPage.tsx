@@ -13,6 +13,7 @@ import {
   type LarderKind,
 } from "@/core/plan";
 import { formatCount, formatMass } from "@/core/units";
+import { LeaveLink } from "../bench/LeaveLink";
 import { usePicked } from "../bench/BenchProvider";
 import type { Edit } from "@/schemas/recordTable";
 import { createId } from "../bench/createId";
@@ -82,6 +83,12 @@ export function LarderPage() {
           </section>
           <hr className="border-base-300" />
           <NewItem />
+          <LeaveLink href={`/api/day/${book.day.date}/larder`} className="btn touch" download>
+            Larder as CSV
+          </LeaveLink>
+          <Link href={`/day/${book.day.date}/labels`} className="btn touch">
+            Labels
+          </Link>
         </>
       }
     />

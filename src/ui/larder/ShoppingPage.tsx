@@ -3,7 +3,8 @@
 import { Printer } from "lucide-react";
 import { usePathname, useRouter } from "next/navigation";
 import type { ShoppingLine } from "@/core/plan";
-import { formatCount, formatMass, formatMoney, formatNumber } from "@/core/units";
+import { formatCount, formatMass, formatNumber } from "@/core/units";
+import { useMoney } from "../bench/useMoney";
 import { formatDayDate } from "../shell/formatDayDate";
 import { DataTable, type Column } from "../table/DataTable";
 
@@ -19,6 +20,7 @@ interface Props {
 export function ShoppingPage({ from, to, days, lines: found }: Props) {
   const router = useRouter();
   const pathname = usePathname();
+  const money = useMoney();
   const lines = found ?? [];
   const totalMinor = lines.reduce((sum, { packs }) => sum + (packs?.priceMinor ?? 0), 0);
   return (
@@ -42,7 +44,7 @@ export function ShoppingPage({ from, to, days, lines: found }: Props) {
             <Printer size={20} aria-hidden /> Print
           </button>
           <p className="ml-auto">
-            <span className="figure text-3xl">{formatMoney(totalMinor)}</span> for the packs with a price
+            <span className="figure text-3xl">{money(totalMinor)}</span> for the packs with a price
           </p>
         </header>
         {found === null && (
@@ -56,14 +58,19 @@ export function ShoppingPage({ from, to, days, lines: found }: Props) {
             : "No day is planned in this span."}
         </p>
         {lines.length > 0 && (
-          <DataTable caption="Shopping list" columns={columns} rows={lines} idOf={({ name }) => name} />
+          <DataTable
+            caption="Shopping list"
+            columns={listColumns(money)}
+            rows={lines}
+            idOf={({ name }) => name}
+          />
         )}
       </div>
     </div>
   );
 }
 
-const columns: readonly Column<ShoppingLine>[] = [
+const listColumns = (money: (minor: number) => string): readonly Column<ShoppingLine>[] => [
   { id: "what", title: "What", isHead: true, cell: ({ name }) => `☐ ${name}`, sortBy: ({ name }) => name },
   {
     id: "needed",
@@ -89,7 +96,7 @@ const columns: readonly Column<ShoppingLine>[] = [
     isMostFirst: true,
     isFigure: true,
     className: "figure",
-    cell: ({ packs }) => (packs ? formatMoney(packs.priceMinor) : "–"),
+    cell: ({ packs }) => (packs ? money(packs.priceMinor) : "–"),
     sortBy: ({ packs }) => packs?.priceMinor ?? null,
   },
 ];

@@ -1,11 +1,12 @@
 "use client";
 
 import Link from "next/link";
+import { useMoney } from "../bench/useMoney";
 import { useState } from "react";
 import { listCrimps, findCrimpId, type Piece, type VariantFigures } from "@/core/plan";
 import { computeBox, scaleOutline } from "@/core/shape";
 import { findCrimp } from "@/core/sealing";
-import { formatMass, formatMoney, formatNumber } from "@/core/units";
+import { formatMass, formatNumber } from "@/core/units";
 import { orderLimits, pieceLimits, type Limit } from "@/schemas/limits";
 import { createVariantsClient, type VariantsRequest } from "@/workers/createPlanClient";
 import { useBench, usePicked } from "../bench/BenchProvider";
@@ -100,12 +101,13 @@ function VariantFacts({
   readonly base: VariantFigures | null;
 }) {
   const { line, fault } = figures;
+  const money = useMoney();
   if (!line) return <p className="rounded-lg border-2 border-error p-2">{fault}</p>;
   const rows: readonly (readonly [string, (each: VariantFigures) => string])[] = [
     ["dough, with its trim", ({ doughG }) => formatMass(doughG)],
     ["filling", ({ fillingG }) => formatMass(fillingG)],
     ["hands", ({ handsS }) => `${formatNumber(handsS)} s`],
-    ["costs", ({ costMinor }) => formatMoney(costMinor)],
+    ["costs", ({ costMinor }) => money(costMinor)],
     ["crust to filling", ({ crustPerFilling }) => `${formatNumber(crustPerFilling, 2)} : 1`],
     ["may leak", ({ leakShare }) => (leakShare === null ? "–" : `${formatNumber(leakShare * 100, 1)} %`)],
   ];

@@ -67,9 +67,9 @@ export function MaterialList({ materials }: { readonly materials: DayPlan["mater
   const shown = materials.filter(({ massG, count }) => massG >= LEAST_SHOWN_G || count !== null);
   if (shown.length === 0) return null;
   return (
-    <section className="mt-4 break-inside-avoid">
-      <h2 className="border-b-2 border-black text-xl">Set out besides</h2>
-      <ul className="columns-2">
+    <section className="mt-1 break-inside-avoid">
+      <h2 className="border-b-2 border-black text-[1.15em]">Set out besides</h2>
+      <ul className="sheet-columns">
         {shown.map(({ name, use, massG, count }) => (
           <li key={`${use}-${name}`} className="flex justify-between gap-2">
             <span>

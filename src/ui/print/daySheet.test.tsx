@@ -8,8 +8,7 @@ import { DaySheet } from "./DaySheet";
 const days = ["2026-11-28", "2026-12-05"].map(readDemoDay);
 /** Sections by their heading. */
 const headed = (name: string) =>
-  screen.getAllByRole("heading", { level: 2 }).find(({ textContent }) => textContent.startsWith(name))!
-    .parentElement!;
+  screen.getAllByRole("heading").find(({ textContent }) => textContent.startsWith(name))!.parentElement!;
 
 test.each(days.map((day) => [day.book.day.name, day] as const))(
   "%s on paper: every batch with its lines, every piece with its sheets, the day by the clock; no figure is none",
@@ -28,18 +27,25 @@ test.each(days.map((day) => [day.book.day.name, day] as const))(
     } of plan.lines) {
       const section = headed(piece.name);
       expect(section.textContent).toContain(`${made} = ${ordered} ordered + ${made - ordered} spare`);
-      const rows = within(section)
-        .getAllByRole("row")
-        .slice(1, 1 + cut.plan.sheets.length);
-      expect(sumCuts(rows)).toBe(cut.plan.sheets.reduce((sum, { count }) => sum + count, 0));
+      const sheets = within(section).queryByRole("list", { name: `Sheets of ${piece.name}` });
+      // Told once, under the first of those that share them.
+      if (!sheets) expect(section.textContent).toMatch(/: sheets as under /);
+      else
+        expect(sumCuts(within(sheets).queryAllByRole("listitem"))).toBe(
+          cut.plan.sheets.reduce((sum, { count }) => sum + count, 0),
+        );
     }
     expect(listMinutes(plan).every((minute) => container.textContent.includes(minute))).toBe(true);
   },
 );
 
-/** The last cell of each row. */
-const sumCuts = (rows: readonly HTMLElement[]) =>
-  rows.reduce((sum, row) => sum + Number(within(row).getAllByRole("cell").at(-1)!.textContent), 0);
+/** Cuts of each line of sheets, as many times as it has sheets. */
+const sumCuts = (lines: readonly HTMLElement[]) =>
+  lines.reduce((sum, { textContent }) => {
+    const [, first, last] = textContent.match(/^Sheets? (\d+)(?:–(\d+))?/)!;
+    const [, cuts] = textContent.match(/(\d+) cuts?$/)!;
+    return sum + (Number(last ?? first) - Number(first) + 1) * Number(cuts);
+  }, 0);
 const listMinutes = ({ tasks }: DayPlan) => tasks.map(({ placed }) => formatClock(placed.startMin));
 
 test("what stops a piece is to be decided first, on top; a day of nothing says what to do", () => {
@@ -55,4 +61,27 @@ test("what stops a piece is to be decided first, on top; a day of nothing says w
     <DaySheet book={book} plan={{ ...plan, lines: [], doughs: [], fillings: [], tasks: [], problems: [] }} />,
   );
   expect(container.textContent).toContain("Nothing is planned for this day yet: take an order first.");
+});
+
+test("promises come first, with when they are ready; what is the matter with a piece that nobody ordered is not told", () => {
+  const [{ book, plan }] = days as [(typeof days)[number]];
+  const of = (pieceId: string, message: string): Problem => ({
+    code: "shortage",
+    ...{ station: "fill", pieceId, aboutId: null, stops: false, numbers: {} },
+    ...{ message, remedy: "Look again." },
+  });
+  const problems = [
+    of(plan.lines[0]!.piece.id, "Too plump to close."),
+    of("pear-coat", "Its pears are too tall."),
+  ];
+  const { container } = render(<DaySheet book={book} plan={{ ...plan, problems }} />);
+  expect(container.textContent).toContain("Too plump to close.");
+  expect(container.textContent).not.toContain("Its pears are too tall.");
+  const promised = headed("Promised");
+  expect(screen.getAllByRole("heading", { level: 2 })[0]!.textContent).toBe("Promised");
+  const lines = within(promised)
+    .getAllByRole("listitem")
+    .map(({ textContent }) => textContent);
+  expect(lines).toHaveLength(4);
+  expect(lines[2]).toMatch(/^☐10:30Ferry kiosk: 24 Quince half-moon, ready \d\d:\d\d$/);
 });

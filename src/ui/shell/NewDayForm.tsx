@@ -3,20 +3,27 @@
 import { useEffect, useState, type FormEvent } from "react";
 import { useBenchShell } from "../bench/BenchProvider";
 import type { Edit } from "@/schemas/recordTable";
+import { addDays } from "@/core/plan";
 import { createId } from "../bench/createId";
 import { TaughtByDay } from "./TaughtByDay";
+import { formatDayDate } from "./formatDayDate";
 import { askDays, type DayName } from "./dayNames";
 
 /** Longest name a day gets here; the schema refuses more. */
 const MAX_DAY_NAME = 80;
 
+/** A day is written down later within a week; one before that is more likely a slip of the finger. */
+const LONG_PAST_DAYS = 7;
+
 /** A new day, empty or with this day's orders again. */
 export function NewDayForm({ onDone }: { readonly onDone: (date: string) => void }) {
   const book = useBenchShell((state) => state.book);
   const edit = useBenchShell((state) => state.edit);
+  const today = useBenchShell((state) => state.today);
   const [date, setDate] = useState("");
   const [taken, setTaken] = useState<DayName | null>(null);
   const [name, setName] = useState(book.day.name);
+  const [meantDate, setMeantDate] = useState("");
   const [repeat, setRepeat] = useState(true);
   useEffect(() => {
     // The same weekday, so many weeks on that it has no day yet.
@@ -41,9 +48,12 @@ export function NewDayForm({ onDone }: { readonly onDone: (date: string) => void
         ? "The day needs a name."
         : null;
 
+  const isLongPast = date !== "" && date < addDays(today, -LONG_PAST_DAYS);
+  const isDoubtful = isLongPast && meantDate !== date;
+
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    if (fault || date === "") return;
+    if (fault || isDoubtful || date === "") return;
     const day = {
       id: createId("day"),
       date,
@@ -100,7 +110,18 @@ export function NewDayForm({ onDone }: { readonly onDone: (date: string) => void
           {fault}
         </p>
       )}
-      <button className="btn btn-primary touch" disabled={fault !== null}>
+      {isLongPast && (
+        <label className="touch flex items-center gap-2" role="alert">
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={meantDate === date}
+            onChange={(event) => setMeantDate(event.target.checked ? date : "")}
+          />
+          {formatDayDate(date)} is long past. Make it all the same
+        </label>
+      )}
+      <button className="btn btn-primary touch" disabled={fault !== null || isDoubtful}>
         Make this day
       </button>
     </form>

@@ -19,6 +19,9 @@ export function listBookPages(date: string): readonly BookPage[] {
     { path: `${day}/mould`, title: "Cutter for a mould" },
     { path: `${day}/customers`, title: "Customers and standing orders" },
     { path: `${day}/bring`, title: "Bring a list of orders" },
+    { path: `${day}/allergens`, title: "Allergens by piece and order" },
+    { path: `${day}/labels`, title: "Labels for pieces, trays, orders and larder" },
+    { path: `${day}/costs`, title: "Cost and price" },
     { path: `${day}/larder`, title: "Larder" },
     { path: `${day}/shopping`, title: "Shopping list" },
     { path: `${day}/why`, title: "What went wrong, and why" },
@@ -41,6 +44,7 @@ export const listSettings = (date: string): readonly BookPage[] =>
     "Eggs at hand",
     "Ovens are marked in",
     "The clock on the wall goes by",
+    "Money is told in",
     "Room, fridge and freezer",
   ].map((title) => ({ path: `/day/${date}/kit#kitchen`, title }));
 

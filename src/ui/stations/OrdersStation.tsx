@@ -76,7 +76,7 @@ export function OrdersStation() {
           <LeaveLink href={`/print/${book.day.date}`} className="btn touch">
             Day sheet to print
           </LeaveLink>
-          <div className="grid grid-cols-3 gap-2">
+          <div className="grid grid-cols-2 gap-2">
             <LeaveLink href={`/api/day/${book.day.date}/pdf`} className="btn touch" download>
               By the clock, PDF
             </LeaveLink>
@@ -86,7 +86,16 @@ export function OrdersStation() {
             <LeaveLink href={`/api/day/${book.day.date}/csv`} className="btn touch" download>
               Jobs as CSV
             </LeaveLink>
+            <LeaveLink href={`/api/day/${book.day.date}/orders`} className="btn touch" download>
+              Orders as CSV
+            </LeaveLink>
           </div>
+          <p className="quiet text-sm">
+            A calendar that stays, for two weeks ahead:{" "}
+            <a className="link figure" href="/api/calendar.ics">
+              /api/calendar.ics
+            </a>
+          </p>
         </>
       }
     />

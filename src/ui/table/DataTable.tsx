@@ -1,7 +1,6 @@
 "use client";
 
 import {
-  flexRender,
   getCoreRowModel,
   getSortedRowModel,
   useReactTable,
@@ -123,7 +122,8 @@ export function DataTable<Row>({
             >
               {row.getVisibleCells().map((cell) => {
                 const column = columnOf.get(cell.column.id)!;
-                const content = flexRender(cell.column.columnDef.cell, cell.getContext());
+                // Not as a component of its own: columns are made anew at each drawing, and what is typed in it would go.
+                const content = column.cell(row.original);
                 return column.isHead ? (
                   <th
                     key={cell.id}
@@ -163,7 +163,6 @@ function toColumnDef<Row>(column: Column<Row>): ColumnDef<Row> {
   const shared: ColumnDef<Row> = {
     id,
     header: column.title,
-    cell: ({ row }) => column.cell(row.original),
     enableSorting: sortBy !== undefined,
   };
   if (!sortBy) return shared;

@@ -77,3 +77,21 @@ test("a list that ends in the next go says so, and then no more", async () => {
   expect(names()).toHaveLength(125);
   expect(screen.queryByRole("button", { name: /^Show/ })).toBeNull();
 });
+
+test("what is being typed in a cell stays while the table is drawn anew, with columns made anew", async () => {
+  const user = userEvent.setup();
+  const listColumns = (): readonly Column<Sale>[] => [
+    ...columns,
+    { id: "price", title: "Price", cell: ({ name }) => <input aria-label={`Price of ${name}`} /> },
+  ];
+  const draw = (rows: readonly Sale[]) => (
+    <DataTable caption="Sales" columns={listColumns()} rows={rows} idOf={({ name }) => name} />
+  );
+  const { rerender } = render(draw(sales));
+  const field = screen.getByLabelText<HTMLInputElement>("Price of Pear coat");
+  await user.type(field, "4.2");
+  rerender(draw(sales.map((sale) => ({ ...sale, sold: 1 }))));
+  await user.keyboard("0");
+  expect(field.value).toBe("4.20");
+  expect(document.activeElement).toBe(field);
+});

@@ -4,6 +4,7 @@ import type { ReactNode } from "react";
 import { BenchProvider } from "@/ui/bench/BenchProvider";
 import { toFirstPlanScript } from "@/ui/bench/firstPlan";
 import { BenchShell } from "@/ui/shell/BenchShell";
+import { readRole } from "../../access/keys";
 import { guardFile } from "../../fileGuard";
 import { loadSnapshot } from "../../loadDay";
 
@@ -16,9 +17,10 @@ interface Props {
 
 export default async function DayLayout({ params, children }: Props) {
   const { date } = await params;
-  const nonce = (await headers()).get("x-nonce") ?? undefined;
+  const asked = await headers();
+  const nonce = asked.get("x-nonce") ?? undefined;
   return guardFile(() => {
-    const snapshot = loadSnapshot(date);
+    const snapshot = loadSnapshot(date, readRole(asked));
     if (!snapshot) notFound();
     return (
       <>

@@ -1,5 +1,6 @@
-import { planDay, type DayBook, type DayPlan } from "@/core/plan";
+import { planDay, type DayPlan } from "@/core/plan";
 import { listDemoRecords } from "@/demo";
+import type { DayBook } from "@/schemas/model";
 import { toDayBook } from "@/schemas/toDayBook";
 
 /** A day of the demo with its plan. @throws {Error} If the demo has no such day. */
