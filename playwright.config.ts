@@ -11,7 +11,7 @@ const worlds = [
   { name: "book", seed: SEED, files: ["piece", "saving", "mix", "market", "ways"] },
   { name: "kit", seed: SEED, files: ["kit", "cut", "bake", "heat", "remedy", "orders"] },
   { name: "server", seed: SEED, files: ["server", "live", "away", "access"] },
-  { name: "empty", seed: "", files: ["firstDay"] },
+  { name: "empty", seed: "", files: ["firstDay", "selling"] },
 ] as const;
 /** The first world's port; the others' follow. */
 const FIRST_PORT = 3411;

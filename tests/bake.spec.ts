@@ -102,6 +102,15 @@ test("the day is downloaded as a calendar with alarms and as a table; a day that
   expect(calendar).toContain("BEGIN:VCALENDAR");
   expect(calendar).toContain("Light two-deck oven");
   expect(await fetchFile("Jobs as CSV")).toMatch(/^from,until,who,what/);
+  expect(await fetchFile("Orders as CSV")).toMatch(/^customer,piece,count,time/);
+  // The calendar that stays: all days around now, and nothing again to whom has it.
+  const feed = await request.get("/api/calendar.ics");
+  expect([feed.status(), feed.headers()["content-type"]]).toEqual([200, "text/calendar; charset=utf-8"]);
+  expect(await feed.text()).toMatch(/DTSTART:20261128T\d{6}Z[^]*DTSTART:20261205T\d{6}Z/);
+  const again = await request.get("/api/calendar.ics", {
+    headers: { "if-none-match": feed.headers().etag! },
+  });
+  expect(again.status()).toBe(304);
   const missing = await request.get("/api/day/1999-01-01/ics");
   expect([missing.status(), (await missing.json()).faults[0].message]).toEqual([
     404,

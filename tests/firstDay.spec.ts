@@ -181,7 +181,7 @@ test("jobs said in a baker's own order: a shell chilled, filled at the door and 
   }
   await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
   await page.goto(page.url().replace(/\/day\/(\d{4}-\d{2}-\d{2})\/.*/, "/print/$1"));
-  const jobRow = (text: string) => page.getByRole("row").filter({ hasText: text });
+  const jobRow = (text: string) => page.getByRole("listitem").filter({ hasText: text });
   await expect(jobRow("Bake Chilled tart, load 1")).toContainText(/Turn the tray/);
   await expect(jobRow("Bake Chilled tart, load 1")).toContainText("Lower the heat, bake on");
   await expect(jobRow("Bake empty Pressed cup, load 1")).toContainText(/Press down what rose/);
@@ -242,7 +242,7 @@ test("a fruit coat with syrup poured hot, in °F: boiled after closing, poured s
   await page.getByRole("button", { name: "Take the order" }).click();
   await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
   await page.goto(page.url().replace(/\/day\/(\d{4}-\d{2}-\d{2})\/.*/, "/print/$1"));
-  const rows = await page.getByRole("row").allTextContents();
+  const rows = await page.getByRole("listitem").allTextContents();
   const at = (text: RegExp) => rows.findIndex((row) => text.test(row));
   const [closed, boiled, poured, baked] = [
     at(/Close Coated pear/),
@@ -285,5 +285,5 @@ test("a batch first: this dough into twelve, its filling divided evenly, down to
   await expect(page.getByTestId("portion")).toHaveText("28 g");
   await expect(page.getByLabel(/^Each gets/)).toHaveValue("28.3 g");
   await page.goto(page.url().replace(/\/day\/(\d{4}-\d{2}-\d{2})\/.*/, "/print/$1"));
-  await expect(page.getByRole("row").filter({ hasText: "Bake Chilled tart, load 1" })).toBeVisible();
+  await expect(page.getByRole("listitem").filter({ hasText: "Bake Chilled tart, load 1" })).toBeVisible();
 });

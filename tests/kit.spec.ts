@@ -140,7 +140,7 @@ test("the day is downloaded as a sheet for each person", async ({ page, request 
   const other = await request.get(`/api${MARKET}/docx`);
   expect([other.status(), (await other.json()).faults[0].message]).toEqual([
     404,
-    "A day is written as ics, csv or pdf.",
+    "A day is written as ics, csv, pdf, orders or larder.",
   ]);
 });
 

@@ -22,6 +22,9 @@ const screens = [
     "larder",
     "customers",
     "bring",
+    "labels",
+    "costs",
+    "allergens",
     "why",
     "ingredients",
     "paste",
@@ -51,6 +54,7 @@ const screens = [
   "/enter",
   "/print/2026-11-28",
   "/print/2026-11-28/weigh",
+  "/print/2026-11-28/labels?of=order",
 ];
 
 test.beforeAll(async ({ playwright }, { project }) => {

@@ -111,7 +111,7 @@ test("a reload keeps the way; the day sheet tells its steps under the job that h
   await expect(dials(page).getByLabel("Look for")).toHaveValue("the left corner is pale");
 
   await page.goto("/print/2026-11-30");
-  const row = page.getByRole("row").filter({ hasText: "Bake Pressed leek parcel, load 1 of 1" });
+  const row = page.getByRole("listitem").filter({ hasText: "Bake Pressed leek parcel, load 1 of 1" });
   await expect(row).toContainText(/\d\d:\d\d Turn the tray/);
   await expect(row).toContainText("Lower the heat, bake on");
   await expect(page.getByRole("heading", { name: "Set out besides" })).toBeVisible();
