@@ -59,9 +59,12 @@ export function createOwnServer(port: number) {
     const child = server;
     server = null;
     if (!child || child.exitCode !== null) return;
-    const gone = new Promise((resolve) => child.once("exit", resolve));
     child.kill(signal);
-    await gone;
+    await expect
+      .poll(() => child.exitCode ?? child.signalCode, {
+        message: `the server on ${port} ends when it gets ${signal}`,
+      })
+      .not.toBeNull();
   }
 
   /** What the server has printed since it was started. */

@@ -1,6 +1,8 @@
 import { spawn } from "node:child_process";
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
+import { once } from "node:events";
 import http from "node:http";
+import net from "node:net";
 import path from "node:path";
 import { gzipSync } from "node:zlib";
 import { expect, test, type Page } from "@playwright/test";
@@ -31,6 +33,18 @@ test("a server that is killed loses nothing: what was typed waits and is saved w
   await page.reload();
   await expect(margin(page)).toHaveValue("19");
   await stop();
+});
+
+test("a server that is told to end does so, whoever holds a connection open and asks nothing", async () => {
+  const file = fileOf("ended.db");
+  await seed(file);
+  await start(file);
+  const held = net.connect(Number(new URL(BASE).port), "127.0.0.1");
+  await once(held, "connect");
+  const from = performance.now();
+  await stop();
+  expect(performance.now() - from).toBeLessThan(30_000);
+  held.destroy();
 });
 
 test("a data file that is garbage is said on every page, with what to do, and is left as it is", async ({

@@ -5,6 +5,7 @@ import { PLAN_END_MS, runJob } from "@/jobs/pool";
 import { getDoorkeeper, isHouseOpen, sayStartCode } from "./access/keys";
 import { readClock } from "./clock";
 import { copyByTheClock, copyInBackground } from "./copyInBackground";
+import { endInTime } from "./endInTime";
 import { findLogFolder, log, openLog } from "./log";
 import { findDayToOpen } from "./loadDay";
 import { readVersion } from "./version";
@@ -26,6 +27,7 @@ export function startUp(): void {
   openLog(findLogFolder(findDataFile()));
   log({ event: "started", version: readVersion(), isForHouse: isHouseOpen(process.env) });
   process.once("SIGTERM", () => log({ event: "stopped", upSeconds: Math.round(process.uptime()) }));
+  endInTime();
   listenToBridges();
   if (isHouseOpen(process.env) && getDoorkeeper().isUnset()) sayStartCode();
   try {
