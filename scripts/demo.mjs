@@ -4,6 +4,8 @@ import { rmSync } from "node:fs";
 import { buildApplication, installPackages, run, startApplication } from "./house.mjs";
 
 const DEMO_DATA = "data/demo.db";
+/** The fullest of its days that still fits the bench. */
+const DEMO_DAY = "2026-11-28";
 
 installPackages();
 buildApplication();
@@ -13,5 +15,6 @@ const devicePort = process.env.TEZGAH_DEVICE_PORT ?? "4510";
 const devices = spawn("npx", ["tsx", "scripts/devices.ts", devicePort], { stdio: "inherit" });
 process.on("exit", () => devices.kill());
 startApplication(DEMO_DATA, Number(process.env.PORT ?? 3000), {
+  TEZGAH_DEMO_DAY: DEMO_DAY,
   TEZGAH_DEVICES: process.env.TEZGAH_DEVICES ?? `127.0.0.1:${devicePort}`,
 });

@@ -34,10 +34,8 @@ test("a cut that no sheet holds keeps its tab: the reason and the dial that mend
   page,
 }) => {
   await page.goto(`${DEMO_DAY}/roll`);
-  const tabs = page.getByRole("group", { name: "Piece" });
-  const chosen = tabs.getByRole("button", { pressed: true });
-  const name = (await chosen.textContent()) ?? "";
-  await chosen.click();
+  const chosen = page.getByRole("radiogroup", { name: "Piece" }).locator("label:has(:checked)");
+  const name = await chosen.locator("span span").first().innerText();
   const ragged = page.getByLabel("Ragged edge", { exact: true });
   const cutter = page.getByLabel("Cutter", { exact: true });
   const was = await cutter.inputValue();
@@ -46,7 +44,7 @@ test("a cut that no sheet holds keeps its tab: the reason and the dial that mend
   await cutter.fill("400");
   await cutter.press("Enter");
   await expect(page.getByRole("list", { name: "To decide" })).toContainText(/400 mm round .* too small/);
-  await expect(chosen).toHaveText(name);
+  await expect(chosen).toContainText(name);
   await expect(chosen.getByLabel("cannot be made:")).toBeVisible();
   await page.getByRole("link", { name: /5 Seal/ }).click();
   await page.waitForURL(/\/seal/);
@@ -57,7 +55,7 @@ test("a cut that no sheet holds keeps its tab: the reason and the dial that mend
   await ragged.fill("8");
   await ragged.press("Enter");
   await expect(page.getByRole("group", { name: /^Sheet 1 of/ })).toBeVisible();
-  await expect(chosen).toHaveText(name);
+  await expect(chosen).toContainText(name);
   await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
 });
 

@@ -82,7 +82,7 @@ test("a book of one's own: dough, filling and piece written from nothing, then o
   await expect(page.getByRole("img", { name: /Rye pocket in section/ })).toBeVisible();
 
   await page.getByRole("link", { name: /1 Orders/ }).click();
-  await page.getByLabel("Piece", { exact: true }).selectOption({ label: "Rye pocket" });
+  await page.getByRole("radio", { name: "Rye pocket" }).check();
   await page.getByLabel("How many").fill("12");
   await page.getByLabel("By", { exact: true }).fill("11.30");
   await page.getByRole("button", { name: "Take the order" }).click();
@@ -175,7 +175,7 @@ test("jobs said in a baker's own order: a shell chilled, filled at the door and 
 
   await page.getByRole("link", { name: /1 Orders/ }).click();
   for (const { piece } of jobs) {
-    await page.getByLabel("Piece", { exact: true }).selectOption({ label: piece });
+    await page.getByRole("radio", { name: piece }).check();
     await page.getByLabel("How many").fill("12");
     await page.getByRole("button", { name: "Take the order" }).click();
   }
@@ -237,7 +237,7 @@ test("a fruit coat with syrup poured hot, in °F: boiled after closing, poured s
   await expect(page.getByLabel("Oven 1", { exact: true })).toHaveValue("400");
 
   await page.getByRole("link", { name: /1 Orders/ }).click();
-  await page.getByLabel("Piece", { exact: true }).selectOption({ label: "Coated pear" });
+  await page.getByRole("radio", { name: "Coated pear" }).check();
   await page.getByLabel("How many").fill("6");
   await page.getByRole("button", { name: "Take the order" }).click();
   await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
@@ -262,7 +262,7 @@ test("a batch first: this dough into twelve, its filling divided evenly, down to
   await expect(page.getByTestId("tally")).toBeVisible();
   await page.getByRole("link", { name: "A batch first: into how many?" }).click();
   await expect(page.getByRole("heading", { name: "A batch first", exact: true })).toBeVisible();
-  await page.getByLabel("Piece", { exact: true }).selectOption({ label: "Chilled tart" });
+  await page.getByRole("radio", { name: "Chilled tart" }).check();
   await page.getByLabel("Batch of Rye paste", { exact: true }).fill("1 1/4 lb");
   await page.getByLabel("Batch of Rye paste", { exact: true }).press("Enter");
   await expect(page.getByLabel("Batch of Rye paste", { exact: true })).toHaveValue("567");
@@ -281,7 +281,7 @@ test("a batch first: this dough into twelve, its filling divided evenly, down to
   await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
   await page.reload();
   await page.goto(page.url().replace(/\/orders$/, "/fill"));
-  await page.getByRole("group", { name: "Piece" }).getByRole("button", { name: "Chilled tart" }).click();
+  await page.getByRole("radio", { name: "Chilled tart" }).check();
   await expect(page.getByTestId("portion")).toHaveText("28 g");
   await expect(page.getByLabel(/^Each gets/)).toHaveValue("28.3 g");
   await page.goto(page.url().replace(/\/day\/(\d{4}-\d{2}-\d{2})\/.*/, "/print/$1"));

@@ -10,6 +10,7 @@ import { startSteadyClock } from "@/time/steadyClock";
 import { findComputersZone, findEndIso, findNowMin, findPhase } from "@/time/wallClock";
 import type { DaySnapshot } from "@/ui/bench/benchState";
 import { hidePrices } from "./access/hidePrices";
+import { readDemoDay } from "./demoDay";
 import { readKitchenClock } from "./kitchenClock";
 
 /** A stored day as a screen of a device takes it, or null if the date has none. */
@@ -50,4 +51,5 @@ export async function loadPlannedDay(date: string): Promise<Result<PlannedDay, J
 }
 
 /** The day to open first: the next one from today on, else the last there was; null if there is none. */
-export const findDayToOpen = (): string | null => getStore().days.findNext(readKitchenClock().wall.date);
+export const findDayToOpen = (): string | null =>
+  getStore().days.findNext(readDemoDay() ?? readKitchenClock().wall.date);

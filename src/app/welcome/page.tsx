@@ -1,10 +1,10 @@
 import { redirect } from "next/navigation";
-import { starters } from "@/demo";
 import { nextDate } from "@/time/wallClock";
 import { Welcome } from "@/ui/welcome/Welcome";
 import { guardFile } from "../fileGuard";
 import { readKitchenClock } from "../kitchenClock";
 import { findDayToOpen } from "../loadDay";
+import { listStarterCards } from "./starterCards";
 
 export const dynamic = "force-dynamic";
 
@@ -12,7 +12,6 @@ export default function WelcomePage() {
   return guardFile(() => {
     const date = findDayToOpen();
     if (date) redirect(`/day/${date}/orders`);
-    const cards = starters.map(({ id, title, blurb }) => ({ id, title, blurb }));
-    return <Welcome starters={cards} tomorrow={nextDate(readKitchenClock().wall)} />;
+    return <Welcome starters={listStarterCards()} tomorrow={nextDate(readKitchenClock().wall)} />;
   });
 }

@@ -79,7 +79,7 @@ export { sayProblem, type Problem, type ProblemCode, type ProblemNumbers } from 
 export type { WhyStep } from "./problem";
 export { findCrimpId, listCrimps } from "./piece";
 export { toForm } from "./piece";
-export { shapePiece, type ShapedPiece } from "./piece";
+export { shapePiece, toShapeContext, type ShapedPiece } from "./piece";
 export { type ShapeContext } from "./piece";
 export type { HandOperation, HandWork, PieceWorks } from "./piece";
 export { findMixedG } from "./batch";

@@ -8,6 +8,7 @@ import { usePicked } from "../bench/BenchProvider";
 import { checkClock } from "../controls/checks";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
+import { PiecePicker } from "../controls/PiecePicker";
 import { Select } from "../controls/Select";
 import { TextField } from "../controls/TextField";
 import { usableG, type Wish } from "./wish";
@@ -62,11 +63,9 @@ export function BatchDials({ wish, set, piece, request }: DialsProps) {
   const nameOf = (id: string) => book.formulas.find((formula) => formula.id === id)?.name ?? "";
   return (
     <>
-      <Select
-        label="Piece"
-        value={piece.id}
-        options={book.pieces.map(({ id, name }) => ({ id, name }))}
-        onChange={(pieceId) => set({ pieceId, otherId: "", doughG: null, fillingG: null, layers: [] })}
+      <PiecePicker
+        selectedId={piece.id}
+        onPick={(pieceId) => set({ pieceId, otherId: "", doughG: null, fillingG: null, layers: [] })}
       />
       <Dial
         limit={{ ...batchLimits.doughG, label: `Batch of ${nameOf(piece.doughId)}` }}

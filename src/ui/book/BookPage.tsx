@@ -9,6 +9,7 @@ import { formatMass } from "@/core/units";
 import { usePicked } from "../bench/BenchProvider";
 import type { Edit } from "@/schemas/recordTable";
 import { createId } from "../bench/createId";
+import { PieceMark } from "../drawings/PieceMark";
 
 interface Props {
   /** Formulas that can be taken into the book and changed. */
@@ -56,7 +57,7 @@ export function BookPage({ starterFormulas }: Props) {
     router.push(`/day/${date}/piece/${piece.id}`);
   };
   const row =
-    "touch flex items-baseline gap-3 rounded-lg border border-base-300 bg-base-100 px-4 py-2.5 hover:border-primary";
+    "touch flex min-h-14 items-center gap-3 rounded-lg border border-base-300 bg-base-100 px-4 py-1.5 hover:border-primary";
   return (
     <div className="h-full overflow-y-auto p-5">
       <div className="mx-auto grid max-w-5xl gap-6 md:grid-cols-2">
@@ -68,6 +69,7 @@ export function BookPage({ starterFormulas }: Props) {
             {pieces.map(({ id, name, cut }) => (
               <li key={id}>
                 <Link className={row} href={`/day/${date}/piece/${id}`}>
+                  <PieceMark pieceId={id} />
                   <span className="text-lg">{name}</span>
                   <span className="quiet ml-auto text-right text-sm">{describeOutline(cut)}</span>
                 </Link>

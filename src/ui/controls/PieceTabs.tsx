@@ -1,9 +1,10 @@
 "use client";
 
 import { usePathname, useRouter, useSearchParams } from "next/navigation";
-import { TriangleAlert } from "lucide-react";
 import { groupOrders, type Piece, type PiecePlan } from "@/core/plan";
 import { usePicked } from "../bench/BenchProvider";
+import { PieceMark } from "../drawings/PieceMark";
+import { Picker } from "./Picker";
 
 /** A piece of the day: as it is planned, or alone where something stops it. */
 interface DayPiece {
@@ -32,27 +33,32 @@ export function useSelectedPiece(): DayPiece | null {
 /** The plan of that piece; null where it cannot be made as it is. */
 export const useSelectedLine = (): PiecePlan | null => useSelectedPiece()?.line ?? null;
 
+interface Props {
+  /** What the station tells of each; as many as are made where it tells nothing of its own. */
+  readonly figureOf?: (line: PiecePlan) => string;
+}
+
+const countMade = ({ counts }: PiecePlan): string => String(counts.made);
+
 /** Which of the day's pieces to look at. */
-export function PieceTabs() {
+export function PieceTabs({ figureOf = countMade }: Props) {
   const pieces = useDayPieces();
   const selected = useSelectedPiece();
   const router = useRouter();
   const pathname = usePathname();
   if (pieces.length < 2) return null;
   return (
-    <div role="group" aria-label="Piece" className="flex flex-wrap gap-1.5">
-      {pieces.map(({ piece, line }) => (
-        <button
-          key={piece.id}
-          type="button"
-          aria-pressed={piece.id === selected?.piece.id}
-          className="touch inline-flex cursor-pointer items-center gap-1.5 rounded-lg border-2 border-transparent px-3 aria-pressed:border-primary aria-pressed:bg-base-100 aria-pressed:font-bold"
-          onClick={() => router.replace(`${pathname}?piece=${piece.id}`, { scroll: false })}
-        >
-          {!line && <TriangleAlert size={18} className="text-error" aria-label="cannot be made:" />}
-          {piece.name}
-        </button>
-      ))}
-    </div>
+    <Picker
+      label="Piece"
+      items={pieces.map(({ piece: { id, name }, line }) => ({
+        id,
+        name,
+        figure: line && figureOf(line),
+        mark: <PieceMark pieceId={id} />,
+        isIll: !line,
+      }))}
+      selectedId={selected?.piece.id ?? null}
+      onPick={(id) => router.replace(`${pathname}?piece=${id}`, { scroll: false })}
+    />
   );
 }

@@ -12,6 +12,7 @@ import { usePicked } from "../bench/BenchProvider";
 import { useMoney } from "../bench/useMoney";
 import { StationLayout } from "../controls/StationLayout";
 import { TextField } from "../controls/TextField";
+import { PieceMark } from "../drawings/PieceMark";
 import { DataTable, type Column } from "../table/DataTable";
 import { CurrencySelect } from "./CurrencySelect";
 
@@ -165,7 +166,17 @@ function listPieceColumns(money: (minor: number) => string): readonly Column<Pie
   const each = (figure: (piece: PieceCost) => number) => (piece: PieceCost) =>
     piece.made > 0 ? money(figure(piece) / piece.made) : "–";
   return [
-    { id: "piece", title: "Piece", isHead: true, cell: ({ name, made }) => `${name}, ${made}` },
+    {
+      id: "piece",
+      title: "Piece",
+      isHead: true,
+      cell: ({ pieceId, name, made }) => (
+        <span className="flex items-center gap-2">
+          <PieceMark pieceId={pieceId} />
+          {name}, {made}
+        </span>
+      ),
+    },
     {
       id: "ingredients",
       title: "ingredients",

@@ -2,6 +2,7 @@ import type { FormedPiece } from "@/core/forming";
 import type { Seal, Vents } from "@/core/sealing";
 import { boundsOfPolygon, type Point, type Polygon } from "@/core/shape";
 import { Dimension } from "./Dimension";
+import { PieceFace } from "./PieceFace";
 
 interface Props {
   readonly formed: Pick<FormedPiece, "fromAbove" | "marginMm">;
@@ -11,18 +12,15 @@ interface Props {
   readonly name: string;
 }
 
-const toPoints = (polygon: Polygon) => polygon.map((point) => point.join(",")).join(" ");
-
 /** The piece from above with its margin and the marks of its crimp, to scale in mm. */
 export function PlanDrawing({ formed, seal, vents, name }: Props) {
   const { fromAbove, marginMm } = formed;
-  const { edge, inner, seam, stick } = fromAbove;
+  const { edge, seam, stick } = fromAbove;
   const { leftMm, rightMm, topMm, bottomMm } = boundsOfPolygon(edge);
   const [wide, high] = [rightMm - leftMm, bottomMm - topMm];
   const lowestMm = stick ? boundsOfPolygon(stick).bottomMm : bottomMm;
   const text = Math.max(wide / 15, (lowestMm - topMm) / 18, 4);
   const marks = seal && seam !== "none" ? placeMarks(seam === "around" ? close(edge) : edge, seal.marks) : [];
-  const middle = centreOf(edge);
   const crimped = seal ? `, ${seal.marks} ${seal.crimp.markName}` : "";
   return (
     <svg
@@ -31,30 +29,7 @@ export function PlanDrawing({ formed, seal, vents, name }: Props) {
       role="img"
       aria-label={`${name} from above: ${Math.round(wide)} by ${Math.round(high)} millimetres${crimped}`}
     >
-      <polygon
-        points={toPoints(edge)}
-        fill="var(--dough)"
-        stroke="var(--dough-line)"
-        strokeWidth="1.4"
-        strokeLinejoin="round"
-      />
-      {stick && (
-        <polygon
-          points={toPoints(stick)}
-          fill="var(--produce)"
-          stroke="var(--produce-line)"
-          strokeWidth="1"
-        />
-      )}
-      {inner.map((polygon, i) => (
-        <polygon
-          key={i}
-          points={toPoints(polygon)}
-          fill="none"
-          stroke="var(--dough-line)"
-          strokeWidth="0.9"
-        />
-      ))}
+      <PieceFace fromAbove={fromAbove} vents={vents} strokeMm={1} />
       {marks.map(({ x, y, inX, inY }, i) => (
         <line
           key={i}
@@ -67,22 +42,6 @@ export function PlanDrawing({ formed, seal, vents, name }: Props) {
           strokeLinecap="round"
         />
       ))}
-      {placeVents(vents, middle, Math.min(wide, high)).map(({ x, y, reach }, i) =>
-        vents.kind === "slits" ? (
-          <line
-            key={i}
-            x1={x - reach}
-            y1={y + reach * 0.4}
-            x2={x + reach}
-            y2={y - reach * 0.4}
-            stroke="var(--dough-line)"
-            strokeWidth="2"
-            strokeLinecap="round"
-          />
-        ) : (
-          <circle key={i} cx={x} cy={y} r={reach} fill="var(--filling)" stroke="var(--dough-line)" />
-        ),
-      )}
       {seam === "along" && (
         <line x1={leftMm} x2={rightMm} y1={topMm} y2={topMm} stroke="var(--dough-line)" strokeWidth="2.2" />
       )}
@@ -108,37 +67,6 @@ export function PlanDrawing({ formed, seal, vents, name }: Props) {
 }
 
 const close = (polygon: Polygon): Polygon => [...polygon, ...polygon.slice(0, 1)];
-
-/** Centre of area, by the shoelace formula. */
-function centreOf(polygon: Polygon): Point {
-  let [area, x, y] = [0, 0, 0];
-  polygon.forEach(([x1, y1], i) => {
-    const [x2, y2] = polygon[(i + 1) % polygon.length] ?? [x1, y1];
-    const cross = x1 * y2 - x2 * y1;
-    area += cross;
-    x += (x1 + x2) * cross;
-    y += (y1 + y2) * cross;
-  });
-  return area === 0 ? [0, 0] : [x / (3 * area), y / (3 * area)];
-}
-
-/** Vents about the middle of the top: slits side by side, pricks on a ring, a cut-out in the middle. */
-function placeVents({ kind, count }: Vents, [x, y]: Point, acrossMm: number) {
-  if (kind === "none") return [];
-  if (kind === "cutOut") return [{ x, y, reach: acrossMm * 0.09 }];
-  if (kind === "slits") {
-    const step = acrossMm * 0.2;
-    return Array.from({ length: count }, (_, i) => ({
-      x: x + (i - (count - 1) / 2) * step,
-      y,
-      reach: acrossMm * 0.08,
-    }));
-  }
-  return Array.from({ length: count }, (_, i) => {
-    const at = (2 * Math.PI * i) / count;
-    return { x: x + acrossMm * 0.16 * Math.cos(at), y: y + acrossMm * 0.1 * Math.sin(at), reach: 1.2 };
-  });
-}
 
 interface Mark {
   readonly x: number;

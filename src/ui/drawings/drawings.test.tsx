@@ -4,6 +4,7 @@ import { computeAreaMm2 } from "@/core/shape";
 import { readDemoDay } from "../bench/__tests__/planDemoDay";
 import { DividedDrawing } from "./DividedDrawing";
 import { toDrawnParts } from "./drawnParts";
+import { FaceMark } from "./PieceMark";
 import { PlanDrawing } from "./PlanDrawing";
 import { SeamDrawing } from "./SeamDrawing";
 import { SectionDrawing } from "./SectionDrawing";
@@ -65,6 +66,13 @@ test.each(lines.map((line) => [line.piece.name, line] as const))(
     const face = draw(<PlanDrawing formed={formed} seal={seal} vents={piece.vents} name={name} />);
     expectInside(face);
     expect(face.getAttribute("aria-label")).toContain(name);
+    // The mark beside its name is the same piece, within a square, with nothing left to read out.
+    const mark = draw(<FaceMark fromAbove={formed.fromAbove} vents={piece.vents} />);
+    expectInside(mark);
+    expect(mark.querySelector("polygon")!.getAttribute("points")).toBe(
+      face.querySelector("polygon")!.getAttribute("points"),
+    );
+    expect(mark.getAttribute("aria-hidden")).toBe("true");
     if (seal) {
       const seam = draw(<SeamDrawing seal={seal} vents={piece.vents} name={name} />);
       expect(seam.getAttribute("aria-label")).toContain(`${Math.round(seal.seamMm)} millimetres`);

@@ -15,6 +15,7 @@ import { checkClock, checkCount, checkName } from "../controls/checks";
 import { Select } from "../controls/Select";
 import { StationLayout } from "../controls/StationLayout";
 import { TextField } from "../controls/TextField";
+import { PieceMark } from "../drawings/PieceMark";
 import { weekdayNames } from "./weekdays";
 
 /** What a new standing order begins with: a dozen, at nine unless they usually come at another time. */
@@ -205,6 +206,7 @@ function StandingLine({ standing }: { readonly standing: StandingOrder }) {
             if (read.ok) save({ count: read.value });
           }}
         />
+        <PieceMark pieceId={pieceId} />
         <div className="min-w-40 flex-1">
           <Select
             label="Of"

@@ -9,6 +9,7 @@ import { usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
 import { checkClock, checkCount, checkName } from "../controls/checks";
 import { TextField } from "../controls/TextField";
+import { PieceMark } from "../drawings/PieceMark";
 import { CUSTOMER_NAMES } from "./CustomerNames";
 
 const toEdits = (orders: readonly TakenOrder[]): Edit[] =>
@@ -164,8 +165,9 @@ function OrderLine({ order }: { readonly order: TakenOrder }) {
       />
       <Link
         href={`/day/${book.day.date}/piece/${order.pieceId}`}
-        className="touch flex min-w-0 flex-1 items-center text-lg underline-offset-4 hover:underline"
+        className="touch flex min-w-0 flex-1 items-center gap-2 text-lg leading-6 underline-offset-4 hover:underline"
       >
+        <PieceMark pieceId={order.pieceId} />
         {name}
       </Link>
       <span className="pt-1.5 text-right">

@@ -6,6 +6,7 @@ import { formatClock, formatCount } from "@/core/units";
 import { pickRecords } from "@/schemas/recordTable";
 import { usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
+import { PieceMark } from "../drawings/PieceMark";
 import { weekdayNames } from "./weekdays";
 
 /** What stands for this day of the week and has not been taken in yet: all of it with one tap, or as on a holiday. */
@@ -36,7 +37,8 @@ export function StandingOffer() {
         <h2 className="text-lg">Standing orders for a {weekdayNames[weekday - 1]}</h2>
         <ul>
           {usual.map(({ standingId, count, pieceId, customer, dueMin }) => (
-            <li key={standingId}>
+            <li key={standingId} className="flex flex-wrap items-center gap-x-1.5">
+              <PieceMark pieceId={pieceId} sizePx={28} />
               <strong className="figure">{count}</strong> {nameOf(pieceId)}, {customer},{" "}
               <span className="figure">{formatClock(dueMin)}</span>
             </li>

@@ -6,14 +6,21 @@ import { stations, type Station } from "@/core/plan";
 import { useBenchShell } from "../bench/BenchProvider";
 import { useTellLoad } from "../live/useTellLoad";
 import { BenchStrip } from "./BenchStrip";
+import { Guide } from "./Guide";
 import { Header } from "./Header";
 import { LaterPanels, type PanelName } from "./LaterPanels";
 import { Notices } from "./Notices";
 import { Tally } from "./Tally";
 import { useBenchKeys } from "./useBenchKeys";
 
+interface Props {
+  /** It is the first day of a demonstration. */
+  readonly guide?: boolean;
+  readonly children: ReactNode;
+}
+
 /** The bench: strip and ribbon above, the station's surface, the tally below. */
-export function BenchShell({ children }: { readonly children: ReactNode }) {
+export function BenchShell({ guide, children }: Props) {
   const [panel, setPanel] = useState<PanelName | null>(null);
   const router = useRouter();
   const date = useBenchShell((state) => state.date);
@@ -47,6 +54,7 @@ export function BenchShell({ children }: { readonly children: ReactNode }) {
         onBook={() => setPanel("book")}
       />
       <Notices />
+      {guide && <Guide />}
       {isPlanned ? (
         <Suspense>
           <BenchStrip />

@@ -9,9 +9,10 @@ import { usePicked } from "../bench/BenchProvider";
 import { useLeave } from "../bench/LeaveLink";
 import { listBookPages, listSettings, NEW_ORDER, showsStored } from "./bookPages";
 import { askDays, type DayName } from "./dayNames";
+import { PieceMark } from "../drawings/PieceMark";
 import { Dialog } from "./Dialog";
 import { formatShortDate } from "./formatDayDate";
-import { rankFinds, type Findable } from "./rankFinds";
+import { rankFinds, type Findable } from "../controls/rankFinds";
 import { listStationFacts } from "./stationFacts";
 import { turnTheme } from "./theme";
 
@@ -26,6 +27,8 @@ interface Props {
 interface Find extends Findable {
   readonly key: string;
   readonly to: string | (() => void);
+  /** It is drawn. */
+  readonly pieceId?: string;
 }
 
 /** More is not read: who sees so many types another letter. */
@@ -95,6 +98,7 @@ export function CommandList({ open, onClose, begunWith = "" }: Props) {
               className="flex min-h-11 cursor-pointer items-center gap-3 rounded-md px-3 data-[selected=true]:bg-base-200"
               onSelect={() => void follow(each)}
             >
+              {each.pieceId !== undefined && <PieceMark pieceId={each.pieceId} sizePx={32} />}
               <span className="min-w-0 flex-1">{each.name}</span>
               <span className="quiet shrink-0 text-sm">{each.kind}</span>
             </Command.Item>
@@ -119,13 +123,17 @@ function listRecords(records: RecordTable, date: string): Find[] {
   const nameOf = new Map([...formulas, ...pieces].map(({ id, name }) => [id, name]));
   const dayId = pickRecords(records, "day").find((each) => each.date === date)?.id;
   return [
-    ...pieces.map(({ id, name }) => find("piece", id, name, `${day}/piece/${id}`)),
+    ...pieces.map(({ id, name }) => ({
+      ...find("piece", id, name, `${day}/piece/${id}`),
+      pieceId: id,
+    })),
     ...formulas.map(({ id, name }) => find("formula", id, name, `${day}/formula/${id}`)),
     ...pickRecords(records, "order")
       .filter((order) => order.dayId === dayId)
       .map(({ id, customer, count, pieceId, dueMin }) => {
         const what = `${count} ${nameOf.get(pieceId) ?? ""}, ${formatClock(dueMin)}`;
-        return find("order", id, customer === "" ? what : `${customer}: ${what}`, `${day}/orders`);
+        const name = customer === "" ? what : `${customer}: ${what}`;
+        return { ...find("order", id, name, `${day}/orders`), pieceId };
       }),
     ...pickRecords(records, "customer").map(({ id, name }) => find("customer", id, name, `${day}/customers`)),
     ...pickRecords(records, "ingredient").map(({ id, name }) =>

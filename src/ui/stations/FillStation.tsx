@@ -39,7 +39,7 @@ function Surface({ line }: { readonly line: PiecePlan }) {
   const shareOfMost = formed.capacityMl / formed.mostMl;
   return (
     <div className="flex h-full flex-col gap-2">
-      <PieceTabs />
+      <PieceTabs figureOf={({ shaped }) => formatMass(shaped.portion.massG)} />
       <ProblemList station="fill" />
       <div className="grid min-h-0 flex-1 gap-4 md:grid-cols-[minmax(0,1fr)_260px]">
         <div className="max-h-[58dvh] min-h-[240px] lg:max-h-none">

@@ -2,12 +2,13 @@
 
 import Link from "next/link";
 import { useEffect } from "react";
-import { useForm, type RegisterOptions } from "react-hook-form";
+import { Controller, useForm, type RegisterOptions } from "react-hook-form";
 import { findCustomer, NEW_ORDER_REST } from "@/core/orders";
 import { formatClock, parseClock, parseNumber } from "@/core/units";
 import { usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
 import { checkClock, checkCount } from "../controls/checks";
+import { PiecePicker } from "../controls/PiecePicker";
 import { MAX_NAME_CHARACTERS } from "@/schemas/limits";
 import { pickRecords } from "@/schemas/recordTable";
 import { CUSTOMER_NAMES } from "../orders/CustomerNames";
@@ -37,10 +38,11 @@ export function NewOrderForm({ wish }: { readonly wish: LineWish | null }) {
   const { book, records, edit } = usePicked("book", "records", "edit");
   const customers = pickRecords(records, "customer");
   const defaults = { pieceId: book.pieces[0]?.id ?? "", count: "", due: FIRST_DUE, customer: "" };
-  const { register, handleSubmit, reset, setFocus, setValue, getValues, formState } = useForm<Fields>({
-    defaultValues: defaults,
-    mode: "onTouched",
-  });
+  const { control, register, handleSubmit, reset, setFocus, setValue, getValues, formState } =
+    useForm<Fields>({
+      defaultValues: defaults,
+      mode: "onTouched",
+    });
   const { errors } = formState;
   useEffect(() => {
     // Whoever asked for a new order elsewhere types at once.
@@ -116,16 +118,11 @@ export function NewOrderForm({ wish }: { readonly wish: LineWish | null }) {
   return (
     <form className="flex flex-col gap-2" onSubmit={(event) => void take(event)} noValidate>
       <h2 className="text-xl">Take an order</h2>
-      <div className="flex flex-col gap-0.5">
-        <label htmlFor="order-pieceId">Piece</label>
-        <select id="order-pieceId" className="select w-full" {...register("pieceId")}>
-          {book.pieces.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </div>
+      <Controller
+        name="pieceId"
+        control={control}
+        render={({ field: { value, onChange } }) => <PiecePicker selectedId={value} onPick={onChange} />}
+      />
       <div className="grid grid-cols-2 items-start gap-2">
         {field(
           "count",

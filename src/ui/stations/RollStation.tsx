@@ -54,7 +54,7 @@ function Surface({ line }: { readonly line: PiecePlan }) {
   if (!sheet) {
     return (
       <div className="flex flex-col gap-3">
-        <PieceTabs />
+        <PieceTabs figureOf={sayBlanks} />
         <ProblemList station="roll" />
         {portioning ? (
           <PortionFacts cut={cut} portioning={portioning} />
@@ -74,7 +74,7 @@ function Surface({ line }: { readonly line: PiecePlan }) {
   const { widthMm, heightMm } = sheet.sheet;
   return (
     <div ref={screen} className="board flex h-full flex-col gap-2 fullscreen:p-6">
-      <PieceTabs />
+      <PieceTabs figureOf={sayBlanks} />
       <ProblemList station="roll" />
       <TemplateDialog
         key={`${piece.id} ${index} ${widthMm} ${heightMm}`}
@@ -272,6 +272,8 @@ function PinnedShape({ line }: { readonly line: PiecePlan }) {
     />
   );
 }
+
+const sayBlanks = ({ cut }: PiecePlan): string => formatCount(cut.plan.sheets.length, "sheet");
 
 function describeSurplus(line: PiecePlan): string {
   const surplus = line.setsCut + line.counts.blanksTaken - line.counts.toFill;

@@ -39,7 +39,11 @@ function Surface({ line }: { readonly line: PiecePlan }) {
   } = line;
   return (
     <div className="flex h-full flex-col gap-2">
-      <PieceTabs />
+      <PieceTabs
+        figureOf={({ shaped }) =>
+          shaped.seal ? `${shaped.seal.marks} ${shaped.seal.crimp.markName}` : "stays open"
+        }
+      />
       <ProblemList station="seal" />
       <div className="grid min-h-0 flex-1 gap-4 md:grid-cols-[minmax(0,1fr)_260px]">
         <div className="flex min-h-0 flex-col gap-2">

@@ -68,7 +68,7 @@ test("roll: thicker takes more dough; spares are cut as well; what no pin can ro
 
 test("roll: the tabs turn to another piece by the address, and its own sheets stand there", async () => {
   const { user, unmount } = renderOnBench(<RollStation />);
-  await user.click(screen.getByRole("button", { name: "Leek triangle" }));
+  await user.click(screen.getByRole("radio", { name: /Leek triangle/ }));
   expect(address.went.at(-1)).toContain("?piece=leek-triangle");
   unmount();
   const { plan } = renderOnBench(<RollStation />, { search: "piece=leek-triangle" });
@@ -107,7 +107,7 @@ test("fill: a margin that leaves no room is said with its figures; undo brings p
     screen.getAllByText((_, element) => element?.textContent.includes(stopped[0]!.message) ?? false),
   ).not.toHaveLength(0);
   // Its tab stays.
-  expect(screen.getByRole("button", { name: /cannot be made:.*Quince half-moon/ })).toBeTruthy();
+  expect(screen.getByRole("radio", { name: /cannot be made:.*Quince half-moon/ })).toBeTruthy();
   act(() => store.getState().undo());
   expect(screen.getByLabelText<HTMLInputElement>("Clean margin").value).toBe("13");
   expect(plan().problems.some(({ stops, pieceId }) => stops && pieceId === half)).toBe(false);

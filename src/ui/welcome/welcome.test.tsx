@@ -3,8 +3,8 @@ import { act, fireEvent, render, screen } from "@testing-library/react";
 import { Welcome } from "./Welcome";
 
 const starters = [
-  { id: "half-moons", title: "Half-moons", blurb: "A round folded over fruit." },
-  { id: "triangles", title: "Triangles", blurb: "A square, corner to corner." },
+  { id: "half-moons", title: "Half-moons", blurb: "A round folded over fruit.", face: null },
+  { id: "triangles", title: "Triangles", blurb: "A square, corner to corner.", face: null },
 ];
 let sent: { path: string; body: Record<string, unknown> }[] = [];
 let answer: { ok: boolean; body: unknown } | null = { ok: true, body: {} };

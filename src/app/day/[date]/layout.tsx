@@ -5,6 +5,7 @@ import { BenchProvider } from "@/ui/bench/BenchProvider";
 import { toFirstPlanScript } from "@/ui/bench/firstPlan";
 import { BenchShell } from "@/ui/shell/BenchShell";
 import { readRole } from "../../access/keys";
+import { readDemoDay } from "../../demoDay";
 import { guardFile } from "../../fileGuard";
 import { loadSnapshot } from "../../loadDay";
 
@@ -30,7 +31,7 @@ export default async function DayLayout({ params, children }: Props) {
           dangerouslySetInnerHTML={{ __html: toFirstPlanScript(date) }}
         />
         <BenchProvider key={date} snapshot={snapshot}>
-          <BenchShell>{children}</BenchShell>
+          <BenchShell guide={date === readDemoDay()}>{children}</BenchShell>
         </BenchProvider>
       </>
     );

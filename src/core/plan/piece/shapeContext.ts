@@ -16,7 +16,12 @@ export interface ShapeContext {
 const remember = createRecordMemory<PastLog, HoldHabit>();
 
 /** As much of a day's book as a piece is shaped by. */
-export const toShapeContext = ({ formulas, kitchen, lotRecords, past }: DayBook): ShapeContext => ({
+export const toShapeContext = ({
+  formulas,
+  kitchen,
+  lotRecords,
+  past,
+}: Pick<DayBook, "formulas" | "kitchen" | "lotRecords" | "past">): ShapeContext => ({
   formulas,
   kitchen,
   lots: lotRecords,
