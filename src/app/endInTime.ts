@@ -3,7 +3,7 @@
  * wait for ever: a browser holds a spare connection open on which nothing was ever asked, and Node counts it among
  * those that are at work.
  */
-export const END_GRACE_MS = 5000;
+const END_GRACE_MS = 5000;
 
 /** Ends the process at `END_GRACE_MS` after it was told to, should it still be there. What was written is on the disk. */
 export function endInTime(): void {
