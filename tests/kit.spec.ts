@@ -54,8 +54,16 @@ test("a pin that cannot be kept says by how much, and is taken back", async ({ p
     await page.goto(`${MARKET}/bake`);
   };
   await openAt("6:45");
-  const clock = page.getByRole("group", { name: /^Day from/ });
-  await drag(page, clock.getByRole("button", { name: /^Mix / }).first(), -60);
+  await page
+    .getByRole("list", { name: "Jobs by the clock" })
+    .getByRole("button", { name: /Mix / })
+    .first()
+    .click();
+  const refusal = page.getByText(/^Mix .* is pinned to .* before anybody is there/);
+  for (let step = 0; step < 12 && !(await refusal.isVisible()); step++) {
+    await page.getByRole("button", { name: "5 minutes earlier" }).click();
+    await saved(page);
+  }
   await expect(
     page.getByText(/^Mix .* is pinned to .* before anybody is there\. Unpin it, or open at/),
   ).toBeVisible();

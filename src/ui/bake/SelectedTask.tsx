@@ -13,7 +13,7 @@ import { explainStart } from "@/core/schedule";
 import { listHeats } from "@/core/way";
 import { formatClock, formatCount, formatDuration, formatHeat, formatNumber } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
-import { PIN_STEP_MIN } from "../drawings/DayBar";
+import { PIN_STEP_MIN } from "../clock/DayBar";
 import { describeStages } from "../piece/describePiece";
 
 interface Props {

@@ -1,6 +1,7 @@
 "use client";
 
-import { useCallback, useState } from "react";
+import { useSearchParams } from "next/navigation";
+import { useCallback, useState, type ReactNode } from "react";
 import { listLights, type DayPlan, type DayTask, type PiecePlan } from "@/core/plan";
 import { findChillMin, findCoolMin, findHeatWay, withChill } from "@/core/way";
 import { formatClock, formatCount, formatDuration, formatMass } from "@/core/units";
@@ -15,6 +16,7 @@ import { useRestedPlan } from "../bake/useRestedPlan";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { CautionList } from "../controls/CautionList";
+import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { tinNames } from "../piece/words";
 import { EmptyDay } from "../controls/EmptyDay";
@@ -23,7 +25,11 @@ import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
 import { StationSteps } from "../controls/StationSteps";
 import { Why } from "../controls/Why";
-import { DayClock } from "../drawings/DayClock";
+import { DayClock } from "../clock/DayClock";
+import { DayStrip } from "../clock/DayStrip";
+import { JobList } from "../clock/JobList";
+import { useClockWindow } from "../clock/useClockWindow";
+import { useJobWords } from "../clock/useJobWords";
 import { TrayDrawing } from "../drawings/TrayDrawing";
 import { pieceLimits } from "@/schemas/limits";
 
@@ -32,20 +38,21 @@ export function BakeStation() {
   const line = useSelectedLine();
   const plan = useBench((state) => state.plan);
   if (!line || !plan.schedule) return <EmptyDay station="bake" />;
-  return (
-    <StationLayout
-      label="Bake and fry"
-      surface={<Surface plan={plan} line={line} />}
-      side={<BakeDials line={line} />}
-    />
-  );
+  return <Bake plan={plan} line={line} />;
 }
 
-function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PiecePlan }) {
+/** So much is seen of what is before that which is looked at first, min. */
+const LEAD_MIN = 20;
+
+function Bake({ plan, line }: { readonly plan: DayPlan; readonly line: PiecePlan }) {
   const [selectedId, setSelectedId] = useState<string | null>(null);
+  const [hoveredId, setHoveredId] = useState<string | null>(null);
   const ovenScale = useBench((state) => state.book.kitchen.ovenScale);
+  const nowMin = useBench((state) => state.book.nowMin);
   const { pinnedIds, pin, unpin, unpinAll } = usePins();
   const { drawnPlan, drawNext } = useRestedPlan(plan);
+  const { nameOf, sayLoad } = useJobWords(drawnPlan, ovenScale);
+  const view = useClockWindow(drawnPlan, (nowMin ?? listLights(plan)[0]?.lightMin ?? 0) - LEAD_MIN);
   const pinOnClock = useCallback(
     (task: DayTask, startMin: number) => {
       drawNext();
@@ -58,47 +65,110 @@ function Surface({ plan, line }: { readonly plan: DayPlan; readonly line: PieceP
     drawnPlan.tasks.find(({ id }) => id === selectedId) ??
     drawnPlan.tasks.find(({ machineId }) => machineId !== null) ??
     null;
+  const pointing = {
+    plan: drawnPlan,
+    nameOf,
+    sayLoad,
+    selectedId: selected?.id ?? null,
+    hoveredId,
+    onHover: setHoveredId,
+  };
+  const chooseInList = (taskId: string) => {
+    setSelectedId(taskId);
+    const task = drawnPlan.tasks.find(({ id }) => id === taskId);
+    if (task) view?.show(task.placed.startMin, task.placed.endMin);
+  };
   return (
-    <div className="flex flex-col gap-3">
-      <ProblemList station="bake" />
-      <div className="flex flex-wrap items-baseline gap-x-6">
-        {listLights(plan).map(({ machineId, name, lightMin }) => (
-          <p key={machineId}>
-            light {name.toLowerCase()} at <span className="figure text-4xl">{formatClock(lightMin)}</span>
+    <StationLayout
+      label="Bake and fry"
+      surface={
+        <div className="flex flex-col gap-3">
+          <ProblemList station="bake" />
+          <div className="flex flex-wrap items-baseline gap-x-6">
+            {listLights(plan).map(({ machineId, name, lightMin }) => (
+              <p key={machineId}>
+                light {name.toLowerCase()} at <span className="figure text-4xl">{formatClock(lightMin)}</span>
+              </p>
+            ))}
+          </div>
+          {view && (
+            <>
+              <DayStrip plan={drawnPlan} view={view} />
+              <DayClock
+                {...pointing}
+                view={view}
+                nowMin={nowMin}
+                pinnedIds={pinnedIds}
+                onSelect={setSelectedId}
+                onPin={pinOnClock}
+              />
+            </>
+          )}
+          {selected && (
+            <SelectedTask
+              task={selected}
+              plan={drawnPlan}
+              isPinned={pinnedIds.has(selected.id)}
+              onPin={pinOnClock}
+              onUnpin={(taskId) => {
+                drawNext();
+                unpin(taskId);
+              }}
+            />
+          )}
+          {pinnedIds.size > 0 && (
+            <button type="button" className="btn touch self-start" onClick={unpinAll}>
+              Unpin {formatCount(pinnedIds.size, "job")}
+            </button>
+          )}
+          <p className="quiet text-sm">
+            Teal: the chain that decides the chosen job. Dots: could be so much earlier. Hatched: kept for
+            “not yet”. Drag a bar or ← → to pin it, ↑ ↓ from job to job, + − to look closer; a bar of several
+            jobs opens at a second touch.
           </p>
-        ))}
-      </div>
-      {selected && (
-        <SelectedTask
-          task={selected}
-          plan={drawnPlan}
-          isPinned={pinnedIds.has(selected.id)}
-          onPin={pinOnClock}
-          onUnpin={(taskId) => {
-            drawNext();
-            unpin(taskId);
-          }}
-        />
-      )}
-      <DayClock
-        plan={drawnPlan}
-        ovenScale={ovenScale}
-        pinnedIds={pinnedIds}
-        selectedId={selected?.id ?? null}
-        onSelect={setSelectedId}
-        onPin={pinOnClock}
+          <PieceTabs figureOf={sayLoads} />
+          {findHeatWay(line.piece.way) === "oil" ? <FryFacts line={line} /> : <Trays line={line} />}
+          <DaySearch />
+          <DayAnswersPanel />
+          <AheadPanel />
+        </div>
+      }
+      side={
+        <BakeSide line={line}>
+          <JobList {...pointing} onSelect={chooseInList} />
+        </BakeSide>
+      }
+    />
+  );
+}
+
+const sayLoads = ({ loading }: PiecePlan): string => formatCount(loading.loads.length, "load");
+
+/** The jobs by the clock, or the heat of a piece: of the one that the address names, where it names one. */
+function BakeSide({ line, children }: { readonly line: PiecePlan; readonly children: ReactNode }) {
+  const isAsked = useSearchParams().get("piece") !== null;
+  const [chosen, setChosen] = useState<"jobs" | "heat" | null>(null);
+  // Whoever picks a piece wants its dials.
+  const [wasAsked, setWasAsked] = useState(line.piece.id);
+  if (wasAsked !== line.piece.id) {
+    setWasAsked(line.piece.id);
+    setChosen("heat");
+  }
+  const face = chosen ?? (isAsked ? "heat" : "jobs");
+  return (
+    <>
+      <Choice
+        legend="Beside the clock"
+        value={face}
+        onChange={setChosen}
+        options={[
+          { id: "jobs", title: "Jobs" },
+          { id: "heat", title: "Heat and trays" },
+        ]}
       />
-      {pinnedIds.size > 0 && (
-        <button type="button" className="btn touch self-start" onClick={unpinAll}>
-          Unpin {formatCount(pinnedIds.size, "job")}
-        </button>
-      )}
-      <PieceTabs />
-      {findHeatWay(line.piece.way) === "oil" ? <FryFacts line={line} /> : <Trays line={line} />}
-      <DaySearch />
-      <DayAnswersPanel />
-      <AheadPanel />
-    </div>
+      {face === "jobs" ? children : <BakeDials line={line} />}
+      <CautionList station="bake" pieceId={line.piece.id} />
+    </>
   );
 }
 
@@ -159,7 +229,6 @@ function BakeDials({ line }: { readonly line: PiecePlan }) {
         Let them stand {formatDuration(findCoolMin(piece.way))} before handling. Tin: {tinNames[piece.tin]}.
       </p>
       <StationSteps line={line} station="bake" />
-      <CautionList station="bake" pieceId={piece.id} />
       <Why steps={line.why.load} label="why so many loads?" />
     </>
   );

@@ -142,6 +142,8 @@ test("seal: another crimp has its own marks along the same seam, and its own min
 test("bake: every load has its bar on the clock at its minutes; hotter is shorter by the known bake", async () => {
   const { user, plan } = renderOnBench(<BakeStation />);
   const clock = () => screen.getByRole("group", { name: /^Day from/ });
+  const wider = screen.getByRole<HTMLButtonElement>("button", { name: "See more of the day" });
+  while (!wider.disabled) await user.click(wider);
   for (const { kind, label, placed } of plan().tasks) {
     if (kind !== "bake" && kind !== "fry") continue;
     const minutes = `${formatClock(placed.startMin)} to ${formatClock(placed.endMin)}`;
@@ -152,6 +154,8 @@ test("bake: every load has its bar on the clock at its minutes; hotter is shorte
   expect(laid.reduce((sum, each) => sum + each, 0)).toBe(lineOf(plan()).counts.toFill);
   const bake = () => plan().tasks.find(({ kind, pieceId }) => kind === "bake" && pieceId === half)!;
   expect(bake().heat!.startC).toBe(200);
+  // The dials stand behind the list of jobs until they are asked for.
+  await user.click(screen.getByRole("radio", { name: "Heat and trays" }));
   await type(user, "Oven", "210");
   expect(bake().heat!.startC).toBe(210);
 });
