@@ -1,22 +1,11 @@
-interface Props {
-  readonly from: number;
-  readonly to: number;
-  /** Where the line runs, across its direction. */
-  readonly at: number;
-  /** From here to the line the ends are led out. */
-  readonly edge: number;
-  readonly vertical?: boolean;
-  readonly text: string;
-  /** Size of the lettering in drawing units. */
-  readonly size: number;
-}
+import { placeFigure, type DimensionLine } from "./dimensionBox";
 
-/** A dimension line as on a shop drawing: ends led out, figure on the line. */
-export function Dimension({ from, to, at, edge, vertical = false, text, size }: Props) {
+/** A dimension line as on a shop drawing: ends led out, figure on the line or, where there is no room on it, beside it. */
+export function Dimension(line: DimensionLine) {
+  const { from, to, at, edge, vertical = false, text, size } = line;
+  const { x, y, wide, anchor, isTurned, isBeside } = placeFigure(line);
   const middle = (from + to) / 2;
-  // A figure longer than what it measures stands beside the line instead of on it.
-  const isTight = vertical && text.length * size * 0.6 > to - from;
-  const gap = isTight ? 0 : text.length * size * 0.3 + size * 0.5;
+  const gap = isBeside ? 0 : wide / 2 + size * 0.5;
   const point = (along: number, across: number) => (vertical ? `${across},${along}` : `${along},${across}`);
   const beyond = at + Math.sign(at - edge) * size * 0.35;
   const lines = [
@@ -36,15 +25,9 @@ export function Dimension({ from, to, at, edge, vertical = false, text, size }: 
       <text
         className="figure"
         fontSize={size}
-        textAnchor={isTight ? (at > edge ? "start" : "end") : "middle"}
+        textAnchor={anchor}
         dominantBaseline="central"
-        transform={
-          isTight
-            ? `translate(${at + Math.sign(at - edge) * size * 0.5} ${middle})`
-            : vertical
-              ? `translate(${at} ${middle}) rotate(-90)`
-              : `translate(${middle} ${at})`
-        }
+        transform={`translate(${x} ${y})${isTurned ? " rotate(-90)" : ""}`}
       >
         {text}
       </text>

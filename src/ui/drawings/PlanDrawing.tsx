@@ -2,6 +2,7 @@ import type { FormedPiece } from "@/core/forming";
 import type { Seal, Vents } from "@/core/sealing";
 import { boundsOfPolygon, type Point, type Polygon } from "@/core/shape";
 import { Dimension } from "./Dimension";
+import { frame, placeFigure, type DimensionLine } from "./dimensionBox";
 import { PieceFace } from "./PieceFace";
 
 interface Props {
@@ -22,9 +23,24 @@ export function PlanDrawing({ formed, seal, vents, name }: Props) {
   const text = Math.max(wide / 15, (lowestMm - topMm) / 18, 4);
   const marks = seal && seam !== "none" ? placeMarks(seam === "around" ? close(edge) : edge, seal.marks) : [];
   const crimped = seal ? `, ${seal.marks} ${seal.crimp.markName}` : "";
+  const dimensions: readonly DimensionLine[] = [
+    {
+      ...{ from: leftMm, to: rightMm, size: text },
+      at: lowestMm + text * 1.8,
+      edge: lowestMm + text * 0.5,
+      text: `${Math.round(wide)} mm`,
+    },
+    {
+      ...{ from: topMm, to: bottomMm, vertical: true, size: text },
+      at: leftMm - text * 1.6,
+      edge: leftMm - text * 0.4,
+      text: `${Math.round(high)}`,
+    },
+  ];
+  const drawn = { left: leftMm, right: rightMm, top: topMm, bottom: lowestMm };
   return (
     <svg
-      viewBox={`${leftMm - text * 3.4} ${topMm - text} ${wide + text * 5} ${lowestMm - topMm + text * 4.2}`}
+      viewBox={frame([drawn, ...dimensions.map((line) => placeFigure(line).extent)], text)}
       className="h-full w-full"
       role="img"
       aria-label={`${name} from above: ${Math.round(wide)} by ${Math.round(high)} millimetres${crimped}`}
@@ -45,23 +61,9 @@ export function PlanDrawing({ formed, seal, vents, name }: Props) {
       {seam === "along" && (
         <line x1={leftMm} x2={rightMm} y1={topMm} y2={topMm} stroke="var(--dough-line)" strokeWidth="2.2" />
       )}
-      <Dimension
-        from={leftMm}
-        to={rightMm}
-        at={lowestMm + text * 1.8}
-        edge={lowestMm + text * 0.5}
-        text={`${Math.round(wide)} mm`}
-        size={text}
-      />
-      <Dimension
-        from={topMm}
-        to={bottomMm}
-        at={leftMm - text * 1.6}
-        edge={leftMm - text * 0.4}
-        vertical
-        text={`${Math.round(high)}`}
-        size={text}
-      />
+      {dimensions.map((line) => (
+        <Dimension key={line.edge} {...line} />
+      ))}
     </svg>
   );
 }

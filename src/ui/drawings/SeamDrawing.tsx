@@ -1,6 +1,7 @@
 import { ventFacts, type CrimpId, type Seal, type Vents } from "@/core/sealing";
 import { formatNumber } from "@/core/units";
 import { Dimension } from "./Dimension";
+import { frame, placeFigure, type DimensionLine } from "./dimensionBox";
 
 interface Props {
   readonly seal: Seal;
@@ -21,9 +22,24 @@ export function SeamDrawing({ seal, vents, name }: Props) {
   const rowMm = seamMm / rows;
   const highMm = marginMm + TOP_MM + TEXT_MM * 1.6;
   const pitchMm = seamMm / marks;
+  const dimensions: readonly DimensionLine[] = [
+    {
+      ...{ from: 0, to: rowMm, size: TEXT_MM },
+      at: rows * highMm + TEXT_MM * 0.2,
+      edge: rows * highMm - TEXT_MM,
+      text: rows > 1 ? `${rows} × ${formatNumber(rowMm)} mm` : `${formatNumber(rowMm)} mm`,
+    },
+    {
+      ...{ from: TOP_MM, to: TOP_MM + marginMm, vertical: true, size: TEXT_MM },
+      at: -TEXT_MM * 1.2,
+      edge: -TEXT_MM * 0.2,
+      text: `${formatNumber(marginMm)}`,
+    },
+  ];
+  const drawn = { left: 0, right: rowMm, top: 0, bottom: rows * highMm };
   return (
     <svg
-      viewBox={`${-TEXT_MM * 2.4} ${-TEXT_MM * 0.6} ${rowMm + TEXT_MM * 3.4} ${rows * highMm + TEXT_MM * 2}`}
+      viewBox={frame([drawn, ...dimensions.map((line) => placeFigure(line).extent)], TEXT_MM * 0.6)}
       className="h-full w-full"
       role="img"
       aria-label={`${name}, the seam opened out: ${formatNumber(seamMm)} millimetres in ${rows} ${rows === 1 ? "row" : "rows"}, ${marks} ${crimp.markName} every ${formatNumber(pitchMm, 1)} millimetres, rim of ${marginMm}`}
@@ -57,23 +73,9 @@ export function SeamDrawing({ seal, vents, name }: Props) {
           </g>
         );
       })}
-      <Dimension
-        from={0}
-        to={rowMm}
-        at={rows * highMm + TEXT_MM * 0.2}
-        edge={rows * highMm - TEXT_MM}
-        text={rows > 1 ? `${rows} × ${formatNumber(rowMm)} mm` : `${formatNumber(rowMm)} mm`}
-        size={TEXT_MM}
-      />
-      <Dimension
-        from={TOP_MM}
-        to={TOP_MM + marginMm}
-        at={-TEXT_MM * 1.2}
-        edge={-TEXT_MM * 0.2}
-        vertical
-        text={`${formatNumber(marginMm)}`}
-        size={TEXT_MM}
-      />
+      {dimensions.map((line) => (
+        <Dimension key={line.edge} {...line} />
+      ))}
     </svg>
   );
 }

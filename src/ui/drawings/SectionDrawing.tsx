@@ -4,6 +4,7 @@ import { useId } from "react";
 import type { FormedPiece } from "@/core/forming";
 import { boundsOfPolygon, type Polygon } from "@/core/shape";
 import { Dimension } from "./Dimension";
+import { frame, placeFigure, type DimensionLine } from "./dimensionBox";
 
 interface Props {
   readonly formed: Pick<FormedPiece, "section" | "marginMm" | "fromAbove">;
@@ -24,9 +25,30 @@ export function SectionDrawing({ formed, name }: Props) {
   const text = Math.max((all.rightMm - all.leftMm) / 21, 3);
   // A stick stands out at the left: the height is then led out at the right.
   const atRight = all.leftMm < left;
+  const dimensions: readonly DimensionLine[] = [
+    {
+      ...{ from: bottom - high, to: bottom, vertical: true, size: text },
+      at: atRight ? right + text * 2.2 : left - text * 1.4,
+      edge: atRight ? right + text * 0.3 : left - text * 0.3,
+      text: `${Math.round(high)} mm`,
+    },
+    {
+      ...{ from: left, to: right, size: text },
+      at: bottom + text * 2,
+      edge: bottom + text * 0.5,
+      text: `${Math.round(right - left)} mm${hasMargin ? `, margin ${Math.round(marginMm)}` : ""}`,
+    },
+  ];
+  const drawn = {
+    left: Math.min(all.leftMm, left - text),
+    right: Math.max(all.rightMm, right + text),
+    top: Math.min(all.topMm, 0),
+    bottom: Math.max(all.bottomMm, bottom),
+  };
+  const extents = [drawn, ...dimensions.map((line) => placeFigure(line).extent)];
   return (
     <svg
-      viewBox={`${all.leftMm - text * (atRight ? 1.6 : 3.4)} ${-text * 1.2} ${all.rightMm - all.leftMm + text * 5} ${bottom + text * 5}`}
+      viewBox={frame(extents, text)}
       className="h-full w-full"
       role="img"
       aria-label={`${name} in section: ${Math.round(high)} millimetres high, ${Math.round(wide)} across${hasMargin ? `, margin ${marginMm}` : ""}`}
@@ -80,23 +102,9 @@ export function SectionDrawing({ formed, name }: Props) {
           vectorEffect="non-scaling-stroke"
         />
       ))}
-      <Dimension
-        from={bottom - high}
-        to={bottom}
-        at={atRight ? right + text * 2.2 : left - text * 1.4}
-        edge={atRight ? right + text * 0.3 : left - text * 0.3}
-        vertical
-        text={`${Math.round(high)} mm`}
-        size={text}
-      />
-      <Dimension
-        from={left}
-        to={right}
-        at={bottom + text * 2}
-        edge={bottom + text * 0.5}
-        text={`${Math.round(right - left)} mm${hasMargin ? `, margin ${Math.round(marginMm)}` : ""}`}
-        size={text}
-      />
+      {dimensions.map((line) => (
+        <Dimension key={line.text} {...line} />
+      ))}
     </svg>
   );
 }
