@@ -262,6 +262,21 @@ describe("what is taken away", () => {
     expect(readRecord(store, "formula", piece.fillingId)).toBeNull();
   });
 
+  test("a cutter that is taken out and comes back stands where it stood, also for the next tablet", () => {
+    const store = openDemo();
+    const ids = () => pickRecords(readTable(store), "cutter").map(({ id }) => id);
+    const before = ids();
+    const cutters = pickRecords(readTable(store), "cutter");
+    const [first, second] = [cutters[0]!, cutters[1]!];
+    const taking = (record: (typeof cutters)[number]) =>
+      toChange({ kind: "cutter", id: record.id }, record, null)!;
+    expect(writeChanges(store, [taking(first), taking(second)]).kind).toBe("written");
+    expect(ids()).toEqual(before.slice(2));
+    expect(writeChanges(store, [adding({ kind: "cutter", record: second })]).kind).toBe("written");
+    expect(writeChanges(store, [adding({ kind: "cutter", record: first })]).kind).toBe("written");
+    expect(ids()).toEqual(before);
+  });
+
   test("what a living piece is made of is not taken away, and its users are named", () => {
     const store = openDemo();
     const answer = writeChanges(store, [removal(store, "formula", "bay-shortcrust")]);

@@ -37,6 +37,9 @@ interface TableShape<T extends { readonly id: string }, Row extends Columns> {
   readonly afterPut?: (record: T) => void;
 }
 
+/** As many places are kept in mind as a screen has steps to take back. */
+const MOST_LEFT = 200;
+
 /** A repository over one table with a row version. Statements are prepared once; call after migrations. */
 export function createVersionedTable<T extends { readonly id: string }, Row extends Columns>(
   db: Database.Database,
@@ -59,6 +62,18 @@ export function createVersionedTable<T extends { readonly id: string }, Row exte
       ? `UPDATE ${table} SET is_archived = 1, version = version + 1 WHERE id = ?`
       : `DELETE FROM ${table} WHERE id = ?`,
   );
+  const selectRow = db.prepare<[string], { rowid: number }>(`SELECT rowid FROM ${table} WHERE id = ?`);
+  const isTaken = db.prepare<[number]>(`SELECT 1 FROM ${table} WHERE rowid = ?`);
+  const insertAt = db.prepare<[Columns]>(
+    `INSERT INTO ${table} (rowid, ${columns.join(", ")}, version) VALUES (@rowid, ${columns.map((column) => `@${column}`).join(", ")}, 1)`,
+  );
+  /** Where rows stood that were taken away: one that comes back, as by undo, goes to its place. The oldest first. */
+  const left = new Map<string, number>();
+  const add = (row: Row): void => {
+    const rowid = left.get(String(row["id"]));
+    if (rowid === undefined || isTaken.get(rowid)) insert.run(row);
+    else insertAt.run({ ...row, rowid });
+  };
   const revive = isArchiving
     ? db.prepare<[string]>(`UPDATE ${table} SET is_archived = 0 WHERE id = ?`)
     : null;
@@ -79,10 +94,18 @@ export function createVersionedTable<T extends { readonly id: string }, Row exte
     write(record, revived) {
       const isNew = selectOne.get(record.id) === undefined;
       if (!isNew && revived) revive?.run(record.id);
-      (isNew ? insert : update).run(toRow(record));
+      if (isNew) add(toRow(record));
+      else update.run(toRow(record));
       afterPut?.(record);
     },
-    remove: (id) => void erase.run(id),
+    remove(id) {
+      const row = isArchiving ? undefined : selectRow.get(id);
+      if (row) {
+        left.set(id, row.rowid);
+        for (const oldest of left.keys()) if (left.size > MOST_LEFT) left.delete(oldest);
+      }
+      erase.run(id);
+    },
   };
 }
 

@@ -33,3 +33,24 @@ test("of a table said anew only what says something else is new, and it says wha
     ),
   );
 });
+
+test("what is taken away and comes back stands where it stood, whatever went, came back and was new meanwhile", () => {
+  const indexes = fc.uniqueArray(fc.nat(pieces.length - 1), { minLength: 1, maxLength: 6 });
+  fc.assert(
+    fc.property(indexes, fc.infiniteStream(fc.nat(1000)), fc.boolean(), (gone, choose, isSaidAgain) => {
+      const order = (of: typeof table) => [...of.get("piece")!.keys()];
+      const key = (at: number) => ({ kind: "piece" as const, id: pieces[at]! });
+      let now = gone.reduce((made, at) => withRecord(made, key(at), null), table);
+      const fresh = { ...findRecord(table, "piece", pieces[0]!)!, id: "new" };
+      now = withRecord(now, { kind: "piece", id: "new" }, fresh);
+      // What the server says of it lies between.
+      if (isSaidAgain) now = keepSame(now, sayAgain(now));
+      const back = gone.map((at) => ({ at, by: choose.next().value! })).toSorted((a, b) => a.by - b.by);
+      now = back.reduce(
+        (made, { at }) => withRecord(made, key(at), findRecord(table, "piece", pieces[at]!)),
+        now,
+      );
+      expect(order(now)).toEqual([...pieces, "new"]);
+    }),
+  );
+});

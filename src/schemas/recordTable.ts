@@ -61,7 +61,23 @@ export function findRecord<K extends RecordKind>(
   return (table.get(kind)?.get(id) as RecordTypes[K] | undefined) ?? null;
 }
 
-/** The table with one record put, or taken away if `record` is null. A new one goes last. */
+/** Ids in the order in which they stood, of lists from which something was taken away, with what is gone. */
+const places = new WeakMap<ReadonlyMap<string, AnyRecord>, readonly string[]>();
+
+/** With one more: where it stood if it was there before, else last. */
+function putIn(before: ReadonlyMap<string, AnyRecord>, record: AnyRecord): Map<string, AnyRecord> {
+  const order = places.get(before) ?? [];
+  const at = order.indexOf(record.id);
+  if (before.has(record.id) || at < 0) return new Map(before).set(record.id, record);
+  // After the last of those that stood before it and are still there.
+  const earlier = new Set(order.slice(0, at));
+  const ids = [...before.keys()];
+  const after = ids.findLastIndex((id) => earlier.has(id)) + 1;
+  const entries = [...before];
+  return new Map([...entries.slice(0, after), [record.id, record], ...entries.slice(after)]);
+}
+
+/** The table with one record put, or taken away if `record` is null. A new one goes last, one that comes back to its place. */
 export function withRecord(
   table: RecordTable,
   { kind, id }: RecordKey,
@@ -69,9 +85,11 @@ export function withRecord(
 ): RecordTable {
   const before = table.get(kind) ?? NONE;
   if (before.get(id) === (record ?? undefined)) return table;
-  const after = new Map(before);
-  if (record) after.set(id, record);
-  else after.delete(id);
+  const after = record ? putIn(before, record) : new Map(before);
+  if (!record) after.delete(id);
+  const order = places.get(before) ?? (record ? null : [...before.keys()]);
+  // What came since stands after what was there.
+  if (order) places.set(after, [...order, ...[...after.keys()].filter((each) => !order.includes(each))]);
   return new Map(table).set(kind, after);
 }
 
@@ -90,7 +108,10 @@ export function keepSame(before: RecordTable, after: RecordTable): RecordTable {
       );
       const isUnchanged =
         records.size === had.size && [...records].every(([id, record]) => had.get(id) === record);
-      return [kind, isUnchanged ? had : records];
+      if (isUnchanged) return [kind, had];
+      const order = places.get(now) ?? places.get(had);
+      if (order) places.set(records, order);
+      return [kind, records];
     }),
   );
   return [...kept].every(([kind, records]) => records === (before.get(kind) ?? NONE)) ? before : kept;

@@ -1,3 +1,5 @@
+import type { RecordKey } from "@/schemas/recordKinds";
+import type { Step } from "./history";
 import type { SteadyClock } from "@/time/steadyClock";
 import type { DayPlan, PastLog } from "@/core/plan";
 import type { GroupAnswer } from "@/schemas/change";
@@ -46,6 +48,13 @@ export type SaveState =
 export interface Notice {
   readonly id: string;
   readonly message: string;
+  /** Where it is mended. */
+  readonly links: readonly NoticeLink[];
+}
+
+/** Something that a notice names, and that can be gone to. */
+export interface NoticeLink extends RecordKey {
+  readonly name: string;
 }
 
 export interface BenchState {
@@ -74,8 +83,9 @@ export interface BenchState {
   readonly mine: Edit["record"];
   readonly refused: readonly RefusedGroup[];
   readonly notice: Notice | null;
-  readonly canUndo: boolean;
-  readonly canRedo: boolean;
+  /** What undo and redo would turn; null for nothing. */
+  readonly undoes: Step | null;
+  readonly redoes: Step | null;
   /** Makes the edits at once, plans, and saves shortly after. */
   edit(edits: readonly Edit[]): void;
   undo(): void;
@@ -89,7 +99,7 @@ export interface BenchState {
   /** Sends what was refused once more. */
   sendAgain(): void;
   /** Says something that was not done, and why. */
-  notify(message: string): void;
+  notify(message: string, links?: readonly NoticeLink[]): void;
   dismissNotice(): void;
   /** Sends now what waits. @returns Whether everything typed is at the server. */
   flush(): Promise<boolean>;

@@ -125,8 +125,8 @@ export function createBenchStore(input: BenchInput) {
         isConflictShown: conflict === before.conflict ? before.isConflictShown : conflict !== null,
         mine: conflict && findRecord(records, conflict.kind, conflict.id),
         refused: saver.refused,
-        canUndo: history.past.length > 0,
-        canRedo: history.future.length > 0,
+        undoes: history.past.at(-1) ?? null,
+        redoes: history.future.at(-1) ?? null,
         ...more,
       });
       input.outbox.keep({ queue: saver.queue, refused: saver.refused, history });
@@ -232,12 +232,12 @@ export function createBenchStore(input: BenchInput) {
       mine: null,
       refused: [],
       notice: null,
-      canUndo: false,
-      canRedo: false,
+      undoes: null,
+      redoes: null,
       edit(edits) {
         const local = readLocal(saver);
-        const message = findUse(local, edits);
-        if (message) return get().notify(message);
+        const use = findUse(local, edits);
+        if (use) return get().notify(use.message, use.users);
         const changes = toChanges(edits, local);
         if (changes.length === 0) return;
         history = remember(history, { changes, atMs: input.clock().getTime() }, joinChanges);
@@ -272,7 +272,7 @@ export function createBenchStore(input: BenchInput) {
         settle({ save: showSave() });
         void get().flush();
       },
-      notify: (message) => set({ notice: { id: input.createId(), message } }),
+      notify: (message, links = []) => set({ notice: { id: input.createId(), message, links } }),
       dismissNotice: () => set({ notice: null }),
       async flush() {
         clearTimeout(timer);

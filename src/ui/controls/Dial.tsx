@@ -2,7 +2,7 @@
 
 import { useId, useState, type KeyboardEvent } from "react";
 import { useTyped } from "../bench/useTyped";
-import { PASSED_ON } from "./passedOn";
+import { PASSED_ON, TYPED } from "./passedOn";
 import { describeLimitFault } from "@/schemas/checkValue";
 import type { Limit } from "@/schemas/limits";
 import { isShareLimit, parseDial, toDialText } from "./parseDial";
@@ -56,7 +56,7 @@ export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Pro
           className="dial-figure figure ml-auto text-xl leading-7"
           inputMode="decimal"
           value={shown}
-          {...(typed === null ? PASSED_ON : {})}
+          {...(typed === null ? PASSED_ON : TYPED)}
           aria-invalid={fault !== null}
           aria-describedby={fault ? `${id}-fault` : undefined}
           onChange={(event) => setTyped(event.target.value)}

@@ -2,7 +2,7 @@
 
 import { useId, useState } from "react";
 import { useTyped } from "../bench/useTyped";
-import { PASSED_ON } from "./passedOn";
+import { PASSED_ON, TYPED } from "./passedOn";
 
 interface Props {
   readonly label: string;
@@ -49,7 +49,7 @@ export function TextField({
         className={`input w-full ${inputClassName}`}
         value={typed ?? value}
         list={list}
-        {...(typed === null ? PASSED_ON : {})}
+        {...(typed === null ? PASSED_ON : TYPED)}
         aria-invalid={fault !== null}
         aria-describedby={fault ? `${id}-fault` : undefined}
         onChange={(event) => setTyped(event.target.value)}

@@ -4,6 +4,8 @@ import { BookOpen, Moon, Redo2, Sun, Undo2 } from "lucide-react";
 import Link from "next/link";
 import type { ReactNode } from "react";
 import { useBenchShell } from "../bench/BenchProvider";
+import type { Step } from "../bench/history";
+import { describeStep } from "./describeStep";
 import { formatDayDate } from "./formatDayDate";
 import { NeighbourMark } from "../live/NeighbourMark";
 import { SaveMark } from "./SaveMark";
@@ -20,8 +22,10 @@ export function Header({ onFind, onKeys, onBook }: Props) {
   const day = useBenchShell((state) => state.book.day);
   const undo = useBenchShell((state) => state.undo);
   const redo = useBenchShell((state) => state.redo);
-  const canUndo = useBenchShell((state) => state.canUndo);
-  const canRedo = useBenchShell((state) => state.canRedo);
+  const undoes = useBenchShell((state) => state.undoes);
+  const redoes = useBenchShell((state) => state.redoes);
+  const records = useBenchShell((state) => state.records);
+  const say = (what: string, step: Step | null) => (step ? `${what}: ${describeStep(step, records)}` : what);
   return (
     <header className="flex h-12 items-center gap-1 border-b border-base-300 px-3 sm:gap-2 sm:px-6">
       <Link href={`/day/${day.date}/orders`} className="figure text-2xl" aria-label="Tezgah, to the orders">
@@ -33,11 +37,11 @@ export function Header({ onFind, onKeys, onBook }: Props) {
       <div className="ml-auto flex items-center gap-0.5">
         <NeighbourMark />
         <SaveMark />
-        <IconButton label="Undo" onPress={undo} disabled={!canUndo}>
+        <IconButton label={say("Undo", undoes)} onPress={undo} disabled={!undoes}>
           <Undo2 size={20} aria-hidden />
         </IconButton>
         <span className="hidden sm:inline">
-          <IconButton label="Redo" onPress={redo} disabled={!canRedo}>
+          <IconButton label={say("Redo", redoes)} onPress={redo} disabled={!redoes}>
             <Redo2 size={20} aria-hidden />
           </IconButton>
         </span>

@@ -31,7 +31,8 @@ function describe(value: unknown): string {
     .join(", ");
 }
 
-function toWords(field: string): string {
+/** A field as a baker reads it: `marginMm` reads “margin (mm)”. */
+export function toWords(field: string): string {
   const unit = /(Mm|G|C|Min|Share|Ml)$/.exec(field)?.[1];
   const stem = (unit ? field.slice(0, -unit.length) : field).replace(/([A-Z])/g, " $1").toLowerCase();
   return unit && unit !== "Share" ? `${stem} (${unit === "C" ? "°C" : unit.toLowerCase()})` : stem;

@@ -26,12 +26,17 @@ export function useBenchKeys({ signs, undo, redo, find }: BenchKeys): void {
   const whereUndoIsOurs = {
     enableOnFormTags: true,
     preventDefault: true,
-    ignoreEventWhen: (event: KeyboardEvent) =>
-      isWriting(event) && !(event.target as HTMLElement).matches("[data-passed-on]"),
+    ignoreEventWhen: (event: KeyboardEvent) => isWriting(event) && !isPassedOn(event.target as HTMLElement),
   };
   useHotkeys("mod+z", undo, whereUndoIsOurs);
   useHotkeys("mod+shift+z,mod+y", redo, whereUndoIsOurs);
 }
+
+/** Nothing of it is waiting to be passed on: undo there means the bench's. */
+const isPassedOn = (field: HTMLElement): boolean =>
+  field.matches("[data-passed-on]") ||
+  // A form's field in which nothing was written yet.
+  (field instanceof HTMLInputElement && field.value === "" && !field.matches("[data-typed]"));
 
 function isWriting({ target }: KeyboardEvent): boolean {
   return (
