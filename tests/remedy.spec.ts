@@ -6,7 +6,7 @@ test("a trouble is looked up by hand: what is known ranks its causes, and a reme
   await page.goto("/day/2026-11-28/orders");
   await page.getByRole("button", { name: "Book" }).click();
   await page.getByRole("button", { name: "What went wrong, and why" }).click();
-  await expect(page.getByRole("heading", { name: "What went wrong, and why" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "What went wrong, and why", exact: true })).toBeVisible();
   await page.getByLabel("Trouble").selectOption("Pale");
   const why = page.getByRole("region", { name: "Why: Pale" });
   const first = why.getByRole("listitem").first();

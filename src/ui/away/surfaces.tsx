@@ -2,6 +2,7 @@
 
 import dynamic from "next/dynamic";
 import type { ReactNode } from "react";
+import { findPage, pageTitles, type PageKey } from "../shell/pageTitles";
 
 /** A page of a day that needs nothing but what the device has of it. */
 export interface Surface {
@@ -45,39 +46,39 @@ const HeatPage = dynamic(() => import("../heat/HeatPage").then((part) => part.He
 const SchoolsPage = dynamic(() => import("../piece/SchoolsPage").then((part) => part.SchoolsPage));
 const WayPage = dynamic(() => import("../way/WayPage").then((part) => part.WayPage));
 
-/** By the rest of the address behind the day; `:id` stands for any. */
-const surfaces: Readonly<Record<string, Surface>> = {
-  orders: { title: "Orders", draw: () => <OrdersStation /> },
-  mix: { title: "Mix", draw: () => <MixStation /> },
-  roll: { title: "Roll & cut", draw: () => <RollStation /> },
-  fill: { title: "Fill", draw: () => <FillStation /> },
-  seal: { title: "Seal", draw: () => <SealStation /> },
-  bake: { title: "Bake & fry", draw: () => <BakeStation /> },
-  cool: { title: "Cool & finish", draw: () => <CoolStation /> },
-  batch: { title: "A batch first", draw: () => <BatchPage /> },
-  ingredients: { title: "Ingredients", draw: () => <IngredientsPage /> },
-  bring: { title: "Bring a list of orders", draw: () => <BringOrdersPage /> },
-  customers: { title: "Customers", draw: () => <CustomersPage /> },
-  allergens: { title: "Allergens", draw: () => <AllergensPage /> },
-  labels: { title: "Labels", draw: () => <LabelsPage /> },
-  costs: { title: "Cost and price", draw: () => <CostsPage /> },
-  kit: { title: "Kit", draw: () => <KitPage /> },
-  larder: { title: "Larder", draw: () => <LarderPage /> },
-  mould: { title: "Cutter for a mould", draw: () => <MouldPage /> },
-  paste: { title: "Paste a formula", draw: () => <PastePage /> },
-  sheet: { title: "One sheet", draw: () => <SheetPage /> },
-  why: { title: "What went wrong, and why", draw: () => <WhyPage /> },
-  yield: { title: "How many", draw: () => <YieldPage /> },
+/** The shopping list alone is the server's: it looks over many days. */
+const surfaces: Readonly<Partial<Record<PageKey, Surface["draw"]>>> = {
+  orders: () => <OrdersStation />,
+  mix: () => <MixStation />,
+  roll: () => <RollStation />,
+  fill: () => <FillStation />,
+  seal: () => <SealStation />,
+  bake: () => <BakeStation />,
+  cool: () => <CoolStation />,
+  batch: () => <BatchPage />,
+  ingredients: () => <IngredientsPage />,
+  bring: () => <BringOrdersPage />,
+  customers: () => <CustomersPage />,
+  allergens: () => <AllergensPage />,
+  labels: () => <LabelsPage />,
+  costs: () => <CostsPage />,
+  kit: () => <KitPage />,
+  larder: () => <LarderPage />,
+  mould: () => <MouldPage />,
+  paste: () => <PastePage />,
+  sheet: () => <SheetPage />,
+  why: () => <WhyPage />,
+  yield: () => <YieldPage />,
   // The formulas that ship with the application come from the server.
-  book: { title: "Book", draw: () => <BookPage starterFormulas={[]} /> },
-  "formula/:id": { title: "Formula", draw: (id) => <FormulaPage formulaId={id} /> },
-  "piece/:id": { title: "Piece", draw: (id) => <PiecePage pieceId={id} /> },
-  "rest/:id": { title: "Rest and temper", draw: (id) => <RestPage key={id} formulaId={id} /> },
-  "weigh/:id": { title: "Weigh out", draw: (id) => <WeighPage key={id} formulaId={id} /> },
-  "piece/:id/compare": { title: "Compare variants", draw: (id) => <ComparePage pieceId={id} /> },
-  "piece/:id/heat": { title: "Heat", draw: (id) => <HeatPage pieceId={id} /> },
-  "piece/:id/schools": { title: "Where bakers disagree", draw: (id) => <SchoolsPage pieceId={id} /> },
-  "piece/:id/way": { title: "The way it goes", draw: (id) => <WayPage pieceId={id} /> },
+  book: () => <BookPage starterFormulas={[]} />,
+  "formula/:id": (id) => <FormulaPage formulaId={id} />,
+  "piece/:id": (id) => <PiecePage pieceId={id} />,
+  "rest/:id": (id) => <RestPage key={id} formulaId={id} />,
+  "weigh/:id": (id) => <WeighPage key={id} formulaId={id} />,
+  "piece/:id/compare": (id) => <ComparePage pieceId={id} />,
+  "piece/:id/heat": (id) => <HeatPage pieceId={id} />,
+  "piece/:id/schools": (id) => <SchoolsPage pieceId={id} />,
+  "piece/:id/way": (id) => <WayPage pieceId={id} />,
 };
 
 /** Which day and page an address names, where the device can show it; null where only the server can. */
@@ -86,8 +87,7 @@ export function findSurface(pathname: string): {
   readonly id: string;
   readonly surface: Surface;
 } | null {
-  const [, day, date = "", name = "orders", id = "", part] = pathname.split("/");
-  const key = [name, ...(id === "" ? [] : [":id"]), ...(part === undefined ? [] : [part])].join("/");
-  const surface = Object.hasOwn(surfaces, key) ? surfaces[key] : undefined;
-  return day === "day" && surface ? { date, id: decodeURIComponent(id), surface } : null;
+  const page = findPage(pathname);
+  const draw = page && surfaces[page.key];
+  return draw ? { date: page.date, id: page.id, surface: { title: pageTitles[page.key], draw } } : null;
 }

@@ -34,9 +34,9 @@ export function AheadPanel() {
   if (!request && book.ahead.length === 0) return null;
   return (
     <section aria-labelledby="day-before" aria-busy={isBusy} className="flex flex-col gap-2">
-      <h3 id="day-before" className="text-lg">
+      <h2 id="day-before" className="text-lg">
         Made the day before
-      </h3>
+      </h2>
       {fault && (
         <p role="alert" className="text-error">
           {fault} Reload the page.

@@ -23,7 +23,7 @@ export function DayAnswersPanel() {
       )}
       {answers && answers.reasons.length > 0 && (
         <div className="rounded-lg border-2 border-error bg-base-100 p-3">
-          <h3 className="text-lg">Why it is late</h3>
+          <h2 className="text-lg">Why it is late</h2>
           <ul className="list-disc pl-5">
             {answers.reasons.map((reason) => (
               <li key={reason}>{reason}</li>
@@ -39,9 +39,9 @@ export function DayAnswersPanel() {
           )}
         </div>
       )}
-      <h3 id="what-if" className="text-lg">
+      <h2 id="what-if" className="text-lg">
         What if …
-      </h3>
+      </h2>
       {answers ? (
         <Answers ifs={answers.ifs} now={answers.now} label="What if" onTake={take} />
       ) : (

@@ -46,9 +46,9 @@ export function DaySearch() {
   };
   return (
     <section aria-labelledby="shorter-day" className="flex flex-col gap-2">
-      <h3 id="shorter-day" className="text-lg">
+      <h2 id="shorter-day" className="text-lg">
         A shorter day
-      </h3>
+      </h2>
       <p aria-live="polite">
         The hands’ day is <span className="figure">{formatDuration(schedule.cost.dayMin)}</span>
         {found &&

@@ -165,7 +165,11 @@ export function createBenchStore(input: BenchInput) {
     };
     const makeChanges = (changes: readonly Change[]) => {
       saver = enqueue(saver, changes, input.createId);
-      settle({ save: saver.queue.length > 0 && get().save.kind !== "offline" ? showSave() : get().save });
+      // What could not be done is behind whoever does something else.
+      settle({
+        notice: null,
+        save: saver.queue.length > 0 && get().save.kind !== "offline" ? showSave() : get().save,
+      });
       schedule(SAVE_DELAY_MS);
     };
     const turn = (turned: Turn | null) => {

@@ -108,7 +108,7 @@ export const DayStrip = memo(function DayStrip({ plan, view }: Props) {
           aria-valuenow={Math.round(window.fromMin)}
           aria-valuetext={`${formatClock(window.fromMin)} to ${formatClock(window.toMin)}`}
           className="absolute -bottom-0.5 top-0 rounded-md border-3 border-primary bg-primary/10"
-          style={{ left: share(window.fromMin - day.fromMin), width: share(seen) }}
+          style={{ left: share(window.fromMin - day.fromMin), width: share(seen), minWidth: 44 }}
           onKeyDown={keys}
         />
       </div>

@@ -21,7 +21,7 @@ export function Choice<T extends string>({ legend, options, value, onChange }: P
         {options.map(({ id, title, figure, note }) => (
           <label
             key={id}
-            className="touch relative flex cursor-pointer flex-col rounded-lg border-2 border-base-300 bg-base-100 px-2.5 py-1.5 has-checked:border-primary has-checked:bg-base-200 has-focus-visible:outline-3 has-focus-visible:outline-primary"
+            className="touch relative flex cursor-pointer flex-col rounded-lg border-2 border-(--field-line) bg-base-100 px-2.5 py-1.5 has-checked:border-primary has-checked:bg-base-200 has-focus-visible:outline-3 has-focus-visible:outline-primary"
           >
             <input
               type="radio"

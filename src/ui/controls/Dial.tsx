@@ -1,6 +1,6 @@
 "use client";
 
-import { useId, useState, type KeyboardEvent } from "react";
+import { useId, useState, type CSSProperties, type KeyboardEvent } from "react";
 import { useTyped } from "../bench/useTyped";
 import { PASSED_ON, TYPED } from "./passedOn";
 import { describeLimitFault } from "@/schemas/checkValue";
@@ -47,9 +47,11 @@ export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Pro
       onChange(next);
     }
   };
+  const [least, most] = [sliderMin ?? limit.min, sliderMax ?? limit.max];
+  const share = most > least ? Math.max(0, Math.min((value - least) / (most - least), 1)) : 0;
   return (
     <div className="flex flex-col">
-      <div className="flex items-baseline gap-1">
+      <div className="flex items-center gap-1">
         <label htmlFor={id}>{limit.label}</label>
         <input
           id={id}
@@ -67,10 +69,11 @@ export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Pro
       </div>
       <input
         type="range"
-        className="range range-xs dial-range my-2"
+        className="dial-range"
+        style={{ "--filled": `${share * 100}%` } as CSSProperties}
         aria-label={`${limit.label}, slider`}
-        min={sliderMin ?? limit.min}
-        max={sliderMax ?? limit.max}
+        min={least}
+        max={most}
         step={limit.step}
         value={value}
         onChange={(event) => {
@@ -83,7 +86,7 @@ export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Pro
           {fault}
         </p>
       ) : (
-        hint && <p className="quiet -mt-1 text-sm leading-4">{hint}</p>
+        hint && <p className="quiet text-sm leading-4">{hint}</p>
       )}
     </div>
   );

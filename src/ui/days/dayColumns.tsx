@@ -75,7 +75,7 @@ function DayName({ day }: { readonly day: DaySummary }) {
         {name}
         {isLeftOut && ", left out of the learning"}
         {" · "}
-        <Link className="underline" href={`/run/${date}/taught`}>
+        <Link className="reach underline" href={`/run/${date}/taught`}>
           what it taught
         </Link>
       </span>

@@ -92,13 +92,13 @@ export function HowPage({ version, health, outward, screens, openPages, devices 
             name="Last copy"
             figure={copies.ageHours === null ? "none" : `${describeHours(copies.ageHours)} old`}
           >
-            <Link href="/copies" className="underline">
+            <Link href="/copies" className="reach underline">
               {formatCount(copies.count, "copy", "copies")} here
             </Link>
             {outward && (outward.newestAt ? ", and elsewhere" : ", none elsewhere yet")}
           </Fact>
           <Fact name="Devices" figure={formatCount(openPages, "open page")}>
-            <Link href="/access" className="underline">
+            <Link href="/access" className="reach underline">
               {devices === 0 ? "none has a key" : `${formatCount(devices, "key")} given out`}
             </Link>
           </Fact>

@@ -18,9 +18,9 @@ export function HoldPanel({ line, hold }: { readonly line: PiecePlan; readonly h
   const { likelyCount, lowCount, highCount } = forecastLeaks(line.counts.toFill, hold.leakShare);
   return (
     <section aria-labelledby="hold" className="flex flex-col gap-1.5">
-      <h3 id="hold" className="quiet">
+      <h2 id="hold" className="quiet">
         Will it hold?
-      </h3>
+      </h2>
       <p>
         <span className="figure text-4xl">{formatNumber(hold.leakShare * 100, 1)} %</span> may leak: of{" "}
         {line.counts.toFill}, {lowCount} to {highCount}, likely {likelyCount}

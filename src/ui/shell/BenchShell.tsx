@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { Suspense, useState, type ReactNode } from "react";
+import { Suspense, useRef, useState, type ReactNode } from "react";
 import { stations, type Station } from "@/core/plan";
 import { useBenchShell } from "../bench/BenchProvider";
 import { useTellLoad } from "../live/useTellLoad";
@@ -12,6 +12,7 @@ import { LaterPanels, type PanelName } from "./LaterPanels";
 import { Notices } from "./Notices";
 import { Tally } from "./Tally";
 import { useBenchKeys } from "./useBenchKeys";
+import { useKeptFocus } from "./useKeptFocus";
 
 interface Props {
   /** It is the first day of a demonstration. */
@@ -29,6 +30,8 @@ export function BenchShell({ guide, children }: Props) {
   const isPlanned = useBenchShell((state) => state.plan !== null);
   useTellLoad(isPlanned);
   const close = () => setPanel(null);
+  const surface = useRef<HTMLElement>(null);
+  useKeptFocus(surface);
 
   const goTo = (station: Station) => () => router.push(`/day/${date}/${station}${window.location.search}`);
   useBenchKeys({
@@ -62,7 +65,12 @@ export function BenchShell({ guide, children }: Props) {
       ) : (
         <EmptyStrip />
       )}
-      <main id="surface" className="board min-h-0 flex-1 lg:overflow-hidden" aria-busy={!isPlanned}>
+      <main
+        ref={surface}
+        id="surface"
+        className="board min-h-0 flex-1 lg:overflow-hidden"
+        aria-busy={!isPlanned}
+      >
         {isPlanned ? (
           <Suspense>{children}</Suspense>
         ) : (

@@ -1,13 +1,15 @@
 "use client";
 
-import { BookOpen, Moon, Redo2, Sun, Undo2 } from "lucide-react";
+import { BookOpen, Moon, Redo2, Search, Sun, Undo2 } from "lucide-react";
 import Link from "next/link";
+import { usePathname } from "next/navigation";
 import type { ReactNode } from "react";
 import { useBenchShell } from "../bench/BenchProvider";
 import type { Step } from "../bench/history";
 import { describeStep } from "./describeStep";
 import { formatDayDate } from "./formatDayDate";
 import { NeighbourMark } from "../live/NeighbourMark";
+import { findPage, pageTitles } from "./pageTitles";
 import { SaveMark } from "./SaveMark";
 import { turnTheme } from "./theme";
 
@@ -20,6 +22,7 @@ interface Props {
 /** Name of the day, saved mark, undo, find, keys and the book. */
 export function Header({ onFind, onKeys, onBook }: Props) {
   const day = useBenchShell((state) => state.book.day);
+  const page = findPage(usePathname());
   const undo = useBenchShell((state) => state.undo);
   const redo = useBenchShell((state) => state.redo);
   const undoes = useBenchShell((state) => state.undoes);
@@ -28,10 +31,15 @@ export function Header({ onFind, onKeys, onBook }: Props) {
   const say = (what: string, step: Step | null) => (step ? `${what}: ${describeStep(step, records)}` : what);
   return (
     <header className="flex h-12 items-center gap-1 border-b border-base-300 px-3 sm:gap-2 sm:px-6">
-      <Link href={`/day/${day.date}/orders`} className="figure text-2xl" aria-label="Tezgah, to the orders">
+      <Link
+        href={`/day/${day.date}/orders`}
+        className="touch figure flex items-center text-2xl"
+        aria-label="Tezgah, to the orders"
+      >
         tezgah
       </Link>
       <h1 className="ml-2 min-w-0 truncate text-base font-normal">
+        <span className="sr-only">{page ? `${pageTitles[page.key]}: ` : ""}</span>
         {day.name} <span className="quiet hidden md:inline">· {formatDayDate(day.date)}</span>
       </h1>
       <div className="ml-auto flex items-center gap-0.5">
@@ -40,12 +48,20 @@ export function Header({ onFind, onKeys, onBook }: Props) {
         <IconButton label={say("Undo", undoes)} onPress={undo} disabled={!undoes}>
           <Undo2 size={20} aria-hidden />
         </IconButton>
-        <span className="hidden sm:inline">
+        <span>
           <IconButton label={say("Redo", redoes)} onPress={redo} disabled={!redoes}>
             <Redo2 size={20} aria-hidden />
           </IconButton>
         </span>
-        <ThemeButton />
+        {/* In the hand there is no room for it: it is found by its name. */}
+        <span className="hidden sm:inline">
+          <ThemeButton />
+        </span>
+        <span className="lg:hidden">
+          <IconButton label="Find" onPress={onFind}>
+            <Search size={20} aria-hidden />
+          </IconButton>
+        </span>
         <button
           type="button"
           className="btn btn-ghost touch hidden px-2 font-normal lg:inline-flex"
@@ -61,7 +77,7 @@ export function Header({ onFind, onKeys, onBook }: Props) {
           <kbd className="key">?</kbd> keys
         </button>
         <button type="button" className="btn btn-ghost touch px-2 font-normal" onClick={onBook}>
-          Book <BookOpen size={20} aria-hidden />
+          <span className="max-sm:sr-only">Book</span> <BookOpen size={20} aria-hidden />
         </button>
       </div>
     </header>

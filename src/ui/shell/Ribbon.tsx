@@ -121,7 +121,7 @@ function RibbonLabel({
     <Link
       href={`/day/${date}/${station}`}
       tabIndex={-1}
-      className="absolute bottom-[11px] rounded-sm px-1 text-[0.82rem] font-semibold whitespace-nowrap text-base-content hover:underline"
+      className="reach absolute! bottom-[11px] rounded-sm px-1 text-[0.82rem] font-semibold whitespace-nowrap text-base-content hover:underline"
       style={{
         left: `calc(${(column / 7) * 100}% + 6px)`,
         background: "color-mix(in srgb, var(--board) 78%, transparent)",

@@ -17,10 +17,12 @@ test("a removal that cannot be says who uses it and leads there, and nothing was
   );
   expect(pickRecords(state().records, "formula")).toContain(formula);
   expect([state().undoes, state().save.kind]).toEqual([null, "saved"]);
-  // Something else goes through at once.
+  // Something else goes through at once, and what was refused is behind it.
   const [cutter] = pickRecords(state().records, "cutter");
   act(() => state().edit([{ kind: "cutter", id: cutter!.id, record: null }]));
   expect(pickRecords(state().records, "cutter")).not.toContain(cutter);
+  expect(screen.queryByRole("alert")).toBeNull();
+  act(() => state().edit([{ kind: "formula", id: formula.id, record: null }]));
   act(() => screen.getByRole("button", { name: "Understood" }).click());
   expect(screen.queryByRole("alert")).toBeNull();
 });

@@ -70,7 +70,7 @@ export function NextStrip({ next: { date, name, before, now } }: { readonly next
           {Math.abs(now.leaks - before.leaks) >= LEAST_LEAKS && `, were ${formatNumber(before.leaks, 1)}`}
         </span>
       )}
-      <Link className="ml-auto underline" href={`/day/${date}/orders`}>
+      <Link className="reach ml-auto underline" href={`/day/${date}/orders`}>
         to that day
       </Link>
     </section>

@@ -176,7 +176,7 @@ function OrderChip({ order, name, isFixed, targets, onMove }: ChipProps) {
           <ArrowLeftRight size={16} aria-hidden />
           <select
             aria-label={`Move ${order.count} ${name} to`}
-            className="absolute inset-0 cursor-pointer opacity-0"
+            className="absolute -inset-x-1.5 inset-y-0 w-11 cursor-pointer opacity-0"
             value=""
             onPointerDown={(event) => event.stopPropagation()}
             onChange={(event) => {
