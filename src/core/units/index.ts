@@ -16,6 +16,7 @@ export {
 } from "./ovenTemperature";
 export { computeEggG, eggSizes, findEggSize, nameEggSize, type EggPart, type EggSize } from "./eggs";
 export { parseClock } from "./parseClock";
+export { parseDuration } from "./parseDuration";
 export {
   formatClock,
   formatCount,

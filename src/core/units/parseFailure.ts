@@ -24,5 +24,6 @@ export type ParseFailure =
     >
   | Failure<"belowZero", { readonly shown: string }>
   | Failure<"rangeFalls", { readonly low: string; readonly high: string }>
+  | Failure<"noStretchOfTime", { readonly shown: string }>
   | Failure<"noTimeOfDay", { readonly shown: string }>
   | Failure<"noGasMark", { readonly shown: string }>;

@@ -19,6 +19,8 @@ export const parseWords: WordsOf<ParseFailure> = {
   belowZero: ({ shown }) => said(`“${shown}” is below zero.`),
   rangeFalls: ({ low, high }) => said(`“${high}” is less than “${low}”: write the smaller amount first.`),
   noTimeOfDay: ({ shown }) => said(`“${shown}” is no time of the day: write it like 09:00 or 2:30 pm.`),
+  noStretchOfTime: ({ shown }) =>
+    said(`“${shown}” is no stretch of time: write it like 25 min, 1 h 30 or 90 s.`),
   noGasMark: ({ shown }) => said(`“${shown}” is no gas mark: they run from ¼ to 9.`),
 };
 

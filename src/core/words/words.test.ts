@@ -26,6 +26,10 @@ const cases: readonly (readonly [EngineFailure, string])[] = [
     because("noTimeOfDay", { shown: "25:00" }),
     "“25:00” is no time of the day: write it like 09:00 or 2:30 pm.",
   ],
+  [
+    because("noStretchOfTime", { shown: "soon" }),
+    "“soon” is no stretch of time: write it like 25 min, 1 h 30 or 90 s.",
+  ],
   [because("noGasMark", { shown: "gas 12" }), "“gas 12” is no gas mark: they run from ¼ to 9."],
   [because("amountOfNothing", { shown: "250 g" }), "“250 g” says how much, but not of what."],
   [

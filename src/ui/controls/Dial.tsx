@@ -18,6 +18,9 @@ interface Props {
   readonly hint?: string;
 }
 
+/** As many figures have room in a dial as it stands. */
+const FIGURES = 5;
+
 /** A quantity to turn or to type: slider, figure with its unit, and a fault that says by how much. */
 export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Props) {
   const id = useId();
@@ -58,6 +61,8 @@ export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Pro
           className="dial-figure figure ml-auto text-xl leading-7"
           inputMode="decimal"
           value={shown}
+          // What is typed with its unit has room.
+          style={shown.length > FIGURES ? { width: `${shown.length + 1}ch` } : undefined}
           {...(typed === null ? PASSED_ON : TYPED)}
           aria-invalid={fault !== null}
           aria-describedby={fault ? `${id}-fault` : undefined}

@@ -1,4 +1,13 @@
-import { parseAmount, parseNumber, parseOvenSetting, toFahrenheit, toStillC } from "@/core/units";
+import type { Result } from "@/core/result";
+import {
+  parseAmount,
+  parseDuration,
+  parseNumber,
+  parseOvenSetting,
+  toFahrenheit,
+  toStillC,
+  type ParseFailure,
+} from "@/core/units";
 import { sayParseFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import type { Limit } from "@/schemas/limits";
@@ -21,11 +30,7 @@ export function parseDial(
   limit: Limit,
 ): { readonly value: number } | { readonly fault: string } {
   const isShare = isShareLimit(limit);
-  const bare = text.replace("%", "");
-  const parsed =
-    limit.unit === "mm" || limit.unit === "g" || limit.unit === "°C" || limit.unit === "°F"
-      ? parseWithUnit(text, limit.unit)
-      : parseNumber(bare);
+  const parsed = parseIn(text, isShare ? "%" : limit.unit);
   if (!parsed.ok) return { fault: sayParseFailure(parsed.failure) };
   const value = isShare ? parsed.value / PERCENT : parsed.value;
   const percent: Limit = { ...limit, unit: "%", min: limit.min * PERCENT, max: limit.max * PERCENT };
@@ -33,23 +38,56 @@ export function parseDial(
   return fault ? { fault } : { value };
 }
 
-/** Lengths in any unit as mm, masses as g; oven settings, `gas 6`, `410 F` and `180 fan` too, as a still oven's degrees. */
-function parseWithUnit(text: string, unit: "mm" | "g" | "°C" | "°F") {
-  const round = (value: number) => ({ ok: true as const, value: Number(value.toFixed(2)) });
-  if (unit === "°C") {
+type Parsed = Result<number, ParseFailure>;
+
+const MINUTES_PER_DAY = 24 * 60;
+const SECONDS_PER_MINUTE = 60;
+const G_PER_KG = 1000;
+
+/** Units that dials have, each read in any unit of its kind; what is left takes its own unit or none. */
+const readers: Readonly<Record<string, (text: string) => Parsed>> = {
+  mm: (text) => readAmount(text, "length", "mm"),
+  g: (text) => readAmount(text, "mass", "g"),
+  kg: (text) => scale(readAmount(text, "mass", "kg"), 1 / G_PER_KG),
+  min: (text) => parseDuration(text),
+  s: (text) => scale(parseDuration(text, 1 / SECONDS_PER_MINUTE), SECONDS_PER_MINUTE),
+  days: (text) => scale(parseDuration(text, MINUTES_PER_DAY), 1 / MINUTES_PER_DAY),
+  W: (text) => (/kw$/i.test(text.trim()) ? scale(readOwn(text, "kW"), 1000) : readOwn(text, "W")),
+  kW: (text) =>
+    /kw$/i.test(text.trim()) || !/w$/i.test(text.trim())
+      ? readOwn(text, "kW")
+      : scale(readOwn(text, "W"), 1 / 1000),
+  "°C"(text) {
+    // Oven settings, `gas 6`, `410 F` and `180 fan` too, as a still oven's degrees.
     const setting = parseOvenSetting(text);
-    return setting.ok ? round(toStillC(setting.value)) : setting;
-  }
-  if (unit === "°F") {
+    return setting.ok ? { ok: true, value: toStillC(setting.value) } : setting;
+  },
+  "°F"(text) {
     const bare = parseNumber(text);
-    if (bare.ok) return round(bare.value);
+    if (bare.ok) return bare;
     const setting = parseOvenSetting(text);
-    return setting.ok ? round(toFahrenheit(toStillC(setting.value))) : setting;
-  }
-  const amount = parseAmount(text, {
-    dimension: unit === "g" ? "mass" : "length",
-    bareUnit: unit,
-    system: "metric",
-  });
-  return amount.ok ? round(amount.value.value) : amount;
+    return setting.ok ? { ok: true, value: toFahrenheit(toStillC(setting.value)) } : setting;
+  },
+};
+
+/** A figure in `unit`, rounded to what a dial shows. */
+function parseIn(text: string, unit: string): Parsed {
+  const read = Object.hasOwn(readers, unit) ? readers[unit] : undefined;
+  const parsed = read ? read(text) : readOwn(text, unit);
+  return parsed.ok && read ? { ok: true, value: Number(parsed.value.toFixed(2)) } : parsed;
 }
+
+function readAmount(text: string, dimension: "length" | "mass", bareUnit: string): Parsed {
+  const amount = parseAmount(text, { dimension, bareUnit, system: "metric" });
+  return amount.ok ? { ok: true, value: amount.value.value } : amount;
+}
+
+/** A bare number, or one with the dial's own unit behind it. */
+function readOwn(text: string, unit: string): Parsed {
+  const shown = text.trim();
+  const hasUnit = unit !== "" && shown.toLowerCase().endsWith(unit.toLowerCase());
+  return parseNumber(hasUnit ? shown.slice(0, -unit.length) : shown);
+}
+
+const scale = (parsed: Parsed, by: number): Parsed =>
+  parsed.ok ? { ok: true, value: parsed.value * by } : parsed;
