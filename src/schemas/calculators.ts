@@ -21,7 +21,7 @@ export interface ParseDocument {
   readonly ingredients: readonly Ingredient[];
 }
 
-const parseSchema = Joi.object({
+export const parseSchema = Joi.object({
   text: Joi.string().min(1).max(MAX_PASTE_CHARACTERS).required(),
   system,
   eggSize,
@@ -40,7 +40,7 @@ export interface ScaleDocument {
 }
 
 const usableG = quantity(weighingLimits.mixG);
-const scaleSchema = Joi.object({
+export const scaleSchema = Joi.object({
   formula: recordSchemas.formula.required(),
   to: Joi.alternatives()
     .conditional(".by", {
@@ -128,7 +128,7 @@ export const compositionSchema = Joi.object({
   )
   .required();
 
-const chillSchema = Joi.object({
+export const chillSchema = Joi.object({
   body: bodySchema,
   composition: compositionSchema,
   densityGPerMl: quantity(formulaLimits.densityGPerMl),

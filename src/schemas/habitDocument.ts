@@ -90,7 +90,7 @@ export function readLog(rows: readonly unknown[]): ReadLog {
   return { taken, refused };
 }
 
-const logSchema = Joi.object({ log: Joi.array().max(MAX_RECORDS).required() }).required();
+export const logSchema = Joi.object({ log: Joi.array().max(MAX_RECORDS).required() }).required();
 
 export const validateLog = (value: unknown): Result<{ readonly log: readonly unknown[] }, Fault[]> =>
   validate(logSchema, value);
@@ -110,7 +110,7 @@ export interface LotLeftDocument {
   readonly word: string | null;
 }
 
-const lotLeftSchema = Joi.object({
+export const lotLeftSchema = Joi.object({
   habit: Joi.string()
     .max(MAX_ID_CHARACTERS)
     .custom((text: string, helpers) => (readHabitId(text) ? text : helpers.error("any.invalid")))
@@ -123,7 +123,7 @@ const lotLeftSchema = Joi.object({
 export const validateLotLeft = (value: unknown): Result<LotLeftDocument, Fault[]> =>
   validate(lotLeftSchema, value);
 
-const settingSchema = Joi.object({
+export const settingSchema = Joi.object({
   habit: Joi.string().max(MAX_ID_CHARACTERS).required(),
   to: Joi.alternatives(Joi.number(), Joi.valid("craft", "log")).required(),
 }).required();

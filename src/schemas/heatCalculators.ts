@@ -46,14 +46,14 @@ export interface BakeScaleDocument {
   readonly other: Baked & { readonly air: readonly BakeAir[]; readonly doneC: number };
 }
 const bake = Joi.object({ ...baked, air, doneC }).required();
-const bakeScaleSchema = Joi.object({ known: bake, other: bake }).required();
+export const bakeScaleSchema = Joi.object({ known: bake, other: bake }).required();
 
 /** A bake that came out right, and another one. */
 export function validateBakeScale(value: unknown): Result<BakeScaleDocument, Fault[]> {
   return validate(bakeScaleSchema, value);
 }
 
-const coolSchema = Joi.object({
+export const coolSchema = Joi.object({
   ...baked,
   roomC: quantity(kitchenLimits.roomC),
   fridgeC: quantity(kitchenLimits.fridgeC),
@@ -71,7 +71,7 @@ export interface FryDocument {
   readonly leastC: number;
 }
 const share = between("Share", "", 0.01, 1);
-const frySchema = Joi.object({
+export const frySchema = Joi.object({
   bath: Joi.object({
     oilKg: quantity(between("Oil", "kg", 0.2, 50)),
     oilJPerKgK: quantity(fryerLimits.oilJPerKgK).default(USUAL_OIL_J_PER_KG_K).optional(),

@@ -32,7 +32,7 @@ export interface BlanksDocument extends FormRequest {
   readonly densityGPerMl: number;
 }
 
-const blanksSchema = Joi.object({
+export const blanksSchema = Joi.object({
   ...piece,
   // A required item would ask for one.
   layersMm: Joi.array().items(quantity(extraLimits.heightMm).optional()).max(6).default([]),
@@ -51,7 +51,7 @@ export interface PortionDocument extends Omit<FormRequest, "layersMm"> {
 }
 
 const fillingId = Joi.string().min(1).max(MAX_ID_CHARACTERS).required();
-const portionSchema = Joi.object({
+export const portionSchema = Joi.object({
   ...piece,
   fillingId,
   fillings: Joi.array()
@@ -84,7 +84,7 @@ export interface SealDocument extends SealRequest {
 /** Longest seam and largest top that anyone closes by hand. */
 const MAX_SEAM_MM = 5000;
 const MAX_TOP_MM2 = 1_000_000;
-const sealSchema = Joi.object({
+export const sealSchema = Joi.object({
   seamMm: Joi.number().greater(0).max(MAX_SEAM_MM).required(),
   marginMm: quantity(pieceLimits.marginMm),
   crimp: Joi.valid(...crimpIds).required(),

@@ -13,7 +13,7 @@ export interface RemedyDocument {
 /** Whatever a figure is of, beyond this it was misread. */
 const MOST_FIGURE = 1000;
 
-const remedySchema = Joi.object({
+export const remedySchema = Joi.object({
   trouble: Joi.valid(...troubles).required(),
   figures: Joi.object(
     Object.fromEntries(figureIds.map((id) => [id, Joi.number().min(-MOST_FIGURE).max(MOST_FIGURE)])),
@@ -48,8 +48,14 @@ const changeSchema = Joi.alternatives()
 
 const pieceRemedy = { pieceId: Joi.string().max(MAX_ID_CHARACTERS).required(), change: changeSchema };
 
+export const pieceRemedySchema = Joi.object(pieceRemedy).required();
+export const takenRemedySchema = Joi.object({
+  ...pieceRemedy,
+  from: Joi.valid("now", "next").default("now"),
+}).required();
+
 export const validatePieceRemedy = (value: unknown): Result<PieceRemedy, Fault[]> =>
-  validate(Joi.object(pieceRemedy).required(), value);
+  validate(pieceRemedySchema, value);
 
 export const validateTakenRemedy = (value: unknown): Result<TakenRemedy, Fault[]> =>
-  validate(Joi.object({ ...pieceRemedy, from: Joi.valid("now", "next").default("now") }).required(), value);
+  validate(takenRemedySchema, value);

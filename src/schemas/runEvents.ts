@@ -23,7 +23,7 @@ const placedSchema = Joi.array()
   .required();
 const happened = { id, atMin: quantity(runLimits.atMin), person: Joi.valid(0, 1).required(), deviceId: id };
 const eventOf = (parts: Joi.SchemaMap) => Joi.object({ kind: Joi.string(), ...happened, ...parts });
-const eventSchema = Joi.alternatives()
+export const eventSchema = Joi.alternatives()
   .conditional(".kind", {
     switch: [
       // Required, as a kind that is missing would pass for the first.
@@ -96,7 +96,7 @@ export interface RunDocument {
   readonly person: number | null;
 }
 
-const documentSchema = Joi.object({
+export const runSchema = Joi.object({
   problem: Joi.object().required(),
   placed: placedSchema,
   events: Joi.array().items(eventSchema).max(MAX_EVENTS).required(),
@@ -106,7 +106,7 @@ const documentSchema = Joi.object({
 
 /** The frozen plan and all that happened: every task of the problem is placed, and nothing else happened to a task. */
 export function validateRun(value: unknown): Result<RunDocument, Fault[]> {
-  const document = validate<Omit<RunDocument, "plan"> & RunPlan>(documentSchema, value);
+  const document = validate<Omit<RunDocument, "plan"> & RunPlan>(runSchema, value);
   if (!document.ok) return document;
   const { placed, events, nowMin, person } = document.value;
   const problem = validateSchedule(document.value.problem);

@@ -87,7 +87,7 @@ const resourceSchema = Joi.object({
 const edgeSchema = Joi.object({ taskId: id, edge: Joi.valid("start", "end").required() }).required();
 const holdSchema = Joi.object({ resourceId: id, amount, from: edgeSchema, until: edgeSchema });
 
-const scheduleSchema = Joi.object({
+export const scheduleSchema = Joi.object({
   tasks: Joi.array().items(taskSchema).min(1).max(MAX_TASKS).unique("id").required(),
   resources: Joi.array().items(resourceSchema).min(1).max(MAX_RESOURCES).unique("id").required(),
   holds: Joi.array()

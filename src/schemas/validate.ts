@@ -108,7 +108,7 @@ export function validateFirstDay(value: unknown): Result<FirstDay, Fault[]> {
 
 const listOf = (schema: Joi.Schema) => Joi.array().items(schema).max(MAX_RECORDS).unique("id").required();
 
-const dayBookSchema = Joi.object({
+export const dayBookSchema = Joi.object({
   day: recordSchemas.day.required(),
   orders: listOf(recordSchemas.order),
   pieces: listOf(recordSchemas.piece),
@@ -163,7 +163,7 @@ const MAX_OUTLINES = 6;
 const webMm = Joi.number().min(0).max(100).default(0);
 const marginMm = Joi.number().min(0).max(200).default(0);
 const onSheet = { outline: outlineSchema, webMm, marginMm };
-const layoutSchema = Joi.object({
+export const layoutSchema = Joi.object({
   mode: Joi.valid(...layoutModes).default("rows"),
   outlines: Joi.array()
     .items(Joi.object({ outline: outlineSchema, ratio: Joi.number().greater(0).max(1000).default(1) }))
@@ -207,7 +207,7 @@ export interface TemplateDocument extends LayoutDocument {
   readonly paper: "a4" | "letter";
 }
 
-const templateSchema = layoutSchema.keys({
+export const templateSchema = layoutSchema.keys({
   title: Joi.string().trim().min(1).max(80).default("Cut template"),
   form: Joi.valid("pdf", "svg", "dxf").required(),
   paper: Joi.valid("a4", "letter").default("a4"),
@@ -278,7 +278,7 @@ const demandSchema = Joi.object({
   keepsCentre: Joi.boolean().default(true),
   keepsSurplus: Joi.boolean().default(true),
 });
-const cutPlanSchema = Joi.object({
+export const cutPlanSchema = Joi.object({
   ...rolling,
   budgetMs: budgetMs.default(DEFAULT_PLAN_BUDGET_MS),
   demands: Joi.array().items(demandSchema).min(1).max(MAX_OUTLINES).unique("id").required(),
@@ -300,7 +300,7 @@ export function validateCutPlan(value: unknown): Result<CutPlanDocument, Fault[]
 }
 
 export type YieldDocument = Omit<YieldRequest, "handTimes"> & Budgeted;
-const yieldSchema = Joi.object({
+export const yieldSchema = Joi.object({
   ...rolling,
   budgetMs: budgetMs.default(DEFAULT_PLAN_BUDGET_MS),
   ...onSheet,
