@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import jsonld from "jsonld";
 import { layOutRows } from "@/core/cutting";
 import { standardIngredients } from "@/core/formula";
 import { starterFormulas } from "@/demo";
@@ -87,6 +88,74 @@ test("another's recipe is read as text: in a graph, with steps as objects", () =
     ok: true,
     value: { parsed: { lines: [{ massG: 250 }, { massG: 6 }] } },
   });
+});
+
+test("what another's recipe says in sections is kept: every step, each section by its name", () => {
+  const recipe = {
+    "@type": "Recipe",
+    recipeIngredient: ["250 g flour"],
+    recipeInstructions: [
+      {
+        "@type": "HowToSection",
+        name: "For the crust",
+        itemListElement: [
+          { "@type": "HowToStep", text: "Rub in the butter." },
+          { "@type": "HowToStep", text: "Chill it." },
+        ],
+      },
+      {
+        "@type": "HowToSection",
+        name: "To close",
+        itemListElement: [{ "@type": "HowToStep", text: "Fold over." }],
+      },
+      { "@type": "HowToStep", text: "Bake." },
+    ],
+  };
+  expect(readFormulaFile(JSON.stringify(recipe), rule)).toMatchObject({
+    ok: true,
+    value: {
+      parsed: { steps: ["For the crust: Rub in the butter.", "Chill it.", "To close: Fold over.", "Bake."] },
+    },
+  });
+});
+
+test("a file of before, with the formula as a property, is still read whole", () => {
+  const [formula] = starterFormulas;
+  const former = {
+    "@context": "https://schema.org",
+    "@type": "Recipe",
+    additionalProperty: { "@type": "PropertyValue", propertyID: "tezgah-formula", value: formula },
+  };
+  expect(readBack(JSON.stringify(former))).toEqual(formula);
+});
+
+test("by the rules of JSON-LD a recipe says its yield and times in schema.org's words, and its formula in its own", async () => {
+  const terms = { "@context": { "@vocab": "https://schema.org/" } };
+  const documentLoader = (url: string) =>
+    Promise.resolve({ contextUrl: undefined, documentUrl: url, document: terms });
+  for (const formula of starterFormulas) {
+    const written = JSON.parse(toRecipeJsonLd(formula)) as jsonld.JsonLdDocument;
+    const [recipe] = (await jsonld.expand(written, { documentLoader })) as Record<
+      string,
+      { "@value": unknown }[]
+    >[];
+    const told = (name: string) => recipe![`https://schema.org/${name}`]![0]!;
+    expect(recipe!["@type"]).toEqual(["https://schema.org/Recipe"]);
+    expect(recipe!["urn:tezgah:formula"]).toEqual([{ "@type": "@json", "@value": formula }]);
+    const [prep, total] = ["prepTime", "totalTime"].map((name) => {
+      const [, hours = "0", minutes = "0"] = /^PT(?:(\d+)H)?(?:(\d+)M)?$/.exec(
+        told(name)["@value"] as string,
+      )!;
+      return Number(hours) * 60 + Number(minutes);
+    });
+    expect(prep).toBeGreaterThan(0);
+    expect(total).toBeGreaterThanOrEqual(prep!);
+    const yields = told("recipeYield") as unknown as Record<string, { "@value": unknown }[]>;
+    const sumG = formula.lines.reduce((sum, { massG }) => sum + (massG ?? 0), 0);
+    expect(
+      Math.abs((yields["https://schema.org/value"]![0]!["@value"] as number) - sumG),
+    ).toBeLessThanOrEqual(sumG * 0.25);
+  }
 });
 
 test.each([

@@ -16,7 +16,7 @@ const MAX_PASTED_LINES = 200;
 /** A line this long tells what to do, not what to take. */
 const STEP_FROM_CHARACTERS = 90;
 /** A heading names what follows. */
-const LINES_HEADING = /^(ingredients?|you need|for the .*)\s*:?$/i;
+const LINES_HEADING = /^(ingredients?|you need|for the [^:.]*)\s*:?$/i;
 const STEPS_HEADING = /^(method|directions|instructions|steps|preparation|how to.*)\s*:?$/i;
 /** `1.`, `2)`, `Step 3:` and bullets before a line. */
 const LIST_MARK = /^(?:[-*•·▢☐]\s+|step\s+\d+\s*[:.)]?\s*|\d+[.)]\s+(?=\D))/i;
