@@ -75,7 +75,7 @@ export {
   type Tally,
   type TaskKind,
 } from "./result";
-export { sayProblem, type Problem, type ProblemCode, type ProblemNumbers } from "./problem";
+export { gatherProblems, sayProblem, type Problem, type ProblemCode, type ProblemNumbers } from "./problem";
 export type { WhyStep } from "./problem";
 export { findCrimpId, listCrimps } from "./piece";
 export { toForm } from "./piece";

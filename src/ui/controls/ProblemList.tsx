@@ -2,7 +2,8 @@
 
 import { TriangleAlert } from "lucide-react";
 import { lazy, Suspense } from "react";
-import type { Problem, Station } from "@/core/plan";
+import { gatherProblems, type Problem, type ProblemCode, type Station } from "@/core/plan";
+import { formatCount } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
 import { untilThere } from "../shell/untilThere";
 import { Mends } from "./Mends";
@@ -23,26 +24,63 @@ interface CardsProps {
   readonly isAlert?: boolean;
 }
 
-/** Each problem with its figures, what to do, and what mends it at a tap; nothing where there is none. */
+/** Each problem once, the most harmful first, with what to do and what mends it at a tap; many of a kind open from a line. */
 export function ProblemCards({ problems, isAlert = false }: CardsProps) {
   if (problems.length === 0) return null;
   return (
     <ul className="flex flex-col gap-2" aria-label="To decide">
-      {problems.map((problem) => (
-        <li key={problem.message} className="flex gap-2 rounded-lg border-2 border-error bg-base-100 p-3">
-          <TriangleAlert size={22} className="shrink-0 text-error" aria-hidden />
-          <div className="flex min-w-0 flex-col gap-2">
-            <p role={isAlert ? "alert" : undefined}>
-              {problem.message} <strong>{problem.remedy}</strong>
-            </p>
-            <Suspense>
-              <OneTap problem={problem} />
-            </Suspense>
-            {isMendedByTrying(problem) && <Mends pieceId={problem.pieceId} />}
-          </div>
+      {gatherProblems(problems).map(({ code, problems: kind, isGathered }) => (
+        <li key={kind[0].message} className="rounded-lg border-2 border-error bg-base-100 px-3 py-1">
+          {isGathered ? (
+            <details>
+              <summary className="touch flex cursor-pointer items-center gap-2">
+                <TriangleAlert size={22} className="shrink-0 text-error" aria-hidden />
+                <span className="min-w-0 flex-1">{sayKind(code, kind)}</span>
+                <span className="why-link text-sm">which?</span>
+              </summary>
+              <ul className="flex flex-col">
+                {kind.map((problem) => (
+                  <li key={problem.message} className="border-t border-base-300">
+                    <OneProblem problem={problem} isAlert={isAlert} />
+                  </li>
+                ))}
+              </ul>
+            </details>
+          ) : (
+            <OneProblem problem={kind[0]} isAlert={isAlert} hasSign />
+          )}
         </li>
       ))}
     </ul>
+  );
+}
+
+/** All of a kind in a line. */
+function sayKind(code: ProblemCode, kind: readonly [Problem, ...Problem[]]): string {
+  if (code === "expired")
+    return `${formatCount(kind.length, "thing")} in the larder past ${kind.length === 1 ? "its" : "their"} date: not planned with.`;
+  return `${kind[0].message} So it is with ${kind.length - 1} more.`;
+}
+
+interface OneProps {
+  readonly problem: Problem;
+  readonly isAlert: boolean;
+  readonly hasSign?: boolean;
+}
+
+/** What is the matter, what to do, and beside it what does it. */
+function OneProblem({ problem, isAlert, hasSign = false }: OneProps) {
+  return (
+    <div className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1">
+      {hasSign && <TriangleAlert size={22} className="shrink-0 text-error" aria-hidden />}
+      <p className="min-w-0 flex-1 basis-72" role={isAlert ? "alert" : undefined}>
+        {problem.message} <strong>{problem.remedy}</strong>
+      </p>
+      <Suspense>
+        <OneTap problem={problem} />
+      </Suspense>
+      {isMendedByTrying(problem) && <Mends pieceId={problem.pieceId} />}
+    </div>
   );
 }
 

@@ -57,6 +57,28 @@ test("what is past its date is thrown out there and then, and an order whose hou
   expect(bench.store.getState().book.larder.filter(({ id }) => id === old.id)).toEqual([]);
 });
 
+test("the larder's warnings are one line that opens, whatever there is of them; each is there with its tap", () => {
+  const bench = renderOnBench(<ProblemList station="mix" />);
+  const old = (id: string, massG: number) => ({
+    ...{ id, kind: "dough" as const, refId: "bay-shortcrust", massG, count: 0 },
+    ...{ madeOn: "2026-11-20", useBy: "2026-11-25", fromDayId: null, takenByDayId: null },
+  });
+  const ids = ["old", "older"];
+  act(() =>
+    bench.store
+      .getState()
+      .edit(ids.map((id, i) => ({ kind: "larder" as const, id, record: old(id, 400 + i) }))),
+  );
+  const list = screen.getByRole("list", { name: "To decide" });
+  expect(list.children).toHaveLength(1);
+  const details = list.querySelector("details")!;
+  expect([details.open, details.querySelector("summary")!.textContent]).toEqual([
+    false,
+    expect.stringContaining("2 things in the larder past their date"),
+  ]);
+  expect(details.querySelectorAll("li")).toHaveLength(2);
+});
+
 test("what cannot be formed is tried otherwise until it can, ordered or only in the book; what only costs is not", async () => {
   const bench = renderOnBench(<></>);
   change(bench, { marginMm: 70 });
