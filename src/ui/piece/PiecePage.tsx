@@ -3,7 +3,7 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { Dough } from "@/core/formula";
-import { toForm, type Piece } from "@/core/plan";
+import type { Piece } from "@/core/plan";
 import { describeVents } from "@/core/sealing";
 import { formatMass, formatNumber } from "@/core/units";
 import { pieceLimits } from "@/schemas/limits";
@@ -26,6 +26,7 @@ import { ClosingDials } from "./ClosingDials";
 import { describeBlanks, describeFinished, describeStages, describeWash } from "./describePiece";
 import { ExtrasEditor } from "./ExtrasEditor";
 import { FormDials } from "./FormDials";
+import { changeForm } from "./formerForms";
 import { MissingPiece } from "./MissingPiece";
 import { HeatDials } from "../bake/HeatDials";
 import { PortionDials } from "./PortionDials";
@@ -163,7 +164,7 @@ function PieceDials(props: { readonly piece: Piece }) {
         label="Form"
         value={piece.form.kind}
         options={toOptions(formNames)}
-        onChange={(kind) => editPiece(toForm(kind, piece, dough))}
+        onChange={(kind) => editPiece(changeForm(kind, piece, dough))}
       />
       <FormDials piece={piece} />
       <CutSizeDials piece={piece} />

@@ -46,6 +46,22 @@ test("another form keeps what carries over, is planned at once, and undo brings 
   expect(JSON.stringify(piece())).toBe(was);
 });
 
+test("through every form there is and back: the figures of before are there again, and what was set on the way too", async () => {
+  const { user, piece } = open();
+  const form = screen.getByLabelText<HTMLSelectElement>("Form");
+  const kinds = [...form.options].map(({ value }) => value).filter((kind) => kind !== "halfMoon");
+  const was = JSON.stringify(piece());
+  for (const kind of kinds) await user.selectOptions(form, kind);
+  await user.selectOptions(form, "halfMoon");
+  expect(JSON.stringify(piece())).toBe(was);
+  await user.selectOptions(form, "gathered");
+  const ring = screen.getByLabelText<HTMLInputElement>("Rolled to, across");
+  await user.clear(ring);
+  await user.type(ring, "91{Enter}");
+  for (const kind of ["halfMoon", "triangle", "gathered"]) await user.selectOptions(form, kind);
+  expect(piece().form).toMatchObject({ kind: "gathered", finishedMm: 91 });
+});
+
 test("another dough and another filling are taken from the book; what they are made of follows into the batches", async () => {
   const { user, plan } = open();
   await user.selectOptions(screen.getByLabelText("Filling"), "Plum and poppy");
