@@ -75,6 +75,7 @@ export {
   type Tally,
   type TaskKind,
 } from "./result";
+export { TOO_MUCH_MIN } from "./result";
 export { gatherProblems, sayProblem, type Problem, type ProblemCode, type ProblemNumbers } from "./problem";
 export type { WhyStep } from "./problem";
 export { findCrimpId, listCrimps } from "./piece";

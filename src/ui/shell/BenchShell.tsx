@@ -12,6 +12,7 @@ import { LaterPanels, type PanelName } from "./LaterPanels";
 import { Notices } from "./Notices";
 import { Tally } from "./Tally";
 import { useBenchKeys } from "./useBenchKeys";
+import { useIsBehind } from "./useIsBehind";
 import { useKeptFocus } from "./useKeptFocus";
 
 interface Props {
@@ -29,6 +30,7 @@ export function BenchShell({ guide, children }: Props) {
   const redo = useBenchShell((state) => state.redo);
   const isPlanned = useBenchShell((state) => state.plan !== null);
   useTellLoad(isPlanned);
+  const isBehind = useIsBehind() && isPlanned;
   const close = () => setPanel(null);
   const surface = useRef<HTMLElement>(null);
   useKeptFocus(surface);
@@ -47,7 +49,7 @@ export function BenchShell({ guide, children }: Props) {
   });
 
   return (
-    <div className="flex min-h-dvh flex-col lg:h-dvh">
+    <div className="flex min-h-dvh flex-col lg:h-dvh" data-behind={isBehind || undefined}>
       <a href="#surface" className="btn btn-primary absolute -top-20 left-2 z-50 focus:top-2">
         To the work surface
       </a>

@@ -1,6 +1,8 @@
 "use client";
 
+import { TOO_MUCH_MIN } from "@/core/plan";
 import { useBench } from "../bench/BenchProvider";
+import { useIsBehind } from "./useIsBehind";
 import { RunButton } from "./RunButton";
 import { formatClock, formatDuration, formatMass } from "@/core/units";
 
@@ -11,6 +13,7 @@ const TOLD_MIN = 3;
 export function Tally() {
   const { tally, problems, lines, ends } = useBench((state) => state.plan);
   const date = useBench((state) => state.date);
+  const isBehind = useIsBehind();
   const stopped = problems.filter(({ stops }) => stops).length;
   const shortPieces = tally.ordered - lines.reduce((sum, { counts: { ordered } }) => sum + ordered, 0);
   return (
@@ -46,6 +49,11 @@ export function Tally() {
         </p>
       )}
       <p className="ml-auto flex flex-wrap items-baseline gap-x-4">
+        {isBehind && (
+          <strong role="status" className="text-(--tally-good)">
+            working out…
+          </strong>
+        )}
         {shortPieces > 0 && (
           <strong className="text-(--tally-bad)">
             {shortPieces} of {tally.ordered} not planned{stopped > 1 ? `, ${stopped} reasons` : ""}
@@ -60,6 +68,7 @@ export function Tally() {
 }
 
 function InHand({ minutes }: { minutes: number }) {
+  if (-minutes >= TOO_MUCH_MIN) return <strong className="text-(--tally-bad)">too much for one day</strong>;
   if (minutes < 0) return <strong className="text-(--tally-bad)">{formatDuration(-minutes)} late</strong>;
   return <strong className="text-(--tally-good)">{formatDuration(minutes)} in hand</strong>;
 }

@@ -21,6 +21,30 @@ test("a late day has reasons, and every mend named was solved: planned with it, 
   for (const { change } of mends) expect(lateMin(applyDayChange(lateDay, change))).toBe(0);
 });
 
+test("far too much is called so, and what would fit was planned: nothing of it is late, and a little more would be", () => {
+  const orders = saturday.orders.map((order) => ({ ...order, count: order.count * 14 }));
+  const flood: DayBook = { ...saturday, orders };
+  const { reasons, mends, now } = answerDay(flood);
+  expect(now.lateMin).toBeGreaterThan(6 * 60);
+  expect(reasons[0]).toMatch(/^Too much for this kitchen in one day: .* after its promise\.$/);
+  const [fit] = mends;
+  expect([mends.length, fit!.id]).toEqual([1, "fits"]);
+  const fitting = applyDayChange(flood, fit!.change);
+  expect(lateMin(fitting)).toBe(0);
+  const [, part, all] = /^(\d+) of (\d+) pieces/.exec(fit!.title)!;
+  const sum = (of: DayBook["orders"]) => of.reduce((total, { count }) => total + count, 0);
+  expect([Number(part), Number(all)]).toEqual([sum(fitting.orders), sum(orders)]);
+  // A sixteenth of everything more, and it is late: the search ended no farther from the edge.
+  const more = {
+    ...flood,
+    orders: orders.map((order, i) => ({
+      ...order,
+      count: fitting.orders[i]!.count + Math.ceil(order.count / 16),
+    })),
+  };
+  expect(lateMin(more)).toBeGreaterThan(0);
+}, 120_000);
+
 test("a day in time has no reasons, and its what-ifs say what each would be", () => {
   const { reasons, mends, ifs, now } = answerDay(saturday);
   expect([reasons, mends]).toEqual([[], []]);

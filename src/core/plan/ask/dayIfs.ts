@@ -1,7 +1,7 @@
 import { explainLateness } from "../../schedule";
 import { formatCount, formatDuration } from "../../units";
 import type { DayBook, Order, Oven, Vessel } from "../book";
-import type { DayPlan } from "../result";
+import { TOO_MUCH_MIN, type DayPlan } from "../result";
 import { HANDS } from "../tasks";
 import { nameHeld } from "../doubts";
 import { planDay } from "../planDay";
@@ -60,8 +60,43 @@ export function answerDay(book: DayBook): DayAnswers {
     if (answered.lateMin === 0) mends.push(answered);
     if (mends.length === MOST_MENDS) break;
   }
-  return { now, ifs, reasons: explainDay(plan, book.vessels), mends };
+  // Where even half is too much, what would fit is looked for.
+  const fit = mends.length === 0 ? findFit(book, ask) : null;
+  const reasons = explainDay(plan, book.vessels);
+  const isTooMuch = now.lateMin >= TOO_MUCH_MIN;
+  return {
+    now,
+    ifs,
+    reasons: isTooMuch ? [sayTooMuch(now.lateMin), ...reasons] : reasons,
+    mends: fit ? [fit] : mends,
+  };
 }
+
+const sayTooMuch = (lateMin: number): string =>
+  `Too much for this kitchen in one day: the last of it would be ready ${formatDuration(lateMin)} after its promise.`;
+
+/** The share of every order that is looked for is halved so often: to a thirty-second of a half. */
+const FIT_STEPS = 5;
+
+/** The largest part of every order with which nothing is late, as near as halving finds it; null if not even one each is. */
+function findFit(book: DayBook, ask: (question: Question) => DayIf): DayIf | null {
+  const all = sumPieces(book.orders);
+  let [fits, least, most] = [null as DayIf | null, 0, 0.5];
+  for (let step = 0; step < FIT_STEPS; step++) {
+    const share = (least + most) / 2;
+    const orders = book.orders.map((order) => ({
+      ...order,
+      count: Math.max(1, Math.floor(order.count * share)),
+    }));
+    const title = `${sumPieces(orders)} of ${all} pieces: ${Math.round(share * 100)} % of every order`;
+    const asked = ask({ id: "fits", title, change: { orders } });
+    if (asked.lateMin === 0) [fits, least] = [asked, share];
+    else most = share;
+  }
+  return fits;
+}
+
+const sumPieces = (orders: readonly Order[]): number => orders.reduce((sum, { count }) => sum + count, 0);
 
 interface Question {
   readonly id: string;

@@ -23,4 +23,4 @@ export type {
 export { computeMassFlow } from "./massFlow";
 export type { Material, MaterialUse } from "./material";
 export { sortByPromise, type PieceWork } from "./pieceWork";
-export { computeTally } from "./tally";
+export { computeTally, TOO_MUCH_MIN } from "./tally";

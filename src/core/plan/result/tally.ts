@@ -2,6 +2,9 @@ import type { Schedule } from "../../schedule";
 import type { Order } from "../book";
 import type { PiecePlan, Tally } from "./dayPlan";
 
+/** A day that is later than this is not late: it is more than the kitchen can do, min. No hour of overtime mends it. */
+export const TOO_MUCH_MIN = 6 * 60;
+
 /** The day in a handful of figures. */
 export function computeTally(
   lines: readonly PiecePlan[],
