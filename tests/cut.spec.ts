@@ -255,6 +255,6 @@ test("a drawn cutter goes into the drawer with its count, and out again", async 
   const star = page.getByRole("group", { name: "How many of 80 mm star" });
   await star.getByRole("button", { name: "One more of 80 mm star" }).click();
   await expect(star).toContainText("2");
-  await page.getByRole("button", { name: "Take 80 mm star out of the drawer" }).click();
+  await page.getByRole("button", { name: "Remove 80 mm star" }).click();
   await expect(star).toHaveCount(0);
 });

@@ -111,7 +111,7 @@ test("moulds are entered with how many there are, chosen for a piece, and given 
   await expect(page.getByLabel("Baked in")).toHaveValue(/mould/);
   await saved(page);
   await page.goto(`${MARKET}/kit`);
-  await list.getByRole("button", { name: "Take Fluted sixes out of the kit" }).click();
+  await list.getByRole("button", { name: "Remove Fluted sixes" }).click();
   await saved(page);
   await page.goto(`${MARKET}/bake?piece=tahini-tartlet`);
   await expect(page.getByLabel("Baked in")).toHaveValue("on the tray");

@@ -145,7 +145,7 @@ test("last Saturday again: a day is made from this one, opened, and left again",
   await expect(page).toHaveURL(/2026-12-12\/orders/);
   await expect(page.getByRole("heading", { name: /Second market/ })).toBeVisible();
   await expect(tally(page)).toContainText("ready 154");
-  await page.getByRole("button", { name: "Take off 48 Quince half-moon" }).click();
+  await page.getByRole("button", { name: "Remove 48 Quince half-moon" }).click();
   await expect(tally(page)).toContainText("ready 106");
   await page.getByRole("button", { name: "Book" }).click();
   await page.getByRole("button", { name: /^Market Saturday/ }).click();

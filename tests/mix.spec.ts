@@ -228,8 +228,8 @@ test("how a filling is made stands on the clock: steps are added, moved and refu
   await expect(sheet).toContainText(/\d\d:\d\d Cook: 6 min, thick enough/);
   await page.goto("/day/2026-11-30/formula/saffron-custard");
   await page.getByRole("button", { name: "Method" }).click();
-  await clock.getByRole("button", { name: "Take out cook saffron milk" }).click();
-  await clock.getByRole("button", { name: "Take out stir smooth" }).click();
+  await clock.getByRole("button", { name: "Remove cook saffron milk" }).click();
+  await clock.getByRole("button", { name: "Remove stir smooth" }).click();
   await expect(steps).toHaveCount(4);
   await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
 });

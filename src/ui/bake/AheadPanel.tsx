@@ -89,7 +89,7 @@ function AheadList() {
             aria-label={`Do not make ${nameOf(each)} ahead`}
             onClick={() => edit([{ kind: "ahead", id: each.id, record: null }])}
           >
-            take off
+            remove
           </button>
         </li>
       ))}

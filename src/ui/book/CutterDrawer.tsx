@@ -44,7 +44,7 @@ export function CutterDrawer() {
             <button
               type="button"
               className="btn btn-ghost touch px-2"
-              aria-label={`Take ${cutter.name} out of the drawer`}
+              aria-label={`Remove ${cutter.name}`}
               onClick={() => edit([{ kind: "cutter", id: cutter.id, record: null }])}
             >
               <Trash2 size={20} aria-hidden />

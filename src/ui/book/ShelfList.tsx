@@ -51,7 +51,7 @@ export function ShelfList() {
               <button
                 type="button"
                 className="btn btn-ghost touch px-2"
-                aria-label={`Take ${shelf.name} out of the kit`}
+                aria-label={`Remove ${shelf.name}`}
                 onClick={() => edit([{ kind: "shelf", id: shelf.id, record: null }])}
               >
                 <Trash2 size={20} aria-hidden />

@@ -59,7 +59,7 @@ export function VesselList() {
               <button
                 type="button"
                 className="btn btn-ghost touch px-2"
-                aria-label={`Take ${vessel.name} out of the kit`}
+                aria-label={`Remove ${vessel.name}`}
                 onClick={() => remove(vessel)}
               >
                 <Trash2 size={20} aria-hidden />

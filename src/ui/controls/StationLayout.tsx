@@ -6,10 +6,12 @@ interface Props {
   /** Dials beside it. */
   readonly side?: ReactNode;
   readonly label: string;
+  /** What stands below the dials. */
+  readonly help?: ReactNode;
 }
 
 /** Work surface and dials: side by side on a tablet, one under the other in the hand. */
-export function StationLayout({ surface, side, label }: Props) {
+export function StationLayout({ surface, side, label, help }: Props) {
   return (
     <div className="flex h-full flex-col lg:flex-row">
       {/* It scrolls where it is higher than the screen: the keyboard must reach it though it holds but a drawing. */}
@@ -26,6 +28,7 @@ export function StationLayout({ surface, side, label }: Props) {
           className="flex flex-col gap-2.5 border-base-300 bg-base-100 p-4 lg:w-[370px] lg:shrink-0 lg:overflow-y-auto lg:border-l lg:p-5"
         >
           {side}
+          {help}
         </aside>
       )}
     </div>

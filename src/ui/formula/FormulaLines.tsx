@@ -113,7 +113,7 @@ export function FormulaLines({ formula, save }: FormulaEditProps) {
             <button
               type="button"
               className="btn btn-ghost touch px-2"
-              aria-label={`Take out ${line.name}`}
+              aria-label={`Remove ${line.name}`}
               onClick={() => save({ ...formula, lines: lines.filter(({ id }) => id !== line.id) })}
             >
               <Trash2 size={20} aria-hidden />

@@ -34,7 +34,7 @@ export function FormulaMethod({ formula, save }: FormulaEditProps) {
             <button
               type="button"
               className="btn btn-ghost touch px-2"
-              aria-label={`Take out step ${i + 1}`}
+              aria-label={`Remove step ${i + 1}`}
               onClick={() => save({ ...formula, steps: steps.toSpliced(i, 1) })}
             >
               <Trash2 size={20} aria-hidden />

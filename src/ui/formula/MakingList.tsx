@@ -124,7 +124,7 @@ function MakingRow({ step, isFirst, isLast, onChange, onMove, onRemove }: RowPro
         <button
           type="button"
           className="btn btn-ghost touch px-2"
-          aria-label={`Take out ${named.toLowerCase()}`}
+          aria-label={`Remove ${named.toLowerCase()}`}
           disabled={step.kind === "make"}
           onClick={onRemove}
         >

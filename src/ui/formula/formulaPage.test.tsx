@@ -42,7 +42,7 @@ test("an amount is typed in any unit and kept in grams; what is none is refused 
 test("a line taken out is gone from formula and analysis; undo gives it back", async () => {
   const { user, formula, store, container } = open("quince-and-bay");
   const lines = formula().lines.length;
-  await user.click(screen.getByRole("button", { name: "Take out sugar" }));
+  await user.click(screen.getByRole("button", { name: "Remove sugar" }));
   expect(formula().lines).toHaveLength(lines - 1);
   expect(container.textContent).not.toContain("sugar 20 %");
   act(() => store.getState().undo());

@@ -58,12 +58,7 @@ export function ShoppingPage({ from, to, days, lines: found }: Props) {
             : "No day is planned in this span."}
         </p>
         {lines.length > 0 && (
-          <DataTable
-            caption="Shopping list"
-            columns={listColumns(money)}
-            rows={lines}
-            idOf={({ name }) => name}
-          />
+          <DataTable caption="To buy" columns={listColumns(money)} rows={lines} idOf={({ name }) => name} />
         )}
       </div>
     </div>

@@ -88,7 +88,7 @@ export function MixBalances() {
           On paper
         </h2>
         <LeaveLink className="btn touch" href={`/day/${date}/shopping`}>
-          Shopping list
+          To buy
         </LeaveLink>
         <LeaveLink className="btn touch" href={`/print/${date}/weigh`}>
           Weigh-out list to print

@@ -178,7 +178,7 @@ function OrderLine({ order }: { readonly order: TakenOrder }) {
       <button
         type="button"
         className="btn btn-ghost touch px-2"
-        aria-label={`Take off ${order.count} ${name}`}
+        aria-label={`Remove ${order.count} ${name}`}
         onClick={() => edit([{ kind: "order", id: order.id, record: null }])}
       >
         <Trash2 size={20} aria-hidden />

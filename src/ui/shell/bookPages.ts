@@ -23,7 +23,7 @@ export function listBookPages(date: string): readonly BookPage[] {
     { path: `${day}/labels`, title: "Labels for pieces, trays, orders and larder" },
     { path: `${day}/costs`, title: "Cost and price" },
     { path: `${day}/larder`, title: "Larder" },
-    { path: `${day}/shopping`, title: "Shopping list" },
+    { path: `${day}/shopping`, title: "To buy" },
     { path: `${day}/why`, title: "What went wrong, and why" },
     { path: `/week?on=${date}`, title: "The week" },
     { path: "/days", title: "Book of days: what was planned, what was" },

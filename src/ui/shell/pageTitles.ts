@@ -19,7 +19,7 @@ export const pageTitles = {
   mould: "Cutter for a mould",
   paste: "Paste a formula",
   sheet: "One sheet",
-  shopping: "Shopping list",
+  shopping: "To buy",
   why: "What went wrong, and why",
   yield: "How many",
   book: "Book",

@@ -32,6 +32,7 @@ import { useClockWindow } from "../clock/useClockWindow";
 import { useJobWords } from "../clock/useJobWords";
 import { TrayDrawing } from "../drawings/TrayDrawing";
 import { pieceLimits } from "@/schemas/limits";
+import { StationHelp } from "./StationHelp";
 
 /** The oven and the hands against the clock. */
 export function BakeStation() {
@@ -81,6 +82,7 @@ function Bake({ plan, line }: { readonly plan: DayPlan; readonly line: PiecePlan
   return (
     <StationLayout
       label="Bake and fry"
+      help={<StationHelp station="bake" />}
       surface={
         <div className="flex flex-col gap-3">
           <ProblemList station="bake" />

@@ -17,6 +17,7 @@ import { glazeFacts } from "@/core/sealing";
 import { Select, toOptions } from "../controls/Select";
 import { glazeNames } from "../piece/words";
 import { DataTable, type Column } from "../table/DataTable";
+import { StationHelp } from "./StationHelp";
 
 interface CoolRow {
   readonly task: DayTask;
@@ -78,6 +79,7 @@ export function CoolStation() {
   return (
     <StationLayout
       label="Cool and finish"
+      help={<StationHelp station="cool" />}
       surface={
         <div className="flex flex-col gap-3">
           <ProblemList station="cool" />

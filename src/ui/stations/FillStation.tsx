@@ -19,12 +19,20 @@ import { SectionDrawing } from "../drawings/SectionDrawing";
 import { LotLog } from "../piece/LotLog";
 import { PortionDials } from "../piece/PortionDials";
 import { pieceLimits } from "@/schemas/limits";
+import { StationHelp } from "./StationHelp";
 
 /** How much goes in each. */
 export function FillStation() {
   const line = useSelectedLine();
   if (!line) return <EmptyDay station="fill" />;
-  return <StationLayout label="Fill" surface={<Surface line={line} />} side={<FillDials line={line} />} />;
+  return (
+    <StationLayout
+      label="Fill"
+      help={<StationHelp station="fill" />}
+      surface={<Surface line={line} />}
+      side={<FillDials line={line} />}
+    />
+  );
 }
 
 function Surface({ line }: { readonly line: PiecePlan }) {

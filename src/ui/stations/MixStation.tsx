@@ -16,6 +16,7 @@ import { MixBalances } from "../mix/MixBalances";
 import { describeBody } from "../mix/describeBody";
 import { useWeighing } from "../mix/useWeighing";
 import { formatShortDate } from "../shell/formatDayDate";
+import { StationHelp } from "./StationHelp";
 
 /** What to mix for the day, from where, into what pieces, and when it can be rolled. */
 export function MixStation() {
@@ -25,6 +26,7 @@ export function MixStation() {
   return (
     <StationLayout
       label="Mix"
+      help={<StationHelp station="mix" />}
       surface={
         <div className="flex flex-col gap-4">
           <ProblemList station="mix" />

@@ -16,6 +16,7 @@ import { CustomerNames } from "../orders/CustomerNames";
 import { OrderGroups } from "../orders/OrderGroups";
 import { StandingOffer } from "../orders/StandingOffer";
 import { NewOrderForm, type LineWish } from "./NewOrderForm";
+import { StationHelp } from "./StationHelp";
 
 /** Who wants what by when. */
 export function OrdersStation() {
@@ -25,6 +26,7 @@ export function OrdersStation() {
   return (
     <StationLayout
       label="Orders"
+      help={<StationHelp station="orders" />}
       surface={
         <div className="flex flex-col gap-4">
           <ProblemList station="orders" />

@@ -25,6 +25,7 @@ import { PortionFacts, SheetFacts } from "../cutting/SheetFacts";
 import { TemplateDialog } from "../cutting/TemplateDialog";
 import { CutSizeDials } from "./CutSizeDials";
 import { pieceLimits } from "@/schemas/limits";
+import { StationHelp } from "./StationHelp";
 
 /** What rectangle to roll, and where to cut. */
 export function RollStation() {
@@ -34,6 +35,7 @@ export function RollStation() {
   return (
     <StationLayout
       label="Roll and cut"
+      help={<StationHelp station="roll" />}
       surface={line ? <Surface key={piece.id} line={line} /> : <EmptyDay station="roll" />}
       side={<RollDials piece={piece} line={line} />}
     />

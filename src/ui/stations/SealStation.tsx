@@ -24,12 +24,20 @@ import { describeWash } from "../piece/describePiece";
 import { HoldPanel } from "../piece/HoldPanel";
 import { LotLog } from "../piece/LotLog";
 import { WashDials } from "../piece/WashDials";
+import { StationHelp } from "./StationHelp";
 
 /** How each piece is closed. */
 export function SealStation() {
   const line = useSelectedLine();
   if (!line) return <EmptyDay station="seal" />;
-  return <StationLayout label="Seal" surface={<Surface line={line} />} side={<SealDials line={line} />} />;
+  return (
+    <StationLayout
+      label="Seal"
+      help={<StationHelp station="seal" />}
+      surface={<Surface line={line} />}
+      side={<SealDials line={line} />}
+    />
+  );
 }
 
 function Surface({ line }: { readonly line: PiecePlan }) {

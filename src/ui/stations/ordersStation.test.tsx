@@ -47,11 +47,11 @@ test("a count is changed in place, planned with and saved; one that is none is r
 test("an order taken off is gone with its pieces, and undo brings it back where it stood", async () => {
   const { user, plan, store } = renderOnBench(<OrdersStation />);
   const before = rows().map(({ textContent }) => textContent);
-  await user.click(screen.getByRole("button", { name: "Take off 40 Rhubarb crescent" }));
+  await user.click(screen.getByRole("button", { name: "Remove 40 Rhubarb crescent" }));
   expect(plan().lines.map(({ piece }) => piece.id)).not.toContain("rhubarb-crescent");
   expect(rows()).toHaveLength(before.length - 1);
   act(() => store.getState().undo());
-  expect(await screen.findByRole("button", { name: "Take off 40 Rhubarb crescent" })).toBeTruthy();
+  expect(await screen.findByRole("button", { name: "Remove 40 Rhubarb crescent" })).toBeTruthy();
   expect(rows().map(({ textContent }) => textContent)).toEqual(before);
 });
 

@@ -118,7 +118,7 @@ export function StepPanel({ step, piece, line, at, onTake, onMove, onRemove }: P
           <ArrowDown size={18} aria-hidden /> Later
         </button>
         <button type="button" className="btn touch text-error" onClick={onRemove}>
-          <Trash2 size={18} aria-hidden /> Take away
+          <Trash2 size={18} aria-hidden /> Remove
         </button>
       </div>
       <Link href={`/day/${date}/piece/${piece.id}`} className="why-link">

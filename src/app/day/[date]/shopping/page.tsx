@@ -6,7 +6,7 @@ import { ShoppingPage } from "@/ui/larder/ShoppingPage";
 import { guardFile } from "../../../fileGuard";
 import { readBooks } from "../../../readBooks";
 
-export const metadata: Metadata = { title: "Shopping list" };
+export const metadata: Metadata = { title: "To buy" };
 
 interface Props {
   readonly params: Promise<{ date: string }>;
