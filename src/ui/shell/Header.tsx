@@ -33,7 +33,7 @@ export function Header({ onFind, onKeys, onBook }: Props) {
     <header className="flex h-12 items-center gap-1 border-b border-base-300 px-3 sm:gap-2 sm:px-6">
       <Link
         href={`/day/${day.date}/orders`}
-        className="touch figure flex items-center text-2xl"
+        className="touch figure flex shrink-0 items-center text-2xl"
         aria-label="Tezgah, to the orders"
       >
         tezgah
