@@ -136,10 +136,10 @@ test("last Saturday again: a day is made from this one, opened, and left again",
   await page.getByRole("button", { name: "Book" }).click();
   await page.getByRole("button", { name: "New day, or this one again" }).click();
   // The next Saturday is taken by the great market.
-  await expect(page.getByLabel("Date")).toHaveValue("2026-12-12");
-  await page.getByLabel("Date").fill("2026-11-28");
+  await expect(page.getByLabel("Date", { exact: true })).toHaveValue("2026-12-12");
+  await page.getByLabel("Date", { exact: true }).fill("2026-11-28");
   await expect(page.getByText("Market Saturday has this date already")).toBeVisible();
-  await page.getByLabel("Date").fill("2026-12-12");
+  await page.getByLabel("Date", { exact: true }).fill("2026-12-12");
   await page.getByLabel("Name", { exact: true }).fill("Second market");
   await page.getByRole("button", { name: "Make this day" }).click();
   await expect(page).toHaveURL(/2026-12-12\/orders/);

@@ -127,3 +127,51 @@ test("the dialogs answer to axe as well", async ({ page }) => {
     await expect(page.getByRole("dialog")).toBeHidden();
   }
 });
+
+test("names as long as they may be, in any letters, push nothing aside", async ({ page, request }) => {
+  const names = [
+    { id: "quince-half-moon", was: "Quince half-moon", name: "Wm".repeat(40) },
+    { id: "leek-triangle", was: "Leek triangle", name: "فطيرة الكراث ".repeat(6).trim() },
+    { id: "rhubarb-crescent", was: "Rhubarb crescent", name: "大黄と橙の三日月".repeat(9) },
+  ];
+  const rename = async (isBack: boolean) => {
+    const changes = names.map(({ id, was, name }) => ({
+      ...{ kind: "piece", id },
+      ...{ was: { name: isBack ? name : was }, set: { name: isBack ? was : name } },
+    }));
+    const group = { id: `names-${isBack ? "back" : "long"}-${Date.now()}`, changes };
+    const answer = await request.post("/api/bench/changes", { data: { groups: [group] } });
+    expect(JSON.stringify(await answer.json())).toContain('"written"');
+  };
+  await rename(false);
+  try {
+    for (const path of [
+      "orders",
+      "roll",
+      "fill",
+      "seal",
+      "bake",
+      "cool",
+      "book",
+      "labels",
+      "costs",
+      "allergens",
+    ]) {
+      await page.goto(`${DEMO_DAY}/${path}`);
+      await expect(page.getByText(names[0]!.name).first()).toBeAttached();
+      for (const width of [390, 1280]) {
+        await page.setViewportSize({ width, height: 800 });
+        const over = () =>
+          page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+        await expect.poll(over, { message: `${path} at ${width}` }).toBe(0);
+        // The dials keep their place beside the surface.
+        const dials = page.getByRole("complementary", { name: "Dials" });
+        if (width === 1280 && (await dials.count()) > 0)
+          expect(Math.round((await dials.boundingBox())!.x)).toBe(910);
+        expect([path, width, await findTight(page)]).toEqual([path, width, []]);
+      }
+    }
+  } finally {
+    await rename(true);
+  }
+});

@@ -74,6 +74,8 @@ export interface BenchState {
   /** Null until the first is worked out. */
   readonly plan: DayPlan | null;
   readonly planner: PlannerState;
+  /** Those that the plan is of; null until there is one. The clock may have gone on since. */
+  readonly plannedRecords: RecordTable | null;
   readonly save: SaveState;
   /** The first of those that wait for a choice. */
   readonly conflict: OpenConflict | null;

@@ -140,11 +140,12 @@ export function createBenchStore(input: BenchInput) {
     const showFirstPlan = async () => {
       if (get().plan) return;
       const { date, epoch } = snapshot;
+      const { records } = get();
       const state = [epoch, snapshot.revision, get().book.nowMin ?? "ahead"].join("/");
       const answer = input.fetchPlan(date, state).catch(() => null);
       const late = new Promise<null>((resolve) => setTimeout(() => resolve(null), FIRST_PLAN_WITHIN_MS));
       const plan = await Promise.race([answer, late]);
-      if (plan && !get().plan) set({ plan });
+      if (plan && !get().plan) set({ plan, plannedRecords: records });
     };
     const schedule = (delayMs: number) => {
       clearTimeout(timer);
@@ -230,6 +231,7 @@ export function createBenchStore(input: BenchInput) {
       book: firstBook,
       plan: null,
       planner: { kind: "working" },
+      plannedRecords: null,
       save: { kind: "saved", at: null },
       conflict: null,
       isConflictShown: false,

@@ -38,7 +38,9 @@ export const renderBench = (snapshot: DaySnapshot): BenchStore =>
 
 function createStoreFor(snapshot: DaySnapshot, outbox: Outbox): BenchStore {
   const planner = createPlanner(createPlanClient, (state, plan) =>
-    store.setState(plan ? { planner: state, plan } : { planner: state }),
+    store.setState(
+      plan ? { planner: state, plan, plannedRecords: store.getState().records } : { planner: state },
+    ),
   );
   const store = createBenchStore({
     snapshot,

@@ -78,7 +78,7 @@ export function Picker({ label, isLabelShown = false, items, selectedId, onPick 
               <input
                 type="radio"
                 name={group}
-                className="sr-only"
+                className="absolute inset-0 cursor-pointer opacity-0"
                 checked={id === selectedId}
                 onChange={() => onPick(id)}
               />

@@ -29,5 +29,9 @@ test("a plan that is there at once leaves the figures; one that takes longer say
   expect(told()).toBe("as it is");
   set("working");
   expect(told()).toBe("as it is");
+  // The same records, planned again as the clock goes on.
+  act(() => store.setState({ plannedRecords: store.getState().records }));
+  wait(1000);
+  expect(told()).toBe("as it is");
   jest.useRealTimers();
 });

@@ -8,7 +8,10 @@ export const BEHIND_AFTER_MS = 200;
 
 /** The figures that are shown are not those of what was typed: these are being worked out. */
 export function useIsBehind(): boolean {
-  const isWorking = useBenchShell(({ planner }) => planner.kind === "working");
+  // The clock goes on and a worker warms up: a plan of the same records is not of before.
+  const isWorking = useBenchShell(
+    ({ planner, plannedRecords, records }) => planner.kind === "working" && plannedRecords !== records,
+  );
   const [isBehind, setIsBehind] = useState(false);
   if (!isWorking && isBehind) setIsBehind(false);
   useEffect(() => {
