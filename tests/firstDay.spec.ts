@@ -281,7 +281,9 @@ test("a batch first: this dough into twelve, its filling divided evenly, down to
   await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
   await page.reload();
   await page.goto(page.url().replace(/\/orders$/, "/fill"));
-  await page.getByRole("radio", { name: "Chilled tart" }).check();
+  // Which piece is looked at stands in the address: it is picked once that has changed.
+  await page.getByRole("radio", { name: "Chilled tart" }).click();
+  await expect(page.getByRole("radio", { name: "Chilled tart" })).toBeChecked();
   await expect(page.getByTestId("portion")).toHaveText("28 g");
   await expect(page.getByLabel(/^Each gets/)).toHaveValue("28.3 g");
   await page.goto(page.url().replace(/\/day\/(\d{4}-\d{2}-\d{2})\/.*/, "/print/$1"));
