@@ -1,5 +1,6 @@
 import { listLights, type DayPlan, type Problem, type Station } from "@/core/plan";
 import { formatClock, formatCount, formatDuration, formatMass } from "@/core/units";
+import { pageTitles } from "./pageTitles";
 
 /** What a station shows in the strip. */
 export interface StationFact {
@@ -9,16 +10,6 @@ export interface StationFact {
   readonly note: string;
   readonly problems: readonly Problem[];
 }
-
-const names: Record<Station, string> = {
-  orders: "Orders",
-  mix: "Mix",
-  roll: "Roll & cut",
-  fill: "Fill",
-  seal: "Seal",
-  bake: "Bake & fry",
-  cool: "Cool & finish",
-};
 
 /** The live figure of every station, in working order. */
 export function listStationFacts(plan: DayPlan): StationFact[] {
@@ -35,7 +26,7 @@ export function listStationFacts(plan: DayPlan): StationFact[] {
     const [figure, note] = facts[id];
     return {
       id,
-      name: names[id],
+      name: pageTitles[id],
       figure,
       note,
       problems: plan.problems.filter(({ station }) => station === id),
