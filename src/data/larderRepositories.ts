@@ -7,6 +7,8 @@ type KitchenRow = {
   measure_system: Kitchen["system"];
   egg_size: Kitchen["eggSize"];
   oven_scale: Kitchen["ovenScale"];
+  length_unit: Kitchen["lengthUnit"];
+  mass_unit: Kitchen["massUnit"];
   room_c: number;
   fridge_c: number;
   freezer_c: number;
@@ -24,6 +26,8 @@ export function createKitchenRepository(db: Database.Database): Repository<Kitch
       "measure_system",
       "egg_size",
       "oven_scale",
+      "length_unit",
+      "mass_unit",
       "room_c",
       "fridge_c",
       "freezer_c",
@@ -31,23 +35,27 @@ export function createKitchenRepository(db: Database.Database): Repository<Kitch
       "time_zone",
       "currency",
     ],
-    toRow: ({ id, system, eggSize, ovenScale, roomC, fridgeC, freezerC, mixedC, timeZone, currency }) => ({
-      id,
-      measure_system: system,
-      egg_size: eggSize,
-      oven_scale: ovenScale,
-      room_c: roomC,
-      fridge_c: fridgeC,
-      freezer_c: freezerC,
-      mixed_c: mixedC,
-      time_zone: timeZone,
-      currency,
+    toRow: (kitchen) => ({
+      id: kitchen.id,
+      measure_system: kitchen.system,
+      egg_size: kitchen.eggSize,
+      oven_scale: kitchen.ovenScale,
+      length_unit: kitchen.lengthUnit,
+      mass_unit: kitchen.massUnit,
+      room_c: kitchen.roomC,
+      fridge_c: kitchen.fridgeC,
+      freezer_c: kitchen.freezerC,
+      mixed_c: kitchen.mixedC,
+      time_zone: kitchen.timeZone,
+      currency: kitchen.currency,
     }),
     fromRows: eachRow((row) => ({
       id: row.id,
       system: row.measure_system,
       eggSize: row.egg_size,
       ovenScale: row.oven_scale,
+      lengthUnit: row.length_unit,
+      massUnit: row.mass_unit,
       roomC: row.room_c,
       fridgeC: row.fridge_c,
       freezerC: row.freezer_c,

@@ -16,6 +16,7 @@ import type { BoxMm, Polygon } from "@/core/shape";
 import { papers, PT_PER_MM, type Paper } from "./paper";
 import { describeMissing, embedFaces, type FontFiles, type PdfFace } from "./pdfText";
 import { CHECK_BAR_MM, listCuts, type CutTemplate } from "./cutTemplate";
+import { formatLength } from "@/core/units";
 
 /** Kept free all round: what a kitchen printer cannot reach, and the foot with the check bar. */
 const EDGE_MM = 12;
@@ -158,6 +159,6 @@ function drawCross(page: PDFPage, x: number, y: number): void {
 function drawFoot(page: PDFPage, face: PdfFace, text: string): void {
   const [x, y] = [EDGE_MM * PT_PER_MM, EDGE_MM * PT_PER_MM];
   page.pushOperators(setLineWidth(1), moveTo(x, y), lineTo(x + CHECK_BAR_MM * PT_PER_MM, y), stroke());
-  face.write(page, `${CHECK_BAR_MM} mm: print at 100 %`, { x, y: y + 5, sizePt: 9 });
+  face.write(page, `${formatLength(CHECK_BAR_MM)}: print at 100 %`, { x, y: y + 5, sizePt: 9 });
   face.write(page, text.slice(0, 90), { x, y: y - 12, sizePt: 9 });
 }

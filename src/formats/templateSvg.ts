@@ -1,4 +1,5 @@
 import { CHECK_BAR_MM, listCuts, type CutLine, type CutTemplate } from "./cutTemplate";
+import { formatLength } from "@/core/units";
 
 /** Room round the sheet for the check bar and the title, mm. */
 const ROOM_MM = 14;
@@ -27,7 +28,7 @@ export function toTemplateSvg(template: CutTemplate): string {
     edge,
     `<g id="cuts">${cuts.join("")}</g>`,
     `<path id="check-bar" d="M0,${number(sheet.heightMm + 8)} h${CHECK_BAR_MM} m0,-2 v4 m${-CHECK_BAR_MM},-4 v4"/>`,
-    `<text x="${CHECK_BAR_MM + 4}" y="${number(sheet.heightMm + 10)}" stroke="none" fill="#000" font-size="5">${CHECK_BAR_MM} mm · ${escapeXml(title)}</text>`,
+    `<text x="${CHECK_BAR_MM + 4}" y="${number(sheet.heightMm + 10)}" stroke="none" fill="#000" font-size="5">${formatLength(CHECK_BAR_MM)} · ${escapeXml(title)}</text>`,
     "</svg>\n",
   ].join("\n");
 }

@@ -18,6 +18,7 @@ import { computeReadiness, coolPiece, findLargestLoad, fryLoad, scaleBake } from
 import { listLabels } from "@/core/labels";
 import { planDay, type DayBook } from "@/core/plan";
 import { ok, type Result } from "@/core/result";
+import { metricMeasures, setHouseMeasures, type HouseMeasures } from "@/core/units";
 import { adjustRun, compareOutlook, foldRun, freezeRun, retimeRun, viewRun } from "@/core/run";
 import { improveSchedule } from "@/core/schedule";
 import { createRandom } from "@/core/seededRandom";
@@ -98,7 +99,7 @@ const jobs = {
     const labels = toPrintedLabels(listLabels(wish.of, planDay(book), book), wish, book.kitchen.ovenScale);
     return toLabelsPdf({ ...wish, labels }, await readFontFiles());
   },
-  async writeTemplatePdf({ template, paper }: { template: CutTemplate; paper: Paper }): Promise<Uint8Array> {
+  async writeTemplatePdf({ template, paper }: PrintedTemplate): Promise<Uint8Array> {
     return toTemplatePdf(template, paper, await readFontFiles());
   },
   packCopy: ({ from, to, about }: { from: string; to: string; about: Parameters<typeof packCopy>[2] }) =>
@@ -109,6 +110,12 @@ const jobs = {
   putOutward: ({ dataFile, copy }: { dataFile: string; copy: string }) => putOutward(dataFile, copy),
   setOutward: ({ dataFile, setting, passphrase }: OutwardSet) => setOutward(dataFile, setting, passphrase),
 } as const;
+
+interface PrintedTemplate {
+  readonly template: CutTemplate;
+  readonly paper: Paper;
+  readonly measures: HouseMeasures;
+}
 
 interface OpenedCopy {
   readonly from: string;
@@ -160,6 +167,16 @@ try {
   // No such place, or not allowed: the thread runs like the others.
 }
 
+/** What a job may be of: a day with its kitchen, by itself or with what is asked of it. */
+interface OfHouse {
+  readonly kitchen?: HouseMeasures;
+  readonly book?: { readonly kitchen: HouseMeasures };
+  readonly measures?: HouseMeasures;
+}
+
+/** Does one job; a thread does one at a time. Its texts are in the measures of the house that it is of. */
 export default function run({ name, input }: { readonly name: JobName; readonly input: never }): unknown {
+  const { kitchen, book, measures }: OfHouse = input;
+  setHouseMeasures(measures ?? book?.kitchen ?? kitchen ?? metricMeasures);
   return (jobs[name] as (input: never) => unknown)(input);
 }

@@ -1,3 +1,4 @@
+import { metricMeasures } from "@/core/units";
 import type { Kitchen } from "./model";
 
 /** A kitchen that has not been described: metric, medium eggs, a mild room, usual cold. */
@@ -6,6 +7,7 @@ export const firstKitchen: Kitchen = {
   system: "metric",
   eggSize: "medium",
   ovenScale: "celsius",
+  ...metricMeasures,
   roomC: 21,
   fridgeC: 4,
   freezerC: -18,

@@ -2,7 +2,7 @@ import Joi from "joi";
 import { cutAims } from "@/core/cutting";
 import { allergens, ingredientGroups, measureStates } from "@/core/formula";
 import { larderKinds } from "@/core/plan";
-import { eggSizes, ovenScales } from "@/core/units";
+import { eggSizes, lengthUnits, massUnits, metricMeasures, ovenScales } from "@/core/units";
 import type {
   Bench,
   Customer,
@@ -152,6 +152,8 @@ export const recordSchemas = {
     system: Joi.valid("metric", "us", "imperial").required(),
     eggSize: Joi.valid(...eggSizes).required(),
     ovenScale: Joi.valid(...ovenScales).default("celsius"),
+    lengthUnit: Joi.valid(...lengthUnits).default(metricMeasures.lengthUnit),
+    massUnit: Joi.valid(...massUnits).default(metricMeasures.massUnit),
     roomC: quantity(kitchenLimits.roomC),
     fridgeC: quantity(kitchenLimits.fridgeC),
     freezerC: quantity(kitchenLimits.freezerC),

@@ -79,7 +79,7 @@ export function createVariantsClient(): LatestClient<VariantsRequest, VariantFig
 export function createAnswersClient(): LatestClient<DayBook, DayAnswers> {
   const worker = startWorker();
   const remote = wrap<PlanWorkerApi>(worker);
-  return createLatestClient(worker, remote, (book) => remote.answerDay(book));
+  return createLatestClient(worker, remote, (book) => remote.answerDay({ book }));
 }
 
 /** What could be made the day before. */

@@ -23,6 +23,7 @@ import {
 } from "@/core/plan";
 import { searchSchedule, type Improvement, type ScheduleProblem } from "@/core/schedule";
 import type { Result } from "@/core/result";
+import { inHouse } from "@/core/units";
 import { createRandom } from "@/core/seededRandom";
 import { fromLists, withRecord, type Edit, type RecordLists, type RecordTable } from "@/schemas/recordTable";
 import { toDayBook, type DayGround } from "@/schemas/toDayBook";
@@ -87,6 +88,12 @@ let day: { readonly date: string; readonly ground: DayGround; table: RecordTable
 /** The plan as the screen has it. */
 let told: DayPlan | null = null;
 
+/** Answers in the measures of the house whose book it is. */
+const inBook =
+  <R extends { readonly book: DayBook }, T>(answer: (request: R) => T) =>
+  (request: R): T =>
+    inHouse(request.book.kitchen, () => answer(request));
+
 const api = {
   /** Tells the day whole and plans it. */
   openDay({ date, lists, ground, nowMin }: DayOpened): DayPlan | null {
@@ -102,15 +109,18 @@ const api = {
     told = plan;
     return patch;
   },
-  weighChoices: ({ book, pieceId, choices }: ChoicesRequest): DayFigures[] =>
+  weighChoices: inBook(({ book, pieceId, choices }: ChoicesRequest): DayFigures[] =>
     weighChoices(book, pieceId, choices),
-  compareVariants: ({ book, variants, count }: VariantsRequest): VariantFigures[] =>
+  ),
+  compareVariants: inBook(({ book, variants, count }: VariantsRequest): VariantFigures[] =>
     compareVariants(book, variants, count),
-  answerDay: (book: DayBook): DayAnswers => answerDay(book),
-  answerAhead: ({ book, eve }: AheadRequest): AheadAnswers => answerAhead(book, eve),
-  listMends: ({ book, pieceId }: MendsRequest): PieceMend[] => listMends(book, pieceId),
-  divideBatch: ({ book, request }: DivisionRequest): Result<DividedBatch, BatchFailure> =>
+  ),
+  answerDay: inBook(({ book }: { readonly book: DayBook }): DayAnswers => answerDay(book)),
+  answerAhead: inBook(({ book, eve }: AheadRequest): AheadAnswers => answerAhead(book, eve)),
+  listMends: inBook(({ book, pieceId }: MendsRequest): PieceMend[] => listMends(book, pieceId)),
+  divideBatch: inBook(({ book, request }: DivisionRequest): Result<DividedBatch, BatchFailure> =>
     divideBatch(book, request),
+  ),
   /** Searches a better order of the day until the budget is spent, it is proven best, or it is stopped. */
   async searchDay(
     { problem, budgetMs }: SearchRequest,

@@ -1,4 +1,5 @@
 import { expose } from "comlink";
+import { metricMeasures, setHouseMeasures } from "@/core/units";
 import {
   followRun,
   listBells,
@@ -51,6 +52,7 @@ let open: { readonly frozen: RunSheet; readonly follower: RunFollower } | null =
 
 /** The sheet that is asked about from now on. */
 function openRun(frozen: RunSheet): void {
+  setHouseMeasures(frozen.measures ?? metricMeasures);
   open = { frozen, follower: followRun(frozen) };
   warmUp(frozen);
 }

@@ -1,6 +1,7 @@
 import { factsOfMaking, type Filling } from "../formula";
 import type { FormKind } from "../forming";
 import type { GlueId, Wash } from "../sealing";
+import { formatLength } from "../units";
 
 /** Where in the day a caution is shown. */
 export type CautionStation = "mix" | "fill" | "seal" | "bake" | "cool";
@@ -91,7 +92,7 @@ export function listCautions(facts: CautionFacts): Caution[] {
       ? when(
           true,
           "bake",
-          `Hot oil: with the food in it it stands at ${Math.round(oil.levelMm)} mm, never above ${Math.round(oil.mostMm)}. ` +
+          `Hot oil: with the food in it it stands at ${formatLength(oil.levelMm, 0)}, never above ${formatLength(oil.mostMm, 0)}. ` +
             "Dry pieces only, let down away from you. Never leave it; lid and fire blanket at hand; never water on burning oil.",
         )
       : []),

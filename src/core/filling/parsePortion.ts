@@ -1,5 +1,5 @@
 import { because, fail, ok, type Result } from "../result";
-import { parseAmount, type MeasureSystem } from "../units";
+import { parseAmount, parseMass, type MeasureSystem } from "../units";
 import type { PortionTextFailure } from "./fillingFailure";
 import { QUART_ML } from "./portion";
 
@@ -21,8 +21,8 @@ export function parsePortion(
     const perQuart = Number(scoop[1]);
     return perQuart > 0 ? ok((QUART_ML / perQuart) * densityGPerMl) : fail(because("noScoop", {}));
   }
-  const mass = parseAmount(text, { dimension: "mass", system, bareUnit: "g" });
-  if (mass.ok) return ok(mass.value.value);
+  const mass = parseMass(text);
+  if (mass.ok) return mass;
   const volume = parseAmount(text, { dimension: "volume", system, bareUnit: "ml" });
   if (volume.ok) return ok(volume.value.value * densityGPerMl);
   return fail(because("noPortion", { why: mass.failure }));

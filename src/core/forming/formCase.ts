@@ -2,6 +2,7 @@ import { because, fail, ok, type Result } from "../result";
 import { toContour, type Point } from "../shape";
 import { completeForm, type FormedPiece, type RequestOf } from "./form";
 import type { FormFailure } from "./formFailure";
+import { formatLength } from "../units";
 
 /**
  * How many times its rolled thickness a laminated wall stands after baking, free to rise. Craft's first guess for six
@@ -78,10 +79,13 @@ export function formCase(request: RequestOf<"case">): Result<FormedPiece, FormFa
       },
       steps: [
         {
-          text: `the wall rises from ${settledThicknessMm.toFixed(1)} mm to about`,
-          figure: `${depthMm.toFixed(0)} mm`,
+          text: `the wall rises from ${formatLength(settledThicknessMm, 1)} to about`,
+          figure: formatLength(depthMm, 0),
         },
-        { text: `the well is ${wellMm.toFixed(0)} mm across and holds`, figure: `${mostMl.toFixed(1)} ml` },
+        {
+          text: `the well is ${formatLength(wellMm, 0)} across and holds`,
+          figure: `${mostMl.toFixed(1)} ml`,
+        },
         {
           text: `filled to ${Math.round(plumpness * 100)} % of its depth`,
           figure: `${(mostMl * plumpness).toFixed(1)} ml`,

@@ -5,6 +5,7 @@ import type { FilledSection } from "./filledSection";
 import type { FoldForm } from "./foldGeometry";
 import { completeForm, type FormedPiece, type FormRequest } from "./form";
 import type { FormFailure } from "./formFailure";
+import { formatLength } from "../units";
 
 /** Points along an arc of the section, for drawing. */
 const ARC_POINTS = 64;
@@ -31,10 +32,10 @@ export function formFold(kind: FoldForm, request: FormRequest): Result<FormedPie
       steps: [
         { text: `the ${describeOutline(cut)} cut relaxes to`, figure: describeOutline(fold.settledBlank) },
         {
-          text: `inside a ${marginMm} mm margin the dough spans, fold to seam`,
-          figure: `${(fold.depthMm - marginMm).toFixed(0)} mm`,
+          text: `inside a ${formatLength(marginMm, 2)} margin the dough spans, fold to seam`,
+          figure: formatLength(fold.depthMm - marginMm, 0),
         },
-        { text: "dough settles to", figure: `${fold.settledThicknessMm.toFixed(1)} mm` },
+        { text: "dough settles to", figure: formatLength(fold.settledThicknessMm, 1) },
         { text: "blown up round it would hold", figure: `${fold.mostMl.toFixed(1)} ml` },
       ],
     }),

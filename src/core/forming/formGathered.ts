@@ -2,6 +2,7 @@ import { because, fail, ok, type Result } from "../result";
 import { toContour, type Point } from "../shape";
 import { completeForm, type FormedPiece, type RequestOf } from "./form";
 import type { FormFailure } from "./formFailure";
+import { formatLength, formatSide } from "../units";
 
 /** A rolled top thinner than this bursts as the filling steams, mm. */
 const LEAST_TOP_MM = 1.5;
@@ -107,19 +108,19 @@ export function formGathered(request: RequestOf<"gathered">): Result<FormedPiece
       fromAbove: { edge: toContour({ kind: "disc", diameterMm: across }), inner: [], seam: "none" },
       steps: [
         {
-          text: `drawn up, it closes over ${heapMm === null ? "a ball" : "a flat heap"} of ${acrossMm.toFixed(0)} mm`,
+          text: `drawn up, it closes over ${heapMm === null ? "a ball" : "a flat heap"} of ${formatLength(acrossMm, 0)}`,
           figure: `${(fillingMm3 / 1000).toFixed(1)} ml`,
         },
         {
-          text: `rolled from ${pursed.toFixed(0)} to ${across} mm across it is so high`,
-          figure: `${heightMm.toFixed(1)} mm`,
+          text: `rolled from ${formatSide(pursed, 0)} to ${formatLength(across, 2)} across it is so high`,
+          figure: formatLength(heightMm, 1),
         },
         {
           text: "the top is so thick",
-          figure: `${topMm.toFixed(1)} mm`,
+          figure: formatLength(topMm, 1),
         },
-        { text: "its edge is drawn into a knot, around it", figure: `${knotMm.toFixed(0)} mm` },
-        { text: "below, with the pinch", figure: `${bottomMm.toFixed(1)} mm` },
+        { text: "its edge is drawn into a knot, around it", figure: formatLength(knotMm, 0) },
+        { text: "below, with the pinch", figure: formatLength(bottomMm, 1) },
       ],
     }),
   );

@@ -3,6 +3,7 @@ import { computeAreaMm2, describeOutline, scaleOutline, type Point } from "../sh
 import { computeFoldGeometry, type FoldGeometry } from "./foldGeometry";
 import { completeForm, type FormedPiece, type RequestOf } from "./form";
 import type { FormFailure } from "./formFailure";
+import { formatLength } from "../units";
 
 /** Slices of the integral along the fold; the trapezium rule's error at this count is below 0.01 %. */
 const SLICES = 2000;
@@ -58,7 +59,10 @@ export function formLargeFold(request: RequestOf<"largeFold">): Result<FormedPie
       fromAbove: { edge: geometry.edgePoints, inner: cuts, seam: "along" },
       steps: [
         { text: `the ${describeOutline(cut)} cut relaxes to`, figure: describeOutline(settled) },
-        { text: `spread ${form.spreadMm} mm thick inside the margin`, figure: `${capacityMl.toFixed(0)} ml` },
+        {
+          text: `spread ${formatLength(form.spreadMm, 2)} thick inside the margin`,
+          figure: `${capacityMl.toFixed(0)} ml`,
+        },
         {
           text: `cut into ${form.servings} from the middle of the fold, each`,
           figure: `${(180 / form.servings).toFixed(0)}°, ${(capacityMl / form.servings).toFixed(0)} ml`,

@@ -18,6 +18,7 @@ import {
   type Stick,
 } from "./form";
 import type { FormFailure } from "./formFailure";
+import { formatLength, formatSide } from "../units";
 
 /** A stick's tip lies so far along the filling's width: past the middle, short of the far edge. */
 const STICK_REACH_SHARE = 0.75;
@@ -106,19 +107,19 @@ export function formLidded(request: RequestOf<"lidded">): Result<FormedPiece, Fo
           : {}),
       },
       steps: [
-        { text: `the ${describeOutline(cut)} base settles to`, figure: `${shortMm.toFixed(0)} mm` },
+        { text: `the ${describeOutline(cut)} base settles to`, figure: formatLength(shortMm, 0) },
         {
-          text: `inside a ${marginMm} mm margin the filling lies on`,
-          figure: `${(2 * heapMm).toFixed(0)} mm`,
+          text: `inside a ${formatLength(marginMm, 2)} margin the filling lies on`,
+          figure: formatLength(2 * heapMm, 0),
         },
-        { text: "it stands so high", figure: `${heightMm.toFixed(0)} mm` },
-        { text: "over it the top needs, rim to rim", figure: `${reachMm(halfAngle).toFixed(0)} mm` },
-        { text: "so it is cut larger than the base by", figure: `${oversizeMm.toFixed(1)} mm` },
+        { text: "it stands so high", figure: formatLength(heightMm, 0) },
+        { text: "over it the top needs, rim to rim", figure: formatLength(reachMm(halfAngle), 0) },
+        { text: "so it is cut larger than the base by", figure: formatLength(oversizeMm, 1) },
         ...(stick
           ? [
               {
                 text: "of the stick lie inside, past the middle, and outside",
-                figure: `${stick.value.insideMm.toFixed(0)} + ${stick.value.outsideMm.toFixed(0)} mm`,
+                figure: `${formatSide(stick.value.insideMm, 0)} + ${formatLength(stick.value.outsideMm, 0)}`,
               },
             ]
           : []),

@@ -22,6 +22,7 @@ import {
   type Mould,
   type MouldAxis,
 } from "./mouldBlank";
+import { formatLength } from "../units";
 
 /** A lid is cut so much beyond the rim, to be pressed on it and trimmed flush, mm. */
 const LID_OVER_RIM_MM = 3;
@@ -50,7 +51,7 @@ export function formLined(request: RequestOf<"lined">): Result<FormedPiece, Form
     seamMm: form.topping.kind === "lid" ? ellipsePerimeterMm(rims) : 0,
     washMm2: form.topping.kind === "open" ? rimMm2(lining.value) : top.value.washMm2,
     topping: form.topping,
-    steps: [{ text: "to be cut off flush with the rim stand", figure: `${trimOverMm.toFixed(1)} mm` }],
+    steps: [{ text: "to be cut off flush with the rim stand", figure: formatLength(trimOverMm, 1) }],
   });
 }
 
@@ -75,11 +76,11 @@ export function formPuck(request: RequestOf<"puck">): Result<FormedPiece, FormFa
     topping: { kind: "open" },
     steps: [
       {
-        text: `a log ${form.logMm} mm thick takes ${form.stacked} sheets of ${form.sheetMm} mm, each so long`,
-        figure: `${(endMm2 / (form.stacked * form.sheetMm)).toFixed(0)} mm`,
+        text: `a log ${formatLength(form.logMm, 2)} thick takes ${form.stacked} sheets of ${formatLength(form.sheetMm, 2)}, each so long`,
+        figure: formatLength(endMm2 / (form.stacked * form.sheetMm), 0),
       },
-      { text: "cut from the log in slices of", figure: `${sliceMm.toFixed(1)} mm` },
-      { text: "the rim stands proud by", figure: `${trimOverMm.toFixed(1)} mm` },
+      { text: "cut from the log in slices of", figure: formatLength(sliceMm, 1) },
+      { text: "the rim stands proud by", figure: formatLength(trimOverMm, 1) },
     ],
   });
 }
@@ -298,11 +299,11 @@ function buildLined(
         seam: parts.seamMm > 0 ? "around" : "none",
       },
       steps: [
-        { text: "pressed into the mould the dough comes to", figure: `${wallMm.toFixed(1)} mm` },
+        { text: "pressed into the mould the dough comes to", figure: formatLength(wallMm, 1) },
         ...parts.steps,
         {
-          text: `filled to ${Math.round(plumpness * 100)} % of the ${innerDepthMm.toFixed(0)} mm inside`,
-          figure: `${capacityMl.toFixed(1)} ml of ${cavity(1).toFixed(1)}, mould ${mould.depthMm} mm deep`,
+          text: `filled to ${Math.round(plumpness * 100)} % of the ${formatLength(innerDepthMm, 0)} inside`,
+          figure: `${capacityMl.toFixed(1)} ml of ${cavity(1).toFixed(1)}, mould ${formatLength(mould.depthMm, 2)} deep`,
         },
       ],
     }),

@@ -59,7 +59,7 @@ test("plumper needs a larger top and holds more; a top that is given decides wha
   );
   expect(
     refused(formPiece({ ...lidded, form: { kind: "lidded", topOversizeMm: -6, stick: null } })),
-  ).toMatchObject({ code: "topTooSmall", words: expect.stringContaining("6.0 mm") });
+  ).toMatchObject({ code: "topTooSmall", words: expect.stringContaining("6 mm") });
 });
 
 test("a case is a ring, its base and a well; a centre too wide for its wall is refused at 8 mm", () => {

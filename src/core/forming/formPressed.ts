@@ -4,6 +4,7 @@ import { computeFold } from "./computeFold";
 import { completeForm, roundUpCut, type FormedPiece, type RequestOf } from "./form";
 import type { FormFailure } from "./formFailure";
 import { drawFoldSection, washMm2OfFold } from "./formFold";
+import { formatLength } from "../units";
 
 /** A round laid in a hinged press and closed: a half-moon of the press's own size; what stands out of it comes off. */
 export function formPressed(request: RequestOf<"pressed">): Result<FormedPiece, FormFailure> {
@@ -49,8 +50,8 @@ export function formPressed(request: RequestOf<"pressed">): Result<FormedPiece, 
           figure: describeOutline(scaleOutline(cut, stays)),
         },
         {
-          text: `the press of ${form.pressMm} mm takes off all round`,
-          figure: `${((settledMm - form.pressMm) / 2).toFixed(1)} mm`,
+          text: `the press of ${formatLength(form.pressMm, 2)} takes off all round`,
+          figure: formatLength((settledMm - form.pressMm) / 2, 1),
         },
         { text: "blown up round it would hold", figure: `${fold.mostMl.toFixed(1)} ml` },
       ],

@@ -3,6 +3,7 @@ import { computeBox, scaleOutline, toContour, type Point } from "../shape";
 import { completeForm, type FormedPiece, type RequestOf } from "./form";
 import type { FormFailure } from "./formFailure";
 import { PRODUCE_G_PER_ML } from "./produce";
+import { formatLength } from "../units";
 
 /** A filling is spread along the strip so thick at plumpness 1, mm: more is pressed out as it is rolled. */
 const THICKEST_SPREAD_MM = 3;
@@ -86,14 +87,14 @@ export function formRosette(request: RequestOf<"rosette">): Result<FormedPiece, 
       fromAbove: { edge: ring(rolledMm / 2), inner: layers.slice(1).map(ring), seam: "none" },
       steps: [
         {
-          text: `slices of ${form.sliceMm} mm, each over ${Math.round(form.overlapShare * 100)} % of the last`,
+          text: `slices of ${formatLength(form.sliceMm, 2)}, each over ${Math.round(form.overlapShare * 100)} % of the last`,
           figure: `${slices} on a strip`,
         },
         {
-          text: `rolled from ${lengthMm.toFixed(0)} mm in layers of ${layerMm.toFixed(1)} mm`,
-          figure: `${rolledMm.toFixed(0)} mm across`,
+          text: `rolled from ${formatLength(lengthMm, 0)} in layers of ${formatLength(layerMm, 1)}`,
+          figure: `${formatLength(rolledMm, 0)} across`,
         },
-        { text: "room in the cavity", figure: `${(form.cavityMm - rolledMm).toFixed(0)} mm` },
+        { text: "room in the cavity", figure: formatLength(form.cavityMm - rolledMm, 0) },
       ],
     }),
   );

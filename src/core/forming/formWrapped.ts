@@ -3,6 +3,7 @@ import { computeAreaMm2, toContour, type Point } from "../shape";
 import { completeForm, roundUpCut, type FormedPiece, type RequestOf } from "./form";
 import type { FormFailure } from "./formFailure";
 import { PRODUCE_G_PER_ML } from "./produce";
+import { formatLength } from "../units";
 
 /** Points along half a fruit's outline, for its length and for drawing: the length is right to 1e-6. */
 const OUTLINE_POINTS = 720;
@@ -98,13 +99,13 @@ export function formWrapped(request: RequestOf<"wrapped">): Result<FormedPiece, 
       steps: [
         {
           text: "from the middle of the foot along the fruit to its top",
-          figure: `${fruit.meridianMm.toFixed(0)} mm`,
+          figure: formatLength(fruit.meridianMm, 0),
         },
         {
-          text: `so a square from ${wantedMm} mm closes as it is set; the corners overlap by`,
-          figure: `${overlapMm.toFixed(0)} mm`,
+          text: `so a square from ${formatLength(wantedMm, 2)} closes as it is set; the corners overlap by`,
+          figure: formatLength(overlapMm, 0),
         },
-        { text: `the ${form.coreMm} mm core holds`, figure: `${coreMl.toFixed(1)} ml` },
+        { text: `the ${formatLength(form.coreMm, 2)} core holds`, figure: `${coreMl.toFixed(1)} ml` },
       ],
     }),
   );

@@ -11,14 +11,17 @@ import { listLeftovers } from "./larder";
 import { listLiquidAims } from "./learned";
 import { restBatches } from "./batch";
 import { listMachines } from "./kit";
+import { inHouse } from "../units";
 import { planMakings } from "./planMakings";
 import { listCoatings, sumEggCoats, listMaterials } from "./line";
 
 /**
- * The whole day from its orders: pure, the same book gives the same plan.
+ * The whole day from its orders, told in the measures of its kitchen: pure, the same book gives the same plan.
  * Pieces that cannot be made are left out and stand in `problems` with what would mend them.
  */
-export function planDay(written: DayBook): DayPlan {
+export const planDay = (written: DayBook): DayPlan => inHouse(written.kitchen, () => planInMeasures(written));
+
+function planInMeasures(written: DayBook): DayPlan {
   const makings = planMakings(written);
   const { book, kit, analyses, context, cutting, works, batches: unrested, problems: found } = makings;
   const rested = restBatches(unrested.doughs, { works, analyses, book });

@@ -1,4 +1,5 @@
 import type { HeardReading, ReadingKind } from "./board";
+import { formatScale } from "../units";
 
 /** What a channel is used for. */
 export const deviceUses = ["scale", "dough", "custard", "oven", "fryer", "room"] as const;
@@ -51,7 +52,7 @@ export function placeReading(device: Device, heard: HeardReading | undefined): P
     return {
       device,
       state: "wrong",
-      said: `${device.source} says ${Math.round(value)} ${kind === "massG" ? "g" : "°C"}, which cannot be. Look at its unit and its place.`,
+      said: `${device.source} says ${kind === "massG" ? formatScale(value) : `${Math.round(value)} °C`}, which cannot be. Look at its unit and its place.`,
     };
   return isStale ? { device, state: "stale", value, ageS } : { device, state: "fresh", value };
 }

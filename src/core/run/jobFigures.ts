@@ -1,6 +1,6 @@
 import type { CutSheet } from "../cutting";
 import { assignTakings, setFor, type DayBatch, type DayCut, type DayPlan, type PiecePlan } from "../plan";
-import { formatDuration, formatHeat, formatMass, formatNumber, type OvenScale } from "../units";
+import { formatDuration, formatHeat, formatMass, formatSide, lengthSign, type OvenScale } from "../units";
 
 /** A figure as it stands on a wall: `624 × 380`, and beneath it what it is. */
 export interface JobFigure {
@@ -54,11 +54,11 @@ export function listFigures(task: Task, of: Of): JobFigure[] {
 
 function listRollFigures({ pieces, pieceId }: Task, { cut, sheet }: Of): JobFigure[] {
   if (!cut) return [];
-  const thick = { value: formatNumber(cut.thicknessMm, 1), what: "mm thick" };
+  const thick = { value: formatSide(cut.thicknessMm, 1), what: `${lengthSign()} thick` };
   if (sheet) {
     const { widthMm, heightMm } = sheet.rolledTo;
     return [
-      { value: `${formatNumber(widthMm)} × ${formatNumber(heightMm)}`, what: "mm, rolled to" },
+      { value: `${formatSide(widthMm, 0)} × ${formatSide(heightMm, 0)}`, what: `${lengthSign()}, rolled to` },
       thick,
       { value: String(sheet.count), what: "to cut" },
     ];

@@ -1,7 +1,7 @@
 import { findFilling, type DayBook, type Piece, type PiecePlan } from "../plan";
 import type { LotFigures, RemedyChange } from "../remedy";
 import { computeVentShare } from "../sealing";
-import { formatCount, formatNumber } from "../units";
+import { formatCount, formatLength, formatNumber, formatSide } from "../units";
 import { findChillMin, isHeat, setStep, withChill } from "../way";
 
 /** What a piece is made by just now, as far as a remedy changes it. */
@@ -68,7 +68,7 @@ export function tellChange(change: RemedyChange, now: PieceNow): ToldChange {
   const byHand = (text: string) => ({ text, isForNow: false, isOfPiece: false });
   switch (change.kind) {
     case "marginMm":
-      return told("margin", `${formatNumber(now.marginMm + change.byMm)} mm`, formatNumber(now.marginMm));
+      return told("margin", formatLength(now.marginMm + change.byMm, 0), formatSide(now.marginMm, 0));
     case "plumpness":
       return told("filled to", share(shift(now.plumpness, change.by)), formatNumber(now.plumpness * 100));
     case "vents":
@@ -93,7 +93,7 @@ export function tellChange(change: RemedyChange, now: PieceNow): ToldChange {
         : told("baked at", `${formatNumber(now.bakeC + change.byC)} °C`, formatNumber(now.bakeC));
     case "thicknessMm":
       return {
-        text: `rolled ${Math.abs(change.byMm)} mm ${change.byMm > 0 ? "thicker" : "thinner"}`,
+        text: `rolled ${formatLength(Math.abs(change.byMm), 2)} ${change.byMm > 0 ? "thicker" : "thinner"}`,
         ...{ isForNow: false, isOfPiece: true },
       };
     case "restMin":

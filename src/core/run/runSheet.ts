@@ -6,7 +6,7 @@ import type { TrayLoading } from "../loading";
 import type { Piece, CutRole, DayBatch, DayBook, DayPlan, PiecePlan, Station, TaskKind } from "../plan";
 import type { HoldMend, Seal, Vents } from "../sealing";
 import type { LotFigures } from "../remedy";
-import type { OvenScale } from "../units";
+import type { HouseMeasures, OvenScale } from "../units";
 import { freezeLarder, type RunLarder } from "./runLarder";
 import { freezeCosts, type RunCosts } from "./freezeCosts";
 import { freezeExpected, type ExpectedFigures } from "./expected";
@@ -23,6 +23,7 @@ import { freezeTargets, type JobTargets } from "./jobTargets";
 import { freezeLots, freezeLotWork, type LotWork, type PieceLots } from "./lots";
 import { planFigures, readPieceNow, type PieceNow } from "./pieceRemedy";
 import type { RunPlan } from "./runProblem";
+import { inHouse } from "../units";
 
 /** A job as it was planned, told in full: nothing else is needed to do it. */
 export interface JobSheet {
@@ -123,6 +124,8 @@ export interface RunSheet extends RunPlan {
   readonly expected: ExpectedFigures;
   /** How the kitchen reads its ovens. */
   readonly ovenScale: OvenScale;
+  /** What its texts are told in; sheets from before there was a choice have none, and are metric. */
+  readonly measures?: HouseMeasures;
   readonly roomC: number;
   readonly fridgeC: number;
   readonly jobs: readonly JobSheet[];
@@ -135,10 +138,13 @@ export interface RunSheet extends RunPlan {
 }
 
 /**
- * Freezes a day's plan to be run.
+ * Freezes a day's plan to be run, told in the measures of its kitchen.
  * @returns null where the day has nothing to do or no time was found for it.
  */
-export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
+export const freezeRun = (plan: DayPlan, book: DayBook): RunSheet | null =>
+  inHouse(book.kitchen, () => freeze(plan, book));
+
+function freeze(plan: DayPlan, book: DayBook): RunSheet | null {
   const { problem, schedule } = plan;
   if (!problem || !schedule) return null;
   const { day } = book;
@@ -152,6 +158,7 @@ export function freezeRun(plan: DayPlan, book: DayBook): RunSheet | null {
     costs: freezeCosts(plan, book),
     expected: freezeExpected(plan, book),
     ovenScale: book.kitchen.ovenScale,
+    measures: { lengthUnit: book.kitchen.lengthUnit, massUnit: book.kitchen.massUnit },
     roomC: book.kitchen.roomC,
     fridgeC: book.kitchen.fridgeC,
     problem,

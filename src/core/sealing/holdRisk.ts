@@ -2,6 +2,7 @@ import type { Wetness } from "../formula";
 import { crimps, findCrimp, type CrimpId } from "./crimps";
 import { glues, type GlueId } from "./glue";
 import { adviseVentKind, computeVentShare, describeVents, type Vents } from "./vents";
+import { formatLength, formatSide } from "../units";
 
 /** What decides whether a seam holds in the heat. */
 export interface HoldFacts {
@@ -152,7 +153,7 @@ function listCauses(facts: HoldFacts): CraftCause[] {
   const made = Math.min(Math.max((1 + slack - NO_CRIMP_SHARE) / (1 - NO_CRIMP_SHARE), 0), 1);
   return [
     {
-      text: `a margin of ${marginMm} mm where ${crimp.name.toLowerCase()} needs ${crimp.needsMarginMm}`,
+      text: `a margin of ${formatLength(marginMm, 2)} where ${crimp.name.toLowerCase()} needs ${formatSide(crimp.needsMarginMm, 2)}`,
       key: "margin",
       logOdds: -MARGIN_WEIGHT * Math.min(Math.max(slack, -MARGIN_REACH), MARGIN_REACH),
     },
@@ -203,7 +204,7 @@ function listMends(facts: HoldFacts): Omit<HoldMend, "leakShare">[] {
   const advised = adviseVentKind(topMm2, wetness);
   const hasVents = computeVentShare(vents, topMm2, wetness) >= 1;
   return [
-    { text: `margin ${marginMm + WIDER_MM} mm`, change: { marginMm: marginMm + WIDER_MM } },
+    { text: `margin ${formatLength(marginMm + WIDER_MM, 2)}`, change: { marginMm: marginMm + WIDER_MM } },
     ...stronger.map((each) => ({ text: each.name.toLowerCase(), change: { crimp: each.id } })),
     ...(glue === "egg" || glue === "white"
       ? []

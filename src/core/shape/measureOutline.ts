@@ -2,6 +2,7 @@ import type { BoxMm } from "./box";
 import { toContour } from "./contour";
 import type { Outline } from "./outline";
 import { areaMm2OfPolygon, boxOfPolygon, perimeterMmOfPolygon } from "./polygon";
+import { formatLength, formatSides } from "../units";
 
 /**
  * Area of dough in the cut, mm²; a ring's without its centre.
@@ -89,26 +90,25 @@ export function scaleOutline(outline: Outline, factor: number): Outline {
  * @example describeOutline({ kind: "oval", widthMm: 120, heightMm: 80 }) // "120 × 80 mm oval"
  */
 export function describeOutline(outline: Outline): string {
-  const round = (lengthMm: number) => Number(lengthMm.toFixed(1));
   const { widthMm, heightMm } = computeBox(outline);
-  const both = `${round(widthMm)} × ${round(heightMm)} mm`;
+  const both = formatSides([widthMm, heightMm], 1);
   switch (outline.kind) {
     case "disc":
-      return `${round(outline.diameterMm)} mm round`;
+      return `${formatLength(outline.diameterMm, 1)} round`;
     case "ring":
-      return `${round(outline.diameterMm)} mm ring, ${round(outline.holeMm)} mm centre`;
+      return `${formatLength(outline.diameterMm, 1)} ring, ${formatLength(outline.holeMm, 1)} centre`;
     case "square":
-      return `${round(outline.sideMm)} mm square`;
+      return `${formatLength(outline.sideMm, 1)} square`;
     case "triangle":
-      return `${round(outline.legMm)} mm half square`;
+      return `${formatLength(outline.legMm, 1)} half square`;
     case "rectangle":
       return both;
     case "polygon":
-      return `${round(outline.diameterMm)} mm ${outline.sides}-cornered`;
+      return `${formatLength(outline.diameterMm, 1)} ${outline.sides}-cornered`;
     case "scalloped":
-      return `${round(outline.diameterMm)} mm scalloped`;
+      return `${formatLength(outline.diameterMm, 1)} scalloped`;
     case "star":
-      return `${round(outline.diameterMm)} mm star`;
+      return `${formatLength(outline.diameterMm, 1)} star`;
     case "path":
       return `${both}, drawn`;
     default:

@@ -1,5 +1,6 @@
 import type { BoxMm } from "./box";
 import type { Polygon } from "./polygon";
+import { formatLength, formatSide, formatSides } from "../units";
 
 /** A rolled sheet in its box. `oval` with equal sides is a round sheet. A rectangle where no shape is named. */
 export interface SheetShape extends BoxMm {
@@ -22,9 +23,11 @@ const ROUNDING = 1e-9;
 
 /** The sheet in words: `424 × 313 mm`, `300 mm round`, `400 × 300 mm oval`. */
 export function describeSheet({ widthMm, heightMm, shape }: SheetShape): string {
-  const [wide, high] = [Math.round(widthMm), Math.round(heightMm)];
-  if (shape !== "oval") return `${wide} × ${high} mm`;
-  return wide === high ? `${wide} mm round` : `${wide} × ${high} mm oval`;
+  const both = formatSides([widthMm, heightMm]);
+  if (shape !== "oval") return both;
+  return formatSide(widthMm, 0) === formatSide(heightMm, 0)
+    ? `${formatLength(widthMm, 0)} round`
+    : `${both} oval`;
 }
 
 /** The side of a straight line on which a body lies: all points p with nx·x + ny·y ≤ reachMm. The normal has length 1. */

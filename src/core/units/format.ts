@@ -11,24 +11,6 @@ export function formatNumber(value: number, decimals = 0): string {
   return (trimmed === "-0" ? "0" : trimmed).replace("-", "−");
 }
 
-/**
- * A mass as a baker reads it: `4.5 g`, `41 g`, `3.17 kg`.
- * @example formatMass(4.52) // "4.5 g"
- * @example formatMass(3174) // "3.17 kg"
- */
-export function formatMass(massG: number): string {
-  if (Math.abs(massG) >= 999.5) return `${formatNumber(massG / 1000, 2)} kg`;
-  return `${formatNumber(massG, Math.abs(massG) < 9.95 ? 1 : 0)} g`;
-}
-
-/**
- * A mass as a kitchen scale shows it, to the gram; below 10 g to the tenth: `1794 g`.
- * @example formatScale(1794.4) // "1794 g"
- */
-export function formatScale(massG: number): string {
-  return `${formatNumber(massG, Math.abs(massG) < 9.95 ? 1 : 0)} g`;
-}
-
 /** Hundredths of the house’s currency, whatever it is. */
 const MINOR_PER_MAJOR = 100;
 
@@ -50,15 +32,6 @@ function formatterOf(currency: string): Intl.NumberFormat {
   const made = new Intl.NumberFormat("en", { style: "currency", currency, currencyDisplay: "narrowSymbol" });
   formatters.set(currency, made);
   return made;
-}
-
-/**
- * A length to the half millimetre below 20 mm, else whole: `3.5 mm`, `418 mm`.
- * @example formatLength(3.5) // "3.5 mm"
- * @example formatLength(417.6) // "418 mm"
- */
-export function formatLength(lengthMm: number): string {
-  return `${formatNumber(lengthMm, lengthMm < 20 ? 1 : 0)} mm`;
 }
 
 /**

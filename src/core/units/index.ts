@@ -1,4 +1,4 @@
-export { listUnits, type Dimension, type MeasureSystem, type Unit } from "./unitTable";
+export { G_PER_KG, listUnits, type Dimension, type MeasureSystem, type Unit } from "./unitTable";
 export { parseNumber } from "./parseNumber";
 export { parseAmount, type Amount, type AmountRule } from "./parseAmount";
 export { findQuantity, formatQuantity, type FoundQuantity, type Quantity } from "./quantity";
@@ -17,14 +17,27 @@ export {
 export { computeEggG, eggSizes, findEggSize, nameEggSize, type EggPart, type EggSize } from "./eggs";
 export { parseClock } from "./parseClock";
 export { parseDuration } from "./parseDuration";
+export { formatClock, formatCount, formatDuration, formatMoney, formatNumber } from "./format";
 export {
-  formatClock,
-  formatCount,
-  formatDuration,
   formatLength,
   formatMass,
-  formatMoney,
-  formatNumber,
+  formatMassRange,
   formatScale,
-} from "./format";
+  formatSide,
+  formatSides,
+  lengthSign,
+} from "./measure";
+export {
+  inHouse,
+  lengthUnits,
+  massUnits,
+  metricMeasures,
+  readHouseMeasures,
+  setHouseMeasures,
+  type HouseMeasures,
+  type LengthUnit,
+  type MassUnit,
+} from "./house";
+export { findShownUnit, formatKept, type ShownUnit } from "./shownUnit";
+export { parseLength, parseMass } from "./parseHouse";
 export type { ParseFailure } from "./parseFailure";

@@ -1,8 +1,15 @@
 /** What a quantity measures. Base units: g, ml, mm, °C. */
 export type Dimension = "mass" | "volume" | "length" | "temperature";
 
+/** Exact by definition (NIST SP 811, appendix B). */
+export const MM_PER_IN = 25.4;
+export const MM_PER_CM = 10;
+export const G_PER_OZ = 28.349523125;
+export const OZ_PER_LB = 16;
+export const G_PER_LB = G_PER_OZ * OZ_PER_LB;
+export const G_PER_KG = 1000;
 /** A stick is how butter is packed in the United States: a quarter of a pound. */
-const STICK_G = 113.3980925;
+const STICK_G = G_PER_LB / 4;
 
 /** Whose cups and spoons are meant. */
 export type MeasureSystem = "metric" | "us" | "imperial";
@@ -28,18 +35,18 @@ const unit = (id: string, dimension: Dimension, factor: number, spellings: strin
 /** Units that mean the same everywhere. Factors are the exact definitions (NIST SP 811, appendix B). */
 const universalUnits: readonly Unit[] = [
   unit("g", "mass", 1, ["g", "gr", "gram", "grams", "gramme", "grammes"]),
-  unit("kg", "mass", 1000, ["kg", "kilo", "kilos", "kilogram", "kilograms"]),
-  unit("oz", "mass", 28.349523125, ["oz", "ounce", "ounces"]),
+  unit("kg", "mass", G_PER_KG, ["kg", "kilo", "kilos", "kilogram", "kilograms"]),
+  unit("oz", "mass", G_PER_OZ, ["oz", "ounce", "ounces"]),
   unit("stick", "mass", STICK_G, ["stick", "sticks"]),
-  unit("lb", "mass", 453.59237, ["lb", "lbs", "pound", "pounds"]),
+  unit("lb", "mass", G_PER_LB, ["lb", "lbs", "pound", "pounds"]),
   unit("ml", "volume", 1, ["ml", "millilitre", "millilitres", "milliliter", "milliliters"]),
   unit("cl", "volume", 10, ["cl", "centilitre", "centilitres"]),
   unit("dl", "volume", 100, ["dl", "decilitre", "decilitres"]),
   unit("l", "volume", 1000, ["l", "litre", "litres", "liter", "liters"]),
   unit("mm", "length", 1, ["mm", "millimetre", "millimetres", "millimeter", "millimeters"]),
-  unit("cm", "length", 10, ["cm", "centimetre", "centimetres", "centimeter", "centimeters"]),
+  unit("cm", "length", MM_PER_CM, ["cm", "centimetre", "centimetres", "centimeter", "centimeters"]),
   unit("m", "length", 1000, ["m", "metre", "metres", "meter", "meters"]),
-  unit("in", "length", 25.4, ["in", "inch", "inches", '"', "″"]),
+  unit("in", "length", MM_PER_IN, ["in", "inch", "inches", '"', "″"]),
   unit("c", "temperature", 1, ["°c", "c", "celsius", "degrees c"]),
   unit("f", "temperature", 5 / 9, ["°f", "f", "fahrenheit", "degrees f"], -160 / 9),
 ];

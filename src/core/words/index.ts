@@ -14,6 +14,7 @@ import { bakeWords, oilWords } from "./ofHeat";
 import { makingWords, wayWords } from "./ofSteps";
 import { lineWords, parseWords, portionWords, scaleWords } from "./ofText";
 import { said, sayBy, sayWhole, type Said, type WordsOf } from "./say";
+import { formatScale } from "../units";
 
 export { said, sayBy, sayWhole, type Said, type WordsOf };
 
@@ -36,6 +37,9 @@ export type EngineFailure =
   | SealDoubt
   | WayFailure;
 
+/** A small portion, to show how one is written, g. */
+const EXAMPLE_G = 25;
+
 /** The words of every engine's failures: the one place to write them, and to write them in another language. */
 export const engineWords: WordsOf<EngineFailure> = {
   ...parseWords,
@@ -45,7 +49,7 @@ export const engineWords: WordsOf<EngineFailure> = {
   ...makingWords,
   ...portionWords,
   noScoop: () => said("There is no scoop no. 0."),
-  noPortion: ({ why }) => said(sayFailure(why), "Write 25 g, 2 tbsp or scoop 40."),
+  noPortion: ({ why }) => said(sayFailure(why), `Write ${formatScale(EXAMPLE_G)}, 2 tbsp or scoop 40.`),
   ...layoutWords,
   ...cutWords,
   ...trayWords,

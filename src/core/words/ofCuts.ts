@@ -2,10 +2,11 @@ import type { CutFailure, PartsFailure } from "../cutting";
 import type { TrayFailure } from "../loading";
 import { describeOutline, describeSheet, type BoxMm, type PathFailure } from "../shape";
 import { said, startWithArticle, withArticle, type WordsOf } from "./say";
+import { formatLength, formatSide, formatSides } from "../units";
 
 const count = (value: number) => value.toLocaleString("en");
 const sides = ({ widthMm, heightMm }: BoxMm, round: (mm: number) => number) =>
-  `${round(widthMm)} × ${round(heightMm)}`;
+  formatSides([round(widthMm), round(heightMm)]);
 
 export const pathWords: WordsOf<PathFailure> = {
   pathTooLong: ({ characters, most }) =>
@@ -19,10 +20,10 @@ export const pathWords: WordsOf<PathFailure> = {
   severalLines: ({ lines }) =>
     said(`This path holds ${lines} separate lines; a cutter has one.`, "Export the outer one alone."),
   pathOpen: ({ openMm }) =>
-    said(`This outline is open: its ends are ${openMm.toFixed(1)} mm apart.`, "Close the path."),
+    said(`This outline is open: its ends are ${formatLength(openMm, 1)} apart.`, "Close the path."),
   outlineSize: ({ widthMm, heightMm, leastMm, mostMm }) =>
     said(
-      `This outline is ${widthMm.toFixed(1)} × ${heightMm.toFixed(1)} mm; a cut is between ${leastMm} and ${mostMm} mm.`,
+      `This outline is ${formatSides([widthMm, heightMm], 1)}; a cut is between ${formatSide(leastMm, 2)} and ${formatLength(mostMm, 2)}.`,
       "The numbers are read as millimetres.",
     ),
   outlineTooFine: ({ corners, most }) =>
@@ -33,8 +34,8 @@ export const pathWords: WordsOf<PathFailure> = {
 export const layoutWords: WordsOf<PartsFailure> = {
   nothingFits: ({ shortWidthMm, shortHeightMm, sheet, outline }) => {
     const short = [
-      ...(shortWidthMm > 0 ? [`${shortWidthMm.toFixed(0)} mm too narrow`] : []),
-      ...(shortHeightMm > 0 ? [`${shortHeightMm.toFixed(0)} mm too low`] : []),
+      ...(shortWidthMm > 0 ? [`${formatLength(shortWidthMm, 0)} too narrow`] : []),
+      ...(shortHeightMm > 0 ? [`${formatLength(shortHeightMm, 0)} too low`] : []),
     ].join(" and ");
     return said(
       short === ""
@@ -47,8 +48,8 @@ export const layoutWords: WordsOf<PartsFailure> = {
     said("Two outlines share a sheet only if it is a rectangle.", "Roll a rectangle, or one sheet for each."),
   noSetFits: ({ boxes, usable }) =>
     said(
-      `Not one set fits: ${boxes.map((box) => sides(box, Math.ceil)).join(" and ")} mm do not go together on ` +
-        `${sides(usable, Math.floor)} mm, ragged edge off.`,
+      `Not one set fits: ${boxes.map((box) => sides(box, Math.ceil)).join(" and ")} do not go together on ` +
+        `${sides(usable, Math.floor)}, ragged edge off.`,
       "Roll a larger sheet.",
     ),
 };
@@ -56,8 +57,8 @@ export const layoutWords: WordsOf<PartsFailure> = {
 export const cutWords: WordsOf<CutFailure> = {
   cutTooLarge: ({ outline, marginMm, needs, largest, overMm }) =>
     said(
-      `${startWithArticle(describeOutline(outline))} cut with ${marginMm} mm ragged edge needs a sheet of ${sides(needs, Math.ceil)} mm; ` +
-        `the largest is ${sides(largest, Math.floor)} mm, ${Math.ceil(overMm)} mm too small.`,
+      `${startWithArticle(describeOutline(outline))} cut with ${formatLength(marginMm, 2)} ragged edge needs a sheet of ${sides(needs, Math.ceil)}; ` +
+        `the largest is ${sides(largest, Math.floor)}, ${formatLength(Math.ceil(overMm), 0)} too small.`,
       "Take a smaller cutter or allow a larger sheet in Kit.",
     ),
   noSheetHolds: ({ why }) => layoutWords[why.code](why.figures),
@@ -66,7 +67,7 @@ export const cutWords: WordsOf<CutFailure> = {
 export const trayWords: WordsOf<TrayFailure> = {
   tooLargeForTray: ({ widthMm, depthMm, spacingMm }) =>
     said(
-      `Not one piece of ${Math.ceil(widthMm)} × ${Math.ceil(depthMm)} mm fits the tray with ${spacingMm} mm round it.`,
+      `Not one piece of ${formatSides([Math.ceil(widthMm), Math.ceil(depthMm)])} fits the tray with ${formatLength(spacingMm, 2)} round it.`,
       "Bring the pieces closer or take a larger tray in Kit.",
     ),
 };

@@ -1,5 +1,6 @@
 import type { BakeFailure, OilFailure } from "../heat";
 import { said, type WordsOf } from "./say";
+import { formatMass, G_PER_KG } from "../units";
 
 /** By how much a figure is outside its bounds. */
 const stray = (value: number, least: number, most: number, digits: number) =>
@@ -27,13 +28,13 @@ export const bakeWords: WordsOf<BakeFailure> = {
 export const oilWords: WordsOf<OilFailure> = {
   neverHot: ({ heaterW, oilKg, steadyC, setC }) =>
     said(
-      `A heater of ${heaterW} W holds ${oilKg} kg of oil at ${Math.round(steadyC)} °C at most, ` +
+      `A heater of ${heaterW} W holds ${formatMass(oilKg * G_PER_KG)} of oil at ${Math.round(steadyC)} °C at most, ` +
         `${Math.ceil(setC - steadyC)} below ${setC}.`,
       "Fry in less oil, or at a stronger fire.",
     ),
   notOilHeat: ({ jPerKgK, least, most, oilKg, heaterW }) =>
     said(
-      `These two times make ${Math.round(jPerKgK)} J/kg K of ${oilKg} kg of oil, ` +
+      `These two times make ${Math.round(jPerKgK)} J/kg K of ${formatMass(oilKg * G_PER_KG)} of oil, ` +
         `${stray(jPerKgK, least, most, 0)} than oil in a pan can have.`,
       again(heaterW),
     ),

@@ -1,4 +1,5 @@
 import { because } from "../result";
+import { inHouse } from "../units";
 import { withArticle } from "./say";
 import { engineWords, sayFailure, tellFailure, type EngineFailure } from ".";
 
@@ -85,7 +86,7 @@ const cases: readonly (readonly [EngineFailure, string])[] = [
   ],
   [
     because("noSetFits", { boxes: [{ widthMm: 90.2, heightMm: 90 }, box], usable: box }),
-    "Not one set fits: 91 × 90 and 301 × 201 mm do not go together on 300 × 200 mm, ragged edge off. " +
+    "Not one set fits: 91 × 90 mm and 301 × 201 mm do not go together on 300 × 200 mm, ragged edge off. " +
       "Roll a larger sheet.",
   ],
   [
@@ -152,7 +153,7 @@ const cases: readonly (readonly [EngineFailure, string])[] = [
   ],
   [
     because("layersTooHigh", { layersMm: 14, levelMm: 12.5 }),
-    "The layers below are 14.0 mm high and the filling stands at 12.5 mm: nothing is left for it. " +
+    "The layers below are 14 mm high and the filling stands at 12.5 mm: nothing is left for it. " +
       "Make them 1.5 mm lower, or fill higher.",
   ],
   [
@@ -162,7 +163,7 @@ const cases: readonly (readonly [EngineFailure, string])[] = [
   ],
   [
     because("noRoomInFold", { wallMm: 31, depthMm: 47.4, mostMm: 30.2 }),
-    "Dough of 31.0 mm leaves no room inside: the fold has 47 mm inside the margin. " +
+    "Dough of 31 mm leaves no room inside: the fold has 47 mm inside the margin. " +
       "Roll it below 30.2 mm or take a larger blank.",
   ],
   [
@@ -182,7 +183,7 @@ const cases: readonly (readonly [EngineFailure, string])[] = [
   ],
   [
     because("topTooSmall", { underMm: 6, oversizeMm: 9.5 }),
-    "The top is smaller than the base by 6.0 mm: it does not even reach the rim. " +
+    "The top is smaller than the base by 6 mm: it does not even reach the rim. " +
       "Cut it 9.5 mm larger than the base for this plumpness.",
   ],
   [
@@ -236,7 +237,7 @@ const cases: readonly (readonly [EngineFailure, string])[] = [
   ],
   [
     because("noRoomInMould", { wallMm: 26, depthMm: 25, baseMm: 50 }),
-    "Lined 26.0 mm thick nothing is left inside a mould 25 mm deep and 50 mm across its base. Roll it thinner.",
+    "Lined 26 mm thick nothing is left inside a mould 25 mm deep and 50 mm across its base. Roll it thinner.",
   ],
   [
     because("toppingTooWide", { overMm: 4, mostMm: 71 }),
@@ -254,7 +255,7 @@ const cases: readonly (readonly [EngineFailure, string])[] = [
   ],
   [
     because("pressNotReached", { pressMm: 110, settledMm: 105, neededMm: 115.5 }),
-    "The press is 110 mm across and the round settles to 105.0 mm: its edge is not caught, 5.0 mm short. " +
+    "The press is 110 mm across and the round settles to 105 mm: its edge is not caught, 5 mm short. " +
       "Cut it 115.5 mm or more.",
   ],
   [
@@ -288,7 +289,7 @@ const cases: readonly (readonly [EngineFailure, string])[] = [
   ],
   [
     because("outlineSize", { widthMm: 9000, heightMm: 90, leastMm: 5, mostMm: 1500 }),
-    "This outline is 9000.0 × 90.0 mm; a cut is between 5 and 1500 mm. The numbers are read as millimetres.",
+    "This outline is 9000 × 90 mm; a cut is between 5 and 1500 mm. The numbers are read as millimetres.",
   ],
   [
     because("outlineTooFine", { corners: 800, most: 600 }),
@@ -336,6 +337,17 @@ test.each(cases.map(([failure, words]) => [failure.code, failure, words] as cons
     expect(sayFailure(failure)).toBe(words);
   },
 );
+
+/** What somebody typed is told as it was typed. */
+const isTyped = ({ figures }: EngineFailure) => ["shown", "low", "unit"].some((part) => part in figures);
+
+test("a house of inches and ounces is told no millimetre and no gram, but of what it typed itself", () => {
+  const told = inHouse({ lengthUnit: "inch", massUnit: "ounce" }, () =>
+    cases.filter(([failure]) => !isTyped(failure)).map(([failure]) => sayFailure(failure)),
+  );
+  expect(told.filter((words) => /\d ?(mm|cm|g|kg)\b(?!\/)/.test(words))).toEqual([]);
+  expect(told.filter((words) => / in\b(?!side| the| it| a| Kit)/.test(words)).length).toBeGreaterThan(30);
+});
 
 test("what mends a thing stands apart from what is wrong with it", () => {
   const said = tellFailure(because("toppingTooWide", { overMm: 4, mostMm: 71 }));

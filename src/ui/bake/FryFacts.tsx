@@ -1,5 +1,5 @@
 import { countBaskets, type PiecePlan } from "@/core/plan";
-import { formatCount, formatDuration, formatNumber } from "@/core/units";
+import { formatCount, formatDuration, formatLength, formatNumber } from "@/core/units";
 import { Fact } from "../controls/Fact";
 
 /** What the fryer makes of the chosen piece: how many at once, what the oil does, how high it stands. */
@@ -29,8 +29,8 @@ export function FryFacts({ line }: { readonly line: PiecePlan }) {
       />
       <Fact
         label="oil stands at"
-        value={`${formatNumber(fry.levelMm)} mm`}
-        note={`food in it; mark at ${formatNumber(fry.levelMostMm)} mm`}
+        value={formatLength(fry.levelMm, 0)}
+        note={`food in it; mark at ${formatLength(fry.levelMostMm, 0)}`}
       />
       <Fact
         label="this oil has fried"

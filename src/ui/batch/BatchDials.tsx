@@ -139,7 +139,7 @@ export function BatchDials({ wish, set, piece, request }: DialsProps) {
       {wish.by !== "sets" && follows.length === 1 && (
         <p className="quiet text-sm">
           Its size is given, so it is rolled between {pieceLimits.thicknessMm.min} and{" "}
-          {pieceLimits.thicknessMm.max} mm to weigh that.
+          {formatLength(pieceLimits.thicknessMm.max)} to weigh that.
         </p>
       )}
       <Choice

@@ -11,6 +11,7 @@ import { namePage, neighbours, readPageId, readPlace } from "../live/neighbours"
 import { openLine } from "../live/openLine";
 import { openBench, renderBench } from "./openBench";
 import { pickState } from "./pickState";
+import { InHouse } from "../shell/InHouse";
 import { commitTyped } from "./typedFields";
 
 /** Where the screens below find the open day. */
@@ -97,7 +98,12 @@ export function BenchProvider({
 
   useEffect(() => keepOpenDay(store), [store]);
 
-  return <BenchContext value={store}>{children}</BenchContext>;
+  const kitchen = useStore(store, ({ book }) => book.kitchen);
+  return (
+    <BenchContext value={store}>
+      <InHouse measures={kitchen}>{children}</InHouse>
+    </BenchContext>
+  );
 }
 
 /** The open day below the shell, where it is planned. */

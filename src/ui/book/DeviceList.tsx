@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from "react";
 import { deviceUses, type Device, type HeardReading, type PlacedReading } from "@/core/readings";
-import { formatDuration, formatNumber } from "@/core/units";
+import { formatDuration, formatNumber, formatScale } from "@/core/units";
 import { pickRecords } from "@/schemas/recordTable";
 import { usePicked } from "../bench/BenchProvider";
 import { Select } from "../controls/Select";
@@ -128,7 +128,7 @@ function Faults({
 }
 
 const tellLast = ({ kind, value }: NonNullable<HeardReading["last"]>): string =>
-  kind === "massG" ? `${formatNumber(value)} g` : `${formatNumber(value, 1)} °C`;
+  kind === "massG" ? formatScale(value) : `${formatNumber(value, 1)} °C`;
 
 /** Seconds are told as such up to here. */
 const SOON_S = 60;

@@ -111,6 +111,19 @@ function KitchenCard({ kitchen }: { readonly kitchen: Kitchen }) {
         Measures and cold
       </h2>
       <MeasureSelects kitchen={kitchen} />
+      <Select<Kitchen["lengthUnit"]>
+        label="Lengths are told in"
+        value={kitchen.lengthUnit}
+        options={toOptions({ mm: "mm", cm: "cm", inch: "inches, as 3 1/4" })}
+        onChange={(lengthUnit) => save({ lengthUnit })}
+      />
+      <Select<Kitchen["massUnit"]>
+        label="Masses are told in"
+        value={kitchen.massUnit}
+        options={toOptions({ gram: "g and kg", ounce: "oz and lb" })}
+        hint="screens, sheets and labels follow; a field takes every unit, typed with it"
+        onChange={(massUnit) => save({ massUnit })}
+      />
       <Select<Kitchen["ovenScale"]>
         label="Ovens are marked in"
         value={kitchen.ovenScale}

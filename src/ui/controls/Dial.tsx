@@ -5,7 +5,9 @@ import { useTyped } from "../bench/useTyped";
 import { PASSED_ON, TYPED } from "./passedOn";
 import { describeLimitFault } from "@/schemas/checkValue";
 import type { Limit } from "@/schemas/limits";
+import { findShownUnit } from "@/core/units";
 import { isShareLimit, parseDial, toDialText } from "./parseDial";
+import { layOutSlider, toKept, turnDial } from "./turnDial";
 
 interface Props {
   readonly limit: Limit;
@@ -44,13 +46,15 @@ export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Pro
     const direction = event.key === "ArrowUp" ? 1 : event.key === "ArrowDown" ? -1 : 0;
     if (direction === 0) return;
     event.preventDefault();
-    const next = Number((value + direction * limit.step).toFixed(4));
+    const next = turnDial(value, direction, limit);
     if (describeLimitFault(next, limit) === null) {
       setTyped(null);
       onChange(next);
     }
   };
+  const shownUnit = findShownUnit(limit.unit);
   const [least, most] = [sliderMin ?? limit.min, sliderMax ?? limit.max];
+  const slider = layOutSlider(least, most, limit);
   const share = most > least ? Math.max(0, Math.min((value - least) / (most - least), 1)) : 0;
   return (
     <div className="flex flex-col">
@@ -70,20 +74,21 @@ export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Pro
           onBlur={commit}
           onKeyDown={onKeyDown}
         />
-        <span className="quiet min-w-[2.2rem] text-sm">{isShare ? "%" : limit.unit}</span>
+        <span className="quiet min-w-[2.2rem] text-sm">{isShare ? "%" : shownUnit.sign}</span>
       </div>
       <input
         type="range"
         className="dial-range"
         style={{ "--filled": `${share * 100}%` } as CSSProperties}
         aria-label={`${limit.label}, slider`}
-        min={least}
-        max={most}
-        step={limit.step}
-        value={value}
+        aria-valuetext={`${shown} ${isShare ? "%" : shownUnit.sign}`.trim()}
+        min={slider.min}
+        max={slider.max}
+        step={slider.step}
+        value={value / shownUnit.factor}
         onChange={(event) => {
           setTyped(null);
-          onChange(Number(event.target.value));
+          onChange(toKept(Number(event.target.value), limit));
         }}
       />
       {fault ? (

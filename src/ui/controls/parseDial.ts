@@ -1,7 +1,10 @@
 import type { Result } from "@/core/result";
 import {
-  parseAmount,
+  findShownUnit,
+  G_PER_KG,
   parseDuration,
+  parseLength,
+  parseMass,
   parseNumber,
   parseOvenSetting,
   toFahrenheit,
@@ -19,10 +22,9 @@ export function isShareLimit({ unit, max }: Limit): boolean {
   return unit === "" && max <= 1;
 }
 
-/** A dial's figure as it stands in its field. */
-export function toDialText(value: number, limit: Limit): string {
-  return String(Number((isShareLimit(limit) ? value * PERCENT : value).toFixed(2)));
-}
+/** A dial's figure as it stands in its field, in the house's unit. */
+export const toDialText = (value: number, limit: Limit): string =>
+  findShownUnit(limit.unit).write(isShareLimit(limit) ? value * PERCENT : value);
 
 /** What was typed into a dial, in the limit's unit; or what is wrong with it, by how much. */
 export function parseDial(
@@ -34,21 +36,28 @@ export function parseDial(
   if (!parsed.ok) return { fault: sayParseFailure(parsed.failure) };
   const value = isShare ? parsed.value / PERCENT : parsed.value;
   const percent: Limit = { ...limit, unit: "%", min: limit.min * PERCENT, max: limit.max * PERCENT };
-  const fault = isShare ? describeLimitFault(parsed.value, percent) : describeLimitFault(value, limit);
-  return fault ? { fault } : { value };
+  const within = toReachedLimit(value, limit);
+  const fault = isShare ? describeLimitFault(parsed.value, percent) : describeLimitFault(within, limit);
+  return fault ? { fault } : { value: within };
 }
+
+/** What reads like a limit in the house's unit is the limit: 600 mm are told as 23 5/8 in, which are 600.07. */
+const toReachedLimit = (value: number, { min, max, unit }: Limit): number => {
+  const { factor, write } = findShownUnit(unit);
+  if (factor === 1) return value;
+  return [min, max].find((limit) => write(limit) === write(value)) ?? value;
+};
 
 type Parsed = Result<number, ParseFailure>;
 
 const MINUTES_PER_DAY = 24 * 60;
 const SECONDS_PER_MINUTE = 60;
-const G_PER_KG = 1000;
 
 /** Units that dials have, each read in any unit of its kind; what is left takes its own unit or none. */
 const readers: Readonly<Record<string, (text: string) => Parsed>> = {
-  mm: (text) => readAmount(text, "length", "mm"),
-  g: (text) => readAmount(text, "mass", "g"),
-  kg: (text) => scale(readAmount(text, "mass", "kg"), 1 / G_PER_KG),
+  mm: (text) => parseLength(text),
+  g: (text) => parseMass(text),
+  kg: (text) => scale(parseMass(text, "large"), 1 / G_PER_KG),
   min: (text) => parseDuration(text),
   s: (text) => scale(parseDuration(text, 1 / SECONDS_PER_MINUTE), SECONDS_PER_MINUTE),
   days: (text) => scale(parseDuration(text, MINUTES_PER_DAY), 1 / MINUTES_PER_DAY),
@@ -75,11 +84,6 @@ function parseIn(text: string, unit: string): Parsed {
   const read = Object.hasOwn(readers, unit) ? readers[unit] : undefined;
   const parsed = read ? read(text) : readOwn(text, unit);
   return parsed.ok && read ? { ok: true, value: Number(parsed.value.toFixed(2)) } : parsed;
-}
-
-function readAmount(text: string, dimension: "length" | "mass", bareUnit: string): Parsed {
-  const amount = parseAmount(text, { dimension, bareUnit, system: "metric" });
-  return amount.ok ? { ok: true, value: amount.value.value } : amount;
 }
 
 /** A bare number, or one with the dial's own unit behind it. */

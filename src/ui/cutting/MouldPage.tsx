@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { computeMouldBlank, listCutterFits, type CutterFit, type Mould } from "@/core/forming";
 import type { Dough } from "@/core/formula";
-import { formatLength, formatMass } from "@/core/units";
+import { formatLength, formatMass, formatSide, lengthSign } from "@/core/units";
 import { mouldLimits, pieceLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { Choice } from "../controls/Choice";
@@ -62,8 +62,8 @@ export function MouldPage() {
           <div className="flex flex-wrap gap-x-8 gap-y-1">
             <Fact
               label="the blank"
-              value={blank.acrossMm.map((each) => `${Math.round(each)}`).join(" × ")}
-              note="mm across"
+              value={blank.acrossMm.map((each) => formatSide(each, 0)).join(" × ")}
+              note={`${lengthSign()} across`}
             />
             <Fact label="one weighs" value={formatMass(blank.massG)} note="dough" />
             <Fact
@@ -84,7 +84,7 @@ export function MouldPage() {
             <p className="quiet">An oval blank of these axes: no round cutter serves an oval mould.</p>
           ) : nearest.length === 0 ? (
             <p className="quiet">
-              There is no round cutter in the drawer: add one of {Math.round(acrossMm)} mm in Kit.
+              There is no round cutter in the drawer: add one of {formatLength(acrossMm, 0)} in Kit.
             </p>
           ) : (
             <ul aria-label="Cutters in the drawer" className="flex flex-col">

@@ -1,7 +1,7 @@
 import { type CutPlan, type CutSheet, type Portioning } from "@/core/cutting";
 import type { CutRole, DayCut } from "@/core/plan";
 import { describeOutline, describeSheet, outerOutline } from "@/core/shape";
-import { formatDuration, formatLength, formatMass, formatNumber } from "@/core/units";
+import { formatDuration, formatLength, formatMass, formatNumber, formatSides } from "@/core/units";
 import { splitByRole } from "../drawings/drawnParts";
 import { OutlineIcon } from "../drawings/OutlineShape";
 import { namePass } from "../drawings/SheetThumb";
@@ -26,8 +26,8 @@ export function PortionFacts({ cut, portioning }: { readonly cut: DayCut; readon
               </p>
               {portioning.way === "sliced" && (
                 <p className="figure text-2xl text-primary">
-                  {formatNumber(sliceMm, 1)} mm slices off {logs === 1 ? "a log" : `${logs} logs`}{" "}
-                  {formatNumber(logMm)} mm thick, {formatNumber(logLengthMm)} mm long
+                  {formatLength(sliceMm, 1)} slices off {logs === 1 ? "a log" : `${logs} logs`}{" "}
+                  {formatLength(logMm, 0)} thick, {formatLength(logLengthMm, 0)} long
                 </p>
               )}
               <p className="quiet">
@@ -83,7 +83,7 @@ export function SheetFacts({ cut, sheet, index }: SheetFactsProps) {
         </p>
         {bought && sheet.pass === 0 && (
           <p className="text-sm">
-            A bought {bought.widthMm} × {bought.heightMm} mm sheet
+            A bought {formatSides([bought.widthMm, bought.heightMm], 2)} sheet
             {bought.thicknessMm > cut.thicknessMm &&
               `, rolled thinner from ${formatLength(bought.thicknessMm)}`}
           </p>

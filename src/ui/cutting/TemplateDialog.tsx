@@ -1,9 +1,10 @@
 "use client";
 
 import { Download } from "lucide-react";
+import { CHECK_BAR_MM } from "@/formats/cutTemplate";
 import { useState } from "react";
 import type { SheetShape } from "@/core/shape";
-import { formatNumber } from "@/core/units";
+import { formatLength, formatNumber } from "@/core/units";
 import { SheetDrawing, type DrawnPart } from "../drawings/SheetDrawing";
 import { Dialog } from "../shell/Dialog";
 import { useTightSearch } from "./useTightSearch";
@@ -124,7 +125,9 @@ export function TemplateDialog(props: Props) {
             </button>
           ))}
         </div>
-        <p className="quiet text-sm">Print at 100 %: the bar on each page must measure 100 mm.</p>
+        <p className="quiet text-sm">
+          Print at 100 %: the bar on each page must measure {formatLength(CHECK_BAR_MM)}.
+        </p>
         {(fault ?? search.fault) && (
           <p className="text-error" role="alert">
             {fault ?? search.fault}

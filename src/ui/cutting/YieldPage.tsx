@@ -13,7 +13,16 @@ import {
 import { forecastCount, type CountForecast, type YieldHabit } from "@/core/habits";
 import { computeTotalG, hasGrain, type Dough } from "@/core/formula";
 import type { Cutter } from "@/core/plan";
-import { formatCount, formatLength, formatMass, formatNumber, parseAmount, parseNumber } from "@/core/units";
+import {
+  formatCount,
+  formatLength,
+  formatMass,
+  formatNumber,
+  formatScale,
+  formatSide,
+  parseMass,
+  parseNumber,
+} from "@/core/units";
 import { sayParseFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { orderLimits, pieceLimits, weighingLimits } from "@/schemas/limits";
@@ -34,6 +43,8 @@ const FIRST_THICKNESS = 3;
 const FIRST_WEB_MM = 1;
 const FIRST_RAGGED_MM = 8;
 
+/** A batch to begin with, g. */
+const FIRST_G = 1000;
 /** Of a dough that the plan does not know yet. */
 const NO_LOG: YieldHabit = { rollings: 0, share: 1, spread: 0 };
 
@@ -43,7 +54,7 @@ export function YieldPage() {
   const doughs = book.formulas.filter((formula): formula is Dough => formula.kind === "dough");
   const [doughId, setDoughId] = useState(plan.doughs[0]?.formula.id ?? doughs[0]?.id ?? "");
   const dough = doughs.find(({ id }) => id === doughId) ?? doughs[0];
-  const [massText, setMassText] = useState("1 kg");
+  const [massText, setMassText] = useState(() => formatMass(FIRST_G));
   const [wantedText, setWantedText] = useState("48");
   const [webMm, setWebMm] = useState(FIRST_WEB_MM);
   const [marginMm, setMarginMm] = useState(FIRST_RAGGED_MM);
@@ -141,7 +152,7 @@ export function YieldPage() {
               <button
                 type="button"
                 className="btn touch flex-1"
-                onClick={() => setMassText(`${Math.round(computeTotalG(dough))} g`)}
+                onClick={() => setMassText(formatScale(computeTotalG(dough)))}
               >
                 as written, {formatMass(computeTotalG(dough))}
               </button>
@@ -150,7 +161,7 @@ export function YieldPage() {
               <button
                 type="button"
                 className="btn touch flex-1"
-                onClick={() => setMassText(`${Math.round(larderG)} g`)}
+                onClick={() => setMassText(formatScale(larderG))}
               >
                 in the larder, {formatMass(larderG)}
               </button>
@@ -341,7 +352,7 @@ function Exact({
           <strong>{cutters[i]?.name}</strong>
           <span className="block">
             {exact
-              ? `exactly ${request.wanted} at ${formatNumber(exact.fromMm, 1)}${exact.toMm > exact.fromMm ? ` to ${formatNumber(exact.toMm, 1)}` : ""} mm`
+              ? `exactly ${request.wanted} at ${exact.toMm > exact.fromMm ? `${formatSide(exact.fromMm, 1)} to ` : ""}${formatLength(exact.toMm, 1)}`
               : `never exactly ${request.wanted} from this dough`}
           </span>
           <span className="quiet block text-sm">
@@ -356,10 +367,10 @@ function Exact({
 }
 
 function readMass(text: string): { readonly massG: number } | { readonly fault: string } {
-  const amount = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });
+  const amount = parseMass(text);
   if (!amount.ok) return { fault: sayParseFailure(amount.failure) };
-  const fault = describeLimitFault(amount.value.value, weighingLimits.mixG);
-  return fault ? { fault } : { massG: amount.value.value };
+  const fault = describeLimitFault(amount.value, weighingLimits.mixG);
+  return fault ? { fault } : { massG: amount.value };
 }
 
 function readCount(text: string): { readonly count: number } | { readonly fault: string } {

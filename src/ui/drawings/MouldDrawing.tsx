@@ -1,5 +1,6 @@
 import type { Lining, Mould } from "@/core/forming";
 import { Dimension } from "./Dimension";
+import { formatLength, formatSide } from "@/core/units";
 
 interface Props {
   readonly mould: Mould;
@@ -43,7 +44,7 @@ export function MouldDrawing({ mould, lining, linedThicknessMm, acrossMm }: Prop
       viewBox={`${-ROOM_MM} ${-ROOM_MM} ${wide + 2 * ROOM_MM} ${flatY + lining.thicknessMm + 2 * ROOM_MM}`}
       className="h-full max-h-[48dvh] w-full"
       role="img"
-      aria-label={`Mould in section, ${Math.round(baseMm)} mm at the base, ${Math.round(rimMm)} at the rim, ${Math.round(depthMm)} deep, lined; its blank ${Math.round(acrossMm)} mm across`}
+      aria-label={`Mould in section, ${formatLength(baseMm, 0)} at the base, ${formatSide(rimMm, 0)} at the rim, ${formatSide(depthMm, 0)} deep, lined; its blank ${formatLength(acrossMm, 0)} across`}
     >
       <polyline
         points={`${wall(-1, -1.2, slant)} ${wall(-1, -1.2, 0)} ${wall(1, -1.2, 0)} ${wall(1, -1.2, slant)}`}
@@ -74,7 +75,7 @@ export function MouldDrawing({ mould, lining, linedThicknessMm, acrossMm }: Prop
         to={middle + rimMm / 2}
         at={-14}
         edge={-3}
-        text={`${Math.round(rimMm)} mm`}
+        text={formatLength(rimMm, 0)}
         size={7}
       />
       <Dimension
@@ -82,7 +83,7 @@ export function MouldDrawing({ mould, lining, linedThicknessMm, acrossMm }: Prop
         to={middle + acrossMm / 2}
         at={flatY + lining.thicknessMm + 14}
         edge={flatY + lining.thicknessMm + 3}
-        text={`blank ${Math.round(acrossMm)} mm`}
+        text={`blank ${formatLength(acrossMm, 0)}`}
         size={7}
       />
     </svg>

@@ -4,6 +4,7 @@ import { boundsOfPolygon, type Point, type Polygon } from "@/core/shape";
 import { Dimension } from "./Dimension";
 import { frame, placeFigure, type DimensionLine } from "./dimensionBox";
 import { PieceFace } from "./PieceFace";
+import { formatLength } from "@/core/units";
 
 interface Props {
   readonly formed: Pick<FormedPiece, "fromAbove" | "marginMm">;
@@ -28,7 +29,7 @@ export function PlanDrawing({ formed, seal, vents, name }: Props) {
       ...{ from: leftMm, to: rightMm, size: text },
       at: lowestMm + text * 1.8,
       edge: lowestMm + text * 0.5,
-      text: `${Math.round(wide)} mm`,
+      text: formatLength(wide, 0),
     },
     {
       ...{ from: topMm, to: bottomMm, vertical: true, size: text },

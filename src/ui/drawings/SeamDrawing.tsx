@@ -1,5 +1,5 @@
 import { ventFacts, type CrimpId, type Seal, type Vents } from "@/core/sealing";
-import { formatNumber } from "@/core/units";
+import { formatLength, formatNumber } from "@/core/units";
 import { Dimension } from "./Dimension";
 import { frame, placeFigure, type DimensionLine } from "./dimensionBox";
 
@@ -27,7 +27,7 @@ export function SeamDrawing({ seal, vents, name }: Props) {
       ...{ from: 0, to: rowMm, size: TEXT_MM },
       at: rows * highMm + TEXT_MM * 0.2,
       edge: rows * highMm - TEXT_MM,
-      text: rows > 1 ? `${rows} × ${formatNumber(rowMm)} mm` : `${formatNumber(rowMm)} mm`,
+      text: rows > 1 ? `${rows} × ${formatLength(rowMm, 0)}` : formatLength(rowMm, 0),
     },
     {
       ...{ from: TOP_MM, to: TOP_MM + marginMm, vertical: true, size: TEXT_MM },

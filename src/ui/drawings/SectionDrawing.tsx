@@ -5,6 +5,7 @@ import type { FormedPiece } from "@/core/forming";
 import { boundsOfPolygon, type Polygon } from "@/core/shape";
 import { Dimension } from "./Dimension";
 import { frame, placeFigure, type DimensionLine } from "./dimensionBox";
+import { formatLength, formatSide } from "@/core/units";
 
 interface Props {
   readonly formed: Pick<FormedPiece, "section" | "marginMm" | "fromAbove">;
@@ -30,13 +31,13 @@ export function SectionDrawing({ formed, name }: Props) {
       ...{ from: bottom - high, to: bottom, vertical: true, size: text },
       at: atRight ? right + text * 2.2 : left - text * 1.4,
       edge: atRight ? right + text * 0.3 : left - text * 0.3,
-      text: `${Math.round(high)} mm`,
+      text: formatLength(high, 0),
     },
     {
       ...{ from: left, to: right, size: text },
       at: bottom + text * 2,
       edge: bottom + text * 0.5,
-      text: `${Math.round(right - left)} mm${hasMargin ? `, margin ${Math.round(marginMm)}` : ""}`,
+      text: `${formatLength(right - left, 0)}${hasMargin ? `, margin ${formatSide(marginMm, 0)}` : ""}`,
     },
   ];
   const drawn = {

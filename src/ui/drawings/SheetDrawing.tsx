@@ -6,6 +6,7 @@ import { computeBox, type BoxMm, type Outline, type SheetShape } from "@/core/sh
 import { Dimension } from "./Dimension";
 import { OutlineShape } from "./OutlineShape";
 import { useSheetDrag } from "./useSheetDrag";
+import { formatLength } from "@/core/units";
 
 /** Cuts of one outline, in the order of cutting. */
 export interface DrawnPart {
@@ -88,14 +89,14 @@ export function SheetDrawing({ sheet, parts, raggedMm, title, rerolled, limit, o
           vectorEffect="non-scaling-stroke"
         />
       )}
-      <Dimension from={0} to={widthMm} at={-24} edge={-6} text={`${Math.round(widthMm)} mm`} size={text} />
+      <Dimension from={0} to={widthMm} at={-24} edge={-6} text={formatLength(widthMm, 0)} size={text} />
       <Dimension
         from={0}
         to={heightMm}
         at={-24}
         edge={-6}
         vertical
-        text={`${Math.round(heightMm)} mm`}
+        text={formatLength(heightMm, 0)}
         size={text}
       />
       {onResize && (

@@ -36,9 +36,9 @@ export function FillingBody({ filling }: { readonly filling: Filling }) {
   return (
     <>
       <p>
-        In {planned ? "today’s batch of" : "the formula’s"} {formatMass(batchG)} stand{" "}
-        <span className="figure">{formatNumber(thickening.presentPer100G, 1)} g</span> of starch in 100 g of
-        water: it <strong>{bodyNames[thickening.presentBody]}</strong>.
+        In {planned ? "today’s batch of" : "the formula’s"} {formatMass(batchG)} starch is{" "}
+        <span className="figure">{formatNumber(thickening.presentPer100G, 1)} %</span> of its water: it{" "}
+        <strong>{bodyNames[thickening.presentBody]}</strong>.
       </p>
       <Choice
         legend="It should"

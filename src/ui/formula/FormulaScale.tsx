@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { computeTotalG, computeYieldShare, isEgg, scaleBy, type Formula, type ScaleBy } from "@/core/formula";
-import { formatCount, formatMass, formatNumber, parseAmount, parseNumber } from "@/core/units";
+import { formatCount, formatMass, formatNumber, formatScale, parseMass, parseNumber } from "@/core/units";
 import { sayFailure } from "@/core/words";
 import { useBench } from "../bench/BenchProvider";
 import { useKitchenRule } from "../bench/useKitchenRule";
@@ -33,10 +33,10 @@ export function FormulaScale({ formula }: { readonly formula: Formula }) {
     : 0;
   const writtenG = computeTotalG(formula) * computeYieldShare(formula);
   const [typed, setTyped] = useState<Record<By, string>>({
-    mass: `${Math.round(writtenG)} g`,
+    mass: formatScale(writtenG),
     pieces: "24",
-    ingredient: "500 g",
-    wholeEggs: `${Math.round(writtenG)} g`,
+    ingredient: formatScale(EXAMPLE_G),
+    wholeEggs: formatScale(writtenG),
   });
   const target = readTarget(by, typed[by], lineId, perPieceG);
   const scaled = "fault" in target ? null : scaleBy(formula, target.by, eggSize);
@@ -135,6 +135,12 @@ export function FormulaScale({ formula }: { readonly formula: Formula }) {
   );
 }
 
+/** What a formula is scaled to, g: a spoonful for a test, and what no mixer of a small bakery holds. */
+const LEAST_G = 1;
+const MOST_G = 1_000_000;
+/** A bag that is begun, to begin with, g. */
+const EXAMPLE_G = 500;
+
 function readTarget(
   by: By,
   text: string,
@@ -148,9 +154,10 @@ function readTarget(
       return { fault: `“${text}” pieces cannot be made: use a whole number from 1 to 10000.` };
     return { by: { by, pieces: pieces.value, perPieceG } };
   }
-  const amount = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });
+  const amount = parseMass(text);
   if (!amount.ok) return { fault: sayFailure(amount.failure) };
-  const massG = amount.value.value;
-  if (!(massG >= 1 && massG <= 1_000_000)) return { fault: "Use 1 g to 1000 kg." };
+  const massG = amount.value;
+  if (!(massG >= LEAST_G && massG <= MOST_G))
+    return { fault: `Use ${formatMass(LEAST_G)} to ${formatMass(MOST_G)}.` };
   return by === "ingredient" ? { by: { by, lineId, massG } } : { by: { by, usableG: massG } };
 }

@@ -3,7 +3,7 @@
 import { Plus, Trash2 } from "lucide-react";
 import { tartnesses, type Filling, type FruitFacts, type FruitVariety } from "@/core/formula";
 import { computeBuyKg, computeSugarPerKgG, findSugarLeadMin } from "@/core/filling";
-import { formatMass, formatNumber } from "@/core/units";
+import { findShownUnit, formatMass, formatNumber } from "@/core/units";
 import { formulaLimits, MAX_PARTS } from "@/schemas/limits";
 import { checkName } from "../controls/checks";
 import { Choice } from "../controls/Choice";
@@ -29,6 +29,8 @@ const firstFruit: FruitFacts = {
 /** Raw fruit: what is trimmed off, which kinds are mixed, how much sugar they want and how soon before filling. */
 export function FruitDials({ filling, save }: Props) {
   const { fruit } = filling;
+  const large = findShownUnit("kg");
+  const largeName = large.sign === "kg" ? "kilogram" : "pound";
   const set = (fields: Partial<FruitFacts>) => fruit && save({ ...filling, fruit: { ...fruit, ...fields } });
   const setVariety = (index: number, fields: Partial<FruitVariety> | null) =>
     fruit &&
@@ -51,15 +53,18 @@ export function FruitDials({ filling, save }: Props) {
       {fruit && (
         <>
           <p>
-            It wants <strong className="figure">{formatMass(computeSugarPerKgG(fruit.varieties))}</strong> of
-            sugar for each kilogram prepared. Sugar it no more than{" "}
+            It wants{" "}
+            <strong className="figure">
+              {formatMass(computeSugarPerKgG(fruit.varieties) * large.factor)}
+            </strong>{" "}
+            of sugar for each {largeName} prepared. Sugar it no more than{" "}
             <strong className="figure">{findSugarLeadMin(fruit.varieties)} min</strong> before filling: then
             juice runs.
           </p>
           <Dial
             limit={formulaLimits.trimLossShare}
             value={fruit.trimLossShare}
-            hint={`for a kilogram prepared buy ${formatNumber(computeBuyKg(fruit), 2)} kg`}
+            hint={`for a ${largeName} prepared buy ${formatNumber(computeBuyKg(fruit), 2)} ${large.sign}`}
             onChange={(trimLossShare) => set({ trimLossShare })}
           />
           {fruit.varieties.map((variety, i) => (

@@ -10,9 +10,7 @@ import {
   type Ingredient,
   type IngredientGroup,
 } from "@/core/formula";
-import { formatMass, formatNumber, parseNumber } from "@/core/units";
-import { sayParseFailure } from "@/core/words";
-import { describeLimitFault } from "@/schemas/checkValue";
+import { findShownUnit, formatMass, formatNumber } from "@/core/units";
 import { ingredientLimits, type Limit } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
@@ -21,6 +19,7 @@ import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
 import { Select } from "../controls/Select";
 import { StationLayout } from "../controls/StationLayout";
+import { parseDial } from "../controls/parseDial";
 import { TextField } from "../controls/TextField";
 
 /** The ingredient book: what ships, and the baker's own corrections. */
@@ -176,7 +175,7 @@ function IngredientDials({ ingredient, save, onReset, resetText }: DialsProps) {
             <FigureField
               key={state}
               label={state}
-              limit={ingredientLimits.gPerMl}
+              limit={{ ...ingredientLimits.gPerMl, unit: "" }}
               value={ingredient.densities.find((each) => each.state === state)?.gPerMl ?? null}
               onChange={(gPerMl) =>
                 set({
@@ -194,14 +193,14 @@ function IngredientDials({ ingredient, save, onReset, resetText }: DialsProps) {
         </div>
       </fieldset>
       <FigureField
-        label="One piece, g"
+        label="One piece"
         limit={ingredientLimits.pieceG}
         value={ingredient.pieceG}
         onChange={(pieceG) => set({ pieceG })}
       />
       <div className="grid grid-cols-2 gap-x-3">
         <FigureField
-          label="Pack, g"
+          label="Pack"
           limit={ingredientLimits.packG}
           value={ingredient.pack?.massG ?? null}
           onChange={(massG) =>
@@ -267,19 +266,19 @@ function FigureField({
   readonly value: number | null;
   readonly onChange: (value: number | null) => void;
 }) {
+  const { sign, factor, write } = findShownUnit(limit.unit);
   return (
     <TextField
-      label={label}
+      label={sign === "" ? label : `${label}, ${sign}`}
       inputClassName="figure"
-      value={value === null ? "" : formatNumber(value, 3)}
+      value={value === null ? "" : factor === 1 ? formatNumber(value, 3) : write(value)}
       check={(text) => {
-        if (text.trim() === "") return null;
-        const parsed = parseNumber(text);
-        return parsed.ok ? describeLimitFault(parsed.value, limit) : sayParseFailure(parsed.failure);
+        const parsed = text.trim() === "" ? { value: null } : parseDial(text, limit);
+        return "fault" in parsed ? parsed.fault : null;
       }}
       onCommit={(text) => {
-        const parsed = parseNumber(text);
-        onChange(parsed.ok ? parsed.value : null);
+        const parsed = parseDial(text, limit);
+        onChange("value" in parsed ? parsed.value : null);
       }}
     />
   );

@@ -6,7 +6,7 @@ import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { SURE, type Formula, type ParsedFormula, type ParsedLine } from "@/core/formula";
 import type { Result } from "@/core/result";
-import { formatCount, formatMass, formatNumber, parseAmount } from "@/core/units";
+import { formatCount, formatMass, formatNumber, parseMass } from "@/core/units";
 import { sayFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import {
@@ -290,10 +290,10 @@ function PastedLine({
 }
 
 function readGrams(text: string): { readonly massG: number } | { readonly fault: string } {
-  const amount = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });
+  const amount = parseMass(text);
   if (!amount.ok) return { fault: sayFailure(amount.failure) };
-  const fault = describeLimitFault(amount.value.value, formulaLimits.lineMassG);
-  return fault ? { fault } : { massG: amount.value.value };
+  const fault = describeLimitFault(amount.value, formulaLimits.lineMassG);
+  return fault ? { fault } : { massG: amount.value };
 }
 
 /** What the baker has said of doubtful lines, by their texts. */

@@ -5,7 +5,7 @@ import Link from "next/link";
 import { useState } from "react";
 import { convertBake, ovenKindFacts, ovenKinds, type OvenKind } from "@/core/heat";
 import { toKnownBake } from "@/core/plan";
-import { formatDuration, formatNumber } from "@/core/units";
+import { formatDuration, formatLength, formatNumber } from "@/core/units";
 import { sayFailure } from "@/core/words";
 import { pieceLimits, type Limit } from "@/schemas/limits";
 import { createBakeClient } from "@/workers/createHeatClient";
@@ -51,7 +51,7 @@ export function ScaleFace({ piece, shaped, baked, book, tabs }: FaceProps) {
         <div className="flex flex-col gap-3" aria-busy={isBusy}>
           <h2 className="text-2xl">{piece.name}, from the bake that is known</h2>
           <p className="quiet">
-            {formatNumber(nowMm)} mm high,{" "}
+            {formatLength(nowMm, 0)} high,{" "}
             {known.air.map(({ airC, minutes }) => `${minutes} min at ${airC} °C`).join(", then ")}; done at{" "}
             {known.doneC} °C in its core
           </p>
@@ -80,7 +80,7 @@ export function ScaleFace({ piece, shaped, baked, book, tabs }: FaceProps) {
                 />
               </div>
               <CurveChart
-                label={`Core of ${piece.name} ${heightMm} mm high: ${known.doneC} °C after ${formatNumber(scaled.minutes)} minutes`}
+                label={`Core of ${piece.name} ${formatLength(heightMm, 2)} high: ${known.doneC} °C after ${formatNumber(scaled.minutes)} minutes`}
                 points={scaled.moments.map(({ atMin, coreC }) => ({ atMin, valueC: coreC }))}
                 levels={[{ valueC: known.doneC, label: `done, ${known.doneC} °C` }]}
                 labelsAt="left"

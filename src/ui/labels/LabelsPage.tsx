@@ -4,7 +4,7 @@ import { ChevronLeft, ChevronRight, Download, Printer } from "lucide-react";
 import Link from "next/link";
 import { useMemo, useState } from "react";
 import { labelKinds, listLabels, type Label, type LabelKind } from "@/core/labels";
-import { formatClock, formatCount, formatNumber, parseNumber } from "@/core/units";
+import { formatClock, formatCount, formatSides, parseNumber } from "@/core/units";
 import { labelSheets, type LabelSheet } from "@/formats/labelSheets";
 import type { LabelPart } from "@/formats/labelText";
 import type { LaidLabel } from "@/formats/layLabel";
@@ -41,9 +41,8 @@ const partNames: Record<LabelPart, string> = {
   warmUp: "how it is warmed",
 };
 
-const sayMm = (mm: number): string => formatNumber(mm, 1);
 const nameSheet = ({ paper, columns, rows, widthMm, heightMm }: LabelSheet): string =>
-  `${paper === "a4" ? "A4" : "Letter"}, ${columns} × ${rows}: ${sayMm(widthMm)} × ${sayMm(heightMm)} mm`;
+  `${paper === "a4" ? "A4" : "Letter"}, ${columns} × ${rows}: ${formatSides([widthMm, heightMm], 1)}`;
 
 /** Labels for what is made, carried, sold and kept: chosen, seen as they will lie on their sheets, and printed. */
 export function LabelsPage() {

@@ -12,7 +12,7 @@ import {
   type LarderItem,
   type LarderKind,
 } from "@/core/plan";
-import { formatCount, formatMass } from "@/core/units";
+import { formatCount, formatMass, formatScale } from "@/core/units";
 import { LeaveLink } from "../bench/LeaveLink";
 import { usePicked } from "../bench/BenchProvider";
 import type { Edit } from "@/schemas/recordTable";
@@ -28,6 +28,9 @@ const toEdits = (items: readonly LarderItem[]): Edit[] =>
   items.map((item) => ({ kind: "larder", id: item.id, record: item }));
 
 const isMass = (kind: LarderKind) => kind === "dough" || kind === "filling";
+
+/** What is left of a dough, to show how it is written, g. */
+const EXAMPLE_G = 430;
 
 /** What a larder item's id stands for. */
 function nameOf({ formulas, pieces }: DayBook, { kind, refId }: LarderItem): string {
@@ -231,7 +234,7 @@ function NewItem() {
         {isMass(kind) ? "How much" : "How many"}
         <input
           className="input figure w-full text-lg"
-          placeholder={isMass(kind) ? "430 g" : "12"}
+          placeholder={isMass(kind) ? formatScale(EXAMPLE_G) : "12"}
           value={amount}
           onChange={(event) => setAmount(event.target.value)}
         />

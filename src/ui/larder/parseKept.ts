@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from "@/core/result";
 import type { ClosingAnswers } from "@/core/run";
-import { parseAmount, parseNumber } from "@/core/units";
+import { parseMass, parseNumber } from "@/core/units";
 import { sayParseFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { larderLimits } from "@/schemas/limits";
@@ -17,10 +17,10 @@ export function parseKept(
 ): Result<ClosingAnswers["left"][string], string> {
   if (useBy < from) return fail("Its use-by date would be over already.");
   const count = isMass ? null : parseNumber(text);
-  const mass = isMass ? parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" }) : null;
+  const mass = isMass ? parseMass(text) : null;
   if (count && !count.ok) return fail(sayParseFailure(count.failure));
   if (mass && !mass.ok) return fail(sayParseFailure(mass.failure));
-  const value = count ? count.value : (mass?.value.value ?? 0);
+  const value = count ? count.value : (mass?.value ?? 0);
   if (!isMass && !Number.isInteger(value)) return fail("Pieces are counted: use a whole number.");
   const fault = describeLimitFault(value, isMass ? larderLimits.massG : larderLimits.count);
   if (fault) return fail(fault);

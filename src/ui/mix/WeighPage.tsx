@@ -5,7 +5,14 @@ import Link from "next/link";
 import { useState } from "react";
 import { findLiquidLine, type WeighStep } from "@/core/formula";
 import type { DayBatch, LiquidAim } from "@/core/plan";
-import { formatCount, formatMass, formatNumber, formatScale, parseAmount } from "@/core/units";
+import {
+  findShownUnit,
+  formatCount,
+  formatMass,
+  formatScale,
+  parseMass,
+  readHouseMeasures,
+} from "@/core/units";
 import { sayParseFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { weighingLimits } from "@/schemas/limits";
@@ -145,8 +152,8 @@ function WeighSide({ day }: { readonly day: DayBatch }) {
   );
 }
 
-/** Steps in which liquid is added, g. */
-const DEGREES_G = [5, 10, 25] as const;
+/** Steps in which liquid is added, in the smaller unit of the house: g, or oz. */
+const DEGREES = { gram: [5, 10, 25], ounce: [0.25, 0.5, 1] } as const;
 
 const tellLots = ({ lots, isSeasonal }: LiquidAim): string =>
   lots === 0
@@ -160,6 +167,7 @@ function LiquidByDegrees({ day: { formula, batch, liquidAim } }: { readonly day:
   const { weighing, setWeighing } = useWeighing(formula.id);
   const hasRun = useBench((state) => state.hasRun);
   const [addedG, setAddedG] = useState(weighing.took?.massG ?? 0);
+  const [grams, degrees] = [findShownUnit("g"), DEGREES[readHouseMeasures().massUnit]];
   const liquid = findLiquidLine(formula);
   const line = batch?.lines.find(({ lineId }) => lineId === liquid?.id);
   if (!batch || !line?.range) return null;
@@ -179,30 +187,30 @@ function LiquidByDegrees({ day: { formula, batch, liquidAim } }: { readonly day:
             : `Aim at ${formatScale(line.massG)}.`}
       </p>
       <div className="flex gap-2">
-        {DEGREES_G.map((degreeG) => (
+        {degrees.map((degree) => (
           <button
-            key={degreeG}
+            key={degree}
             type="button"
             className="btn touch flex-1"
-            onClick={() => setAddedG(Number((addedG + degreeG).toFixed(1)))}
+            onClick={() => setAddedG(Number((addedG + degree * grams.factor).toFixed(1)))}
           >
-            + {degreeG} g
+            + {degree} {grams.sign}
           </button>
         ))}
       </div>
       <TextField
-        label="It took, g"
+        label={`It took, ${grams.sign}`}
         inputClassName="figure text-2xl"
-        value={formatNumber(addedG, 1)}
+        value={grams.write(Number(addedG.toFixed(1)))}
         check={(text) => {
-          const amount = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });
+          const amount = parseMass(text);
           return amount.ok
-            ? describeLimitFault(amount.value.value, weighingLimits.tookG)
+            ? describeLimitFault(amount.value, weighingLimits.tookG)
             : sayParseFailure(amount.failure);
         }}
         onCommit={(text) => {
-          const amount = parseAmount(text, { dimension: "mass", system: "metric", bareUnit: "g" });
-          if (amount.ok) setAddedG(amount.value.value);
+          const amount = parseMass(text);
+          if (amount.ok) setAddedG(amount.value);
         }}
       />
       {outside && (

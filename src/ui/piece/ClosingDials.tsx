@@ -16,6 +16,7 @@ import { usePieceEdit } from "../bench/usePieceEdit";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { glueNames, ventNames } from "./words";
+import { formatLength } from "@/core/units";
 
 /** How a piece is closed and vented. */
 export function ClosingDials(props: { readonly piece: Piece }) {
@@ -44,7 +45,7 @@ export function ClosingDials(props: { readonly piece: Piece }) {
           limit={pieceLimits.marginMm}
           value={piece.marginMm}
           sliderMax={30}
-          hint={`${crimp.name.toLowerCase()} needs ${crimp.needsMarginMm} mm`}
+          hint={`${crimp.name.toLowerCase()} needs ${formatLength(crimp.needsMarginMm, 2)}`}
           onChange={(marginMm) => editPiece({ marginMm })}
         />
       )}

@@ -5,7 +5,7 @@ import { useRouter } from "next/navigation";
 import type { Dough } from "@/core/formula";
 import type { Piece } from "@/core/plan";
 import { describeVents } from "@/core/sealing";
-import { formatMass, formatNumber } from "@/core/units";
+import { formatLength, formatMass, formatNumber } from "@/core/units";
 import { pieceLimits } from "@/schemas/limits";
 import { useBench, usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
@@ -86,7 +86,7 @@ function PieceSurface({ piece }: { readonly piece: Piece }) {
               <Fact
                 label={shaped.seal.crimp.markName}
                 value={String(shaped.seal.marks)}
-                note={`${formatNumber(shaped.seal.seamMm)} mm of seam`}
+                note={`${formatLength(shaped.seal.seamMm, 0)} of seam`}
               />
             )}
             {shaped.hold && (

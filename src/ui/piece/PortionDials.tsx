@@ -3,7 +3,7 @@
 import { parsePortion } from "@/core/filling";
 import { isFilledLevel } from "@/core/forming";
 import type { Piece } from "@/core/plan";
-import { formatMass, formatNumber } from "@/core/units";
+import { formatKept, formatMass, formatNumber, formatScale } from "@/core/units";
 import { sayFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { pieceLimits } from "@/schemas/limits";
@@ -12,6 +12,9 @@ import { usePieceEdit } from "../bench/usePieceEdit";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { TextField } from "../controls/TextField";
+
+/** A small portion, to show how one is written, g. */
+const EXAMPLE_G = 25;
 
 /** How much goes in each: as full as it is set, or so much by weight or measure. */
 export function PortionDials(props: { readonly piece: Piece }) {
@@ -47,8 +50,8 @@ export function PortionDials(props: { readonly piece: Piece }) {
       />
       {portionG !== null ? (
         <TextField
-          label="Each gets, as 25 g, 2 tbsp or scoop 40"
-          value={`${formatNumber(portionG, 1)} g`}
+          label={`Each gets, as ${formatScale(EXAMPLE_G)}, 2 tbsp or scoop 40`}
+          value={formatKept(Number(portionG.toFixed(1)), "g")}
           inputClassName="figure text-xl"
           check={(text) => read(text).fault ?? null}
           onCommit={(text) => {

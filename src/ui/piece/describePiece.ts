@@ -1,7 +1,7 @@
 import type { Piece, ShapedPiece } from "@/core/plan";
 import { describeOutline } from "@/core/shape";
 import { findHeatWay, listHeats } from "@/core/way";
-import { formatHeat, formatNumber, type OvenScale } from "@/core/units";
+import { formatHeat, formatSides, type OvenScale } from "@/core/units";
 import { sugarNames, washNames } from "./words";
 
 /** `ring 78 mm, base 78 mm round`. */
@@ -13,7 +13,7 @@ export const describeBlanks = ({ formed }: ShapedPiece): string =>
 /** `118 × 59 × 22 mm`: as it goes into the heat. */
 export function describeFinished({ formed }: ShapedPiece): string {
   const { widthMm, depthMm, heightMm } = formed.finished;
-  return `${formatNumber(widthMm)} × ${formatNumber(depthMm)} × ${formatNumber(heightMm)} mm`;
+  return formatSides([widthMm, depthMm, heightMm]);
 }
 
 export function describeWash({ wash }: Piece): string {

@@ -9,7 +9,7 @@ import {
   formatHeat,
   formatLength,
   formatMass,
-  formatNumber,
+  formatMassRange,
   type OvenScale,
 } from "@/core/units";
 import { findChillMin, findCoolMin, findHeatWay } from "@/core/way";
@@ -102,10 +102,10 @@ export function PieceSheet({ line, formulas, scale, allergens, toldWith }: Props
             </span>
           ))}
         {portion.massG > 0
-          ? `weigh every tenth, ${Math.round(portion.lowG)}–${Math.round(portion.highG)} g`
+          ? `weigh every tenth, ${formatMassRange(portion.lowG, portion.highG)}`
           : "nothing goes in"}
         {seal &&
-          `, margin ${formatLength(piece.marginMm)}; ${seal.crimp.name.toLowerCase()}, ${seal.marks} ${seal.crimp.markName} on ${formatNumber(seal.seamMm)} mm`}
+          `, margin ${formatLength(piece.marginMm)}; ${seal.crimp.name.toLowerCase()}, ${seal.marks} ${seal.crimp.markName} on ${formatLength(seal.seamMm, 0)}`}
         .
       </p>
       <p>

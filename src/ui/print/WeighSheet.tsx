@@ -1,5 +1,5 @@
 import type { DayBook, DayPlan, MaterialUse } from "@/core/plan";
-import { formatMass, formatNumber, formatScale } from "@/core/units";
+import { findShownUnit, formatMass, formatNumber, formatScale } from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
 
 interface Props {
@@ -49,7 +49,7 @@ export function WeighSheet({ book, plan }: Props) {
                       : formatScale(line.massG)}
                   </td>
                   <td className="figure text-right">
-                    {line.range ? "took ____ g" : formatScale(scaleShowsG)}
+                    {line.range ? `took ____ ${findShownUnit("g").sign}` : formatScale(scaleShowsG)}
                   </td>
                 </tr>
               ))}

@@ -4,7 +4,7 @@ import { useEffect, useRef } from "react";
 import { fitCooling, type DeviceUse, type PlacedReading } from "@/core/readings";
 import type { WeighStep } from "@/core/formula";
 import { SAMPLE_EVERY, samplePortions, type JobSheet, type RunSheet, type TaskRun } from "@/core/run";
-import { formatDuration, formatNumber, formatScale } from "@/core/units";
+import { formatDuration, formatMass, formatNumber, formatScale } from "@/core/units";
 import type { Readings } from "./useReadings";
 
 interface Props {
@@ -167,7 +167,7 @@ function Portions({
       {sample ? (
         <p className="text-lg">
           <span className={`figure text-4xl ${sample.isLastOff ? "text-error" : ""}`}>
-            {formatNumber(sample.meanG, 1)} g
+            {formatMass(sample.meanG)}
           </span>{" "}
           on average of {sample.count} of {wanted}, ± {formatNumber(sample.spreadG, 1)}; between{" "}
           {formatNumber(sample.lowG, 1)} and {formatNumber(sample.highG, 1)} is right

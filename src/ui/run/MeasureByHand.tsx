@@ -2,10 +2,9 @@
 
 import { useId, useState } from "react";
 import { listAsked, toDeckPart, type AskedMeasure, type JobSheet, type Measure } from "@/core/run";
-import { formatNumber, parseNumber } from "@/core/units";
-import { sayParseFailure } from "@/core/words";
-import { describeLimitFault } from "@/schemas/checkValue";
+import { findShownUnit, formatKept } from "@/core/units";
 import { measureLimits } from "@/schemas/limits";
+import { parseDial } from "../controls/parseDial";
 
 interface Props {
   readonly job: Pick<JobSheet, "kind" | "targets">;
@@ -19,16 +18,16 @@ export interface Measured {
   readonly part?: string;
 }
 
-const facts: Readonly<Partial<Record<Measure, { readonly what: string; readonly unit: string }>>> = {
-  massG: { what: "One portion", unit: "g" },
-  coreC: { what: "Core", unit: "°C" },
-  thicknessMm: { what: "Rolled to", unit: "mm" },
-  blankMm: { what: "A blank across, once it lies still", unit: "mm" },
-  trimG: { what: "Trim off the sheet", unit: "g" },
-  heatUpMin: { what: "It was hot after", unit: "min" },
-  oilLowC: { what: "Oil at its coldest", unit: "°C" },
-  ovenC: { what: "Oven", unit: "°C" },
-  oilC: { what: "Oil", unit: "°C" },
+const names: Readonly<Partial<Record<Measure, string>>> = {
+  massG: "One portion",
+  coreC: "Core",
+  thicknessMm: "Rolled to",
+  blankMm: "A blank across, once it lies still",
+  trimG: "Trim off the sheet",
+  heatUpMin: "It was hot after",
+  oilLowC: "Oil at its coldest",
+  ovenC: "Oven",
+  oilC: "Oil",
 };
 
 /** A figure read off a scale, a ruler or a thermometer that Tezgah does not hear. */
@@ -63,15 +62,13 @@ function MeasureForm({
   const id = useId();
   const [text, setText] = useState("");
   const [said, setSaid] = useState<{ readonly text: string; readonly isFault: boolean } | null>(null);
-  const { what, unit } = facts[measure] ?? { what: measure, unit: "" };
+  const limit = measureLimits[measure];
+  const { sign, write } = findShownUnit(limit.unit);
   const note = () => {
-    const parsed = parseNumber(text.replace(/\s*(mm|min|g|°?C)\s*$/i, ""));
-    const fault = parsed.ok
-      ? describeLimitFault(parsed.value, measureLimits[measure])
-      : sayParseFailure(parsed.failure);
-    if (!parsed.ok || fault !== null) return setSaid({ text: fault ?? "", isFault: true });
+    const parsed = parseDial(text, limit);
+    if ("fault" in parsed) return setSaid({ text: parsed.fault, isFault: true });
     setText("");
-    setSaid({ text: `${formatNumber(parsed.value, 1)} ${unit} noted`, isFault: false });
+    setSaid({ text: `${formatKept(parsed.value, limit.unit)} noted`, isFault: false });
     onMeasured(parsed.value);
   };
   return (
@@ -83,8 +80,8 @@ function MeasureForm({
       }}
     >
       <label htmlFor={id}>
-        {what}
-        {deck !== null && `, deck ${deck}`}, {unit}
+        {names[measure] ?? measure}
+        {deck !== null && `, deck ${deck}`}, {sign}
       </label>
       <span className="flex gap-2">
         <input
@@ -93,7 +90,7 @@ function MeasureForm({
           inputMode="decimal"
           autoComplete="off"
           value={text}
-          placeholder={meant === null ? "" : formatNumber(meant, 1)}
+          placeholder={meant === null ? "" : write(Number(meant.toFixed(1)))}
           onChange={({ target }) => setText(target.value)}
         />
         <button type="submit" className="btn h-14" disabled={text.trim() === ""}>

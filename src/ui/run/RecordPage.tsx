@@ -5,7 +5,7 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { RecordRow, RunEvent, RunRecord } from "@/core/run";
-import { formatClock, formatDuration, formatNumber } from "@/core/units";
+import { formatClock, formatDuration, formatNumber, formatScale } from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
 import { CorrectJob } from "./CorrectJob";
 import { tellMishap, tellReading } from "./tellEvent";
@@ -216,7 +216,7 @@ const tellWhat = (row: RecordRow, moreMin: number): string => {
     ...(ranOutAt !== null ? [`the filling ran out at ${ranOutAt}`] : []),
     ...(moreMin > 0 ? [`needed ${formatDuration(moreMin)} more`] : []),
     ...mishaps.map(tellMishap),
-    ...(pouredG > 0 ? [`${formatNumber(pouredG)} g poured`] : []),
+    ...(pouredG > 0 ? [`${formatScale(pouredG)} poured`] : []),
     ...measured.map(tellReading),
     ...notes,
   ].join("; ");

@@ -1,17 +1,18 @@
 import type { Measure, RunEvent } from "@/core/run";
-import { formatDuration, formatNumber } from "@/core/units";
+import { measureLimits } from "@/schemas/limits";
+import { formatDuration, formatKept, formatScale } from "@/core/units";
 
 const measureWords: Readonly<Record<Measure, string>> = {
-  massG: "grams",
-  coreC: "core °C",
-  ovenC: "oven °C",
-  oilC: "oil °C",
-  roomC: "room °C",
-  thicknessMm: "thick mm",
-  blankMm: "blank mm",
-  trimG: "trim g",
-  heatUpMin: "minutes to heat up",
-  oilLowC: "oil at its coldest °C",
+  massG: "weighs",
+  coreC: "core",
+  ovenC: "oven",
+  oilC: "oil",
+  roomC: "room",
+  thicknessMm: "thick",
+  blankMm: "blank",
+  trimG: "trim",
+  heatUpMin: "to heat up",
+  oilLowC: "oil at its coldest",
   cutCount: "really cut",
 };
 
@@ -22,7 +23,7 @@ export const tellReading = ({
 }: {
   readonly measure: Measure;
   readonly value: number;
-}): string => `${measureWords[measure]} ${formatNumber(value, 1)}`;
+}): string => `${measureWords[measure]} ${formatKept(Number(value.toFixed(1)), measureLimits[measure].unit)}`;
 
 /** Pieces that went wrong, in words. */
 export const tellMishap = (told: {
@@ -40,7 +41,7 @@ export function tellEvent(event: RunEvent): string | null {
     case "measured":
       return tellReading(event);
     case "poured":
-      return `${formatNumber(event.massG)} g poured`;
+      return `${formatScale(event.massG)} poured`;
     case "ranOut":
       return `the filling ran out at ${event.made}`;
     case "more":

@@ -1,5 +1,5 @@
 import { listLights, type DayPlan, type Problem, type Station } from "@/core/plan";
-import { formatClock, formatCount, formatDuration, formatMass } from "@/core/units";
+import { formatClock, formatCount, formatDuration, formatMass, formatMassRange } from "@/core/units";
 import { pageTitles } from "./pageTitles";
 
 /** What a station shows in the strip. */
@@ -64,8 +64,7 @@ function describeRoll({ cuts, tally }: DayPlan) {
 function describeFill({ lines }: DayPlan) {
   const portions = lines.map(({ shaped: { portion } }) => portion.massG);
   if (portions.length === 0) return NOTHING;
-  const [low, high] = [Math.round(Math.min(...portions)), Math.round(Math.max(...portions))];
-  return [low === high ? `${low} g` : `${low}–${high} g`, "a piece"] as const;
+  return [formatMassRange(Math.min(...portions), Math.max(...portions)), "a piece"] as const;
 }
 
 function describeSeal({ lines }: DayPlan) {

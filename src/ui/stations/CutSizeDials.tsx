@@ -5,6 +5,7 @@ import { computeBox, describeOutline, type Outline } from "@/core/shape";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { OutlineDials } from "../controls/OutlineDials";
+import { formatLength } from "@/core/units";
 
 /** The size of the cut, by its outline, and whether the drawer holds such a cutter. */
 export function CutSizeDials(props: { readonly piece: Piece }) {
@@ -37,5 +38,5 @@ function describeDrawer(cut: Outline, drawer: readonly Outline[]): string {
   if (!nearest) return "no such cutter in the drawer (Kit)";
   if (Math.abs(nearest.overMm) < SAME_MM && Math.abs(nearest.highMm) < SAME_MM) return "in the drawer";
   const mm = Number(Math.abs(nearest.overMm).toFixed(1));
-  return `nearest in the drawer: ${describeOutline(nearest.outline)}, ${mm} mm ${nearest.overMm > 0 ? "larger" : "smaller"}`;
+  return `nearest in the drawer: ${describeOutline(nearest.outline)}, ${formatLength(mm, 2)} ${nearest.overMm > 0 ? "larger" : "smaller"}`;
 }

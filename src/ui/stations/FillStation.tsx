@@ -3,7 +3,7 @@
 import Link from "next/link";
 import { isFilledLevel } from "@/core/forming";
 import type { PieceFill, PiecePlan } from "@/core/plan";
-import { formatCount, formatLength, formatMass, formatNumber } from "@/core/units";
+import { formatCount, formatLength, formatMass, formatMassRange, formatNumber } from "@/core/units";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { CautionList } from "../controls/CautionList";
@@ -68,9 +68,7 @@ function Surface({ line }: { readonly line: PiecePlan }) {
           {portion.massG === 0 && <p>Its way fills nothing into it: it is set out as a shell.</p>}
           <p hidden={portion.massG === 0}>
             weigh every tenth:{" "}
-            <strong className="figure">
-              {Math.round(portion.lowG)}–{Math.round(portion.highG)} g
-            </strong>
+            <strong className="figure">{formatMassRange(portion.lowG, portion.highG)}</strong>
           </p>
           {others.length > 0 && (
             <ul aria-label="Also in it" className="flex flex-col gap-1">

@@ -4,7 +4,7 @@ import Link from "next/link";
 import type { PiecePlan } from "@/core/plan";
 import { describeVents, type Seal } from "@/core/sealing";
 import { findChillMin, withChill } from "@/core/way";
-import { formatDuration, formatMass, formatNumber } from "@/core/units";
+import { formatDuration, formatLength, formatMass, formatNumber } from "@/core/units";
 import { pieceLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
@@ -85,9 +85,9 @@ function SealFacts({ seal, glueG }: { readonly seal: Seal; readonly glueG: numbe
       </p>
       <dl className="grid grid-cols-[1fr_auto] gap-x-3">
         <dt>seam</dt>
-        <dd className="figure text-right">{formatNumber(seal.seamMm)} mm</dd>
+        <dd className="figure text-right">{formatLength(seal.seamMm, 0)}</dd>
         <dt>one every</dt>
-        <dd className="figure text-right">{seal.crimp.pitchMm} mm</dd>
+        <dd className="figure text-right">{formatLength(seal.crimp.pitchMm, 2)}</dd>
         <dt>glue for the day, {seal.glue.name.toLowerCase()}</dt>
         <dd className="figure text-right">{formatMass(glueG)}</dd>
       </dl>

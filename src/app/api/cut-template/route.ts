@@ -1,4 +1,5 @@
 import { validatePlacedTemplate } from "@/schemas/validate";
+import { readMeasures } from "../../measures";
 import { calculator } from "../calculator";
 import { writeTemplate } from "../writeTemplate";
 
@@ -9,5 +10,5 @@ const MAX_TEMPLATE_BYTES = 1_000_000;
 export const POST = calculator({
   validate: validatePlacedTemplate,
   maxBytes: MAX_TEMPLATE_BYTES,
-  answer: (document) => writeTemplate(document, document),
+  answer: (document) => writeTemplate(document, document, readMeasures()),
 });

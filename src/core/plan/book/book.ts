@@ -7,7 +7,7 @@ import type { CutOutcome, LotOutcome, PastLog } from "../../habits";
 import type { PieceExtra } from "../../filling";
 import type { CrimpId, Glaze, GlueId, Vents, Wash } from "../../sealing";
 import type { Outline, SheetShape } from "../../shape";
-import type { EggSize, MeasureSystem, OvenScale } from "../../units";
+import type { EggSize, HouseMeasures, MeasureSystem, OvenScale } from "../../units";
 import type { Way } from "../../way";
 
 export const tins = ["bare", "buttered", "floured", "sprayed", "papered"] as const;
@@ -186,8 +186,9 @@ export interface Order {
 }
 
 /** How the kitchen measures, and how warm its places are. */
-export interface Kitchen {
+export interface Kitchen extends HouseMeasures {
   readonly id: string;
+  /** Whose cups and spoons amounts are read by. */
   readonly system: MeasureSystem;
   readonly eggSize: EggSize;
   readonly ovenScale: OvenScale;

@@ -1,6 +1,6 @@
 import { findVessel } from "../kit";
 import { countBaskets, type FryPlan, toDemandId, type ShapedPiece } from "../piece";
-import { formatNumber, formatMass, formatCount } from "../../units";
+import { formatCount, formatMass, formatNumber, formatSides } from "../../units";
 import type { WhyStep } from "../problem";
 import type { Filling } from "../../formula";
 import type { Piece } from "../book";
@@ -132,7 +132,7 @@ function explainLoad({ piece, loading, oven, kit, fries, counts: { made } }: Pie
   const trays = loading.loads.reduce((sum, load) => sum + load.trays.length, 0);
   return [
     {
-      text: `on one ${oven.trayWidthMm} × ${oven.trayDepthMm} mm tray`,
+      text: `on one ${formatSides([oven.trayWidthMm, oven.trayDepthMm], 2)} tray`,
       figure: formatCount(loading.perTray, "piece"),
     },
     { text: `${made} pieces`, figure: formatCount(trays, "tray") },

@@ -1,4 +1,12 @@
-import { formatClock, formatCount, formatDuration, formatMass, formatNumber } from "../../units";
+import {
+  formatClock,
+  formatCount,
+  formatDuration,
+  formatLength,
+  formatMass,
+  formatNumber,
+  formatSides,
+} from "../../units";
 import { engineWords, said, sayBy, tellFailure, type Said, type WordsOf } from "../../words";
 import { sayDate } from "../book";
 import type { FryFailure, ProblemFailure, Waited } from "./problemFailure";
@@ -19,8 +27,8 @@ const fryWords: WordsOf<FryFailure> = {
     ),
   oilOverMark: ({ fryer, overMm, overG }) =>
     said(
-      `with one piece in it the oil of ${fryer} stands ${formatNumber(overMm, 1)} mm above its mark.`,
-      `Take ${formatNumber(overG / 1000, 1)} kg out.`,
+      `with one piece in it the oil of ${fryer} stands ${formatLength(overMm, 1)} above its mark.`,
+      `Take ${formatMass(overG)} out.`,
     ),
   notInBasket: ({ fryer }) => said(`not one lies flat in the basket of ${fryer}.`, "Make it smaller."),
   oneCoolsOil: ({ fryer, leastC }) =>
@@ -92,8 +100,8 @@ const problemWords: WordsOf<ProblemFailure> = {
     of(
       piece,
       said(
-        `${dough} is bought ${boughtMm} mm thick and cannot be rolled to ${wantedMm} mm, ` +
-          `${formatNumber(wantedMm - boughtMm, 1)} mm more.`,
+        `${dough} is bought ${formatLength(boughtMm, 2)} thick and cannot be rolled to ${formatLength(wantedMm, 2)}, ` +
+          `${formatLength(wantedMm - boughtMm, 1)} more.`,
         "Planned as bought; lower the thickness.",
       ),
     ),
@@ -151,7 +159,7 @@ const problemWords: WordsOf<ProblemFailure> = {
     ),
   noShelfRoom: ({ shelf, place, trayWidthMm, trayDepthMm }) =>
     said(
-      `No tray of ${formatNumber(trayWidthMm)} × ${formatNumber(trayDepthMm)} mm stands on ${shelf} in ${place}.`,
+      `No tray of ${formatSides([trayWidthMm, trayDepthMm])} stands on ${shelf} in ${place}.`,
       "Planned as if it did; correct the shelf in Kit.",
     ),
   freezerFull: ({ trays, room }) =>

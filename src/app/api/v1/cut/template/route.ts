@@ -1,8 +1,9 @@
 import { runJob } from "@/jobs/pool";
 import { validateTemplate } from "@/schemas/validate";
-import { calculator, refuseJob } from "../../../calculator";
+import { calculator, inMetric, refuseJob } from "../../../calculator";
 import { refuse } from "../../../readJson";
 import { writeTemplate } from "../../../writeTemplate";
+import { metricMeasures } from "@/core/units";
 import { sayFailure } from "@/core/words";
 
 /** Past its budget a search is ended after so long, ms. */
@@ -15,7 +16,7 @@ export const POST = calculator({
     const done = await runJob("layOut", document, document.budgetMs + GRACE_MS);
     if (!done.ok) return refuseJob(done.failure);
     const layout = done.value;
-    if (!layout.ok) return refuse([{ path: "sheet", message: sayFailure(layout.failure) }]);
-    return writeTemplate({ ...document, parts: layout.value.parts }, document);
+    if (!layout.ok) return refuse([{ path: "sheet", message: inMetric(() => sayFailure(layout.failure)) }]);
+    return writeTemplate({ ...document, parts: layout.value.parts }, document, metricMeasures);
   },
 });
