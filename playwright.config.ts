@@ -10,7 +10,7 @@ const worlds = [
   { name: "day", seed: SEED, files: ["api", "run", "screens", "taught"] },
   { name: "book", seed: SEED, files: ["piece", "saving", "mix", "market", "ways"] },
   { name: "kit", seed: SEED, files: ["kit", "cut", "bake", "heat", "remedy", "orders"] },
-  { name: "server", seed: SEED, files: ["server", "live", "away", "access"] },
+  { name: "server", seed: SEED, files: ["server", "live", "away", "access", "measures"] },
   { name: "empty", seed: "", files: ["firstDay", "selling"] },
 ] as const;
 /** The first world's port; the others' follow. */

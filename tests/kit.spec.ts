@@ -141,7 +141,7 @@ test("fillings are made the day before with one tap: this day gets shorter, that
 
 test("the day is downloaded as a sheet for each person", async ({ page, request }) => {
   await page.goto(`${MARKET}/orders`);
-  const link = page.getByRole("link", { name: "By the clock, PDF" });
+  const link = page.getByRole("link", { name: "By the clock, PDF A4" });
   const answer = await request.get((await link.getAttribute("href"))!);
   expect(answer.headers()["content-type"]).toBe("application/pdf");
   expect((await answer.body()).subarray(0, 5).toString()).toBe("%PDF-");

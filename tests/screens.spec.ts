@@ -1,62 +1,8 @@
 import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
 import { findTight } from "./findTight";
+import { screens } from "./screenPaths";
 import { DEMO_DAY, expect, test } from "./silentTest";
-
-const screens = [
-  ...[
-    "orders",
-    "mix",
-    "roll",
-    "fill",
-    "seal",
-    "bake",
-    "cool",
-    "book",
-    "kit",
-    "piece/leek-triangle",
-    "formula/bay-shortcrust",
-    "weigh/bay-shortcrust",
-    "rest/bay-shortcrust",
-    "yield",
-    "mould",
-    "larder",
-    "customers",
-    "bring",
-    "labels",
-    "costs",
-    "allergens",
-    "why",
-    "ingredients",
-    "paste",
-    "shopping",
-  ].map((path) => `${DEMO_DAY}/${path}`),
-  ...[
-    "fill?piece=tahini-tartlet",
-    "seal?piece=chestnut-pie",
-    "piece/pear-coat",
-    "piece/pear-coat/schools",
-    "piece/pear-coat/compare",
-    "piece/custard-cup/heat",
-    "formula/two-apple",
-  ].map((path) => `/day/2026-11-30/${path}`),
-  "/day/2026-12-05/bake?piece=rhubarb-crescent",
-  "/day/2026-12-05/cool?piece=custard-cup",
-  "/run/2026-11-28",
-  "/run/2026-11-28/record",
-  "/run/2026-11-28/taught",
-  "/run/2026-11-28/close",
-  "/days",
-  "/week?on=2026-11-28",
-  "/habits",
-  "/copies",
-  "/access",
-  "/how",
-  "/enter",
-  "/print/2026-11-28",
-  "/print/2026-11-28/weigh",
-  "/print/2026-11-28/labels?of=order",
-];
 
 test.beforeAll(async ({ playwright }, { project }) => {
   const request = await playwright.request.newContext({ baseURL: project.use.baseURL! });

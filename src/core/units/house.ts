@@ -27,7 +27,7 @@ export const metricMeasures: HouseMeasures = intern({ lengthUnit: "mm", massUnit
 /**
  * What every text of this thread is written in. Like a language it is one for the whole house, so that neither an engine
  * that tells its steps nor a drawing that labels its sides has to carry it; what remembers texts asks for it
- * (createMemory). See docs/decisions.md.
+ * (createMemory). See docs/DECISIONS.md.
  */
 let spoken = metricMeasures;
 

@@ -102,6 +102,9 @@ export function formatMassRange(lowG: number, highG: number): string {
   return sharesSign ? `${figure}–${high}` : `${low}–${high}`;
 }
 
+/** A scale that carries more than ten pounds shows whole ounces. */
+const TO_TENTHS_BELOW_OZ = 10 * OZ_PER_LB;
+
 /** Decimals of an ounce by the ounces: a small scale shows hundredths, of spices thousandths, a large one tenths. */
 const decimalsOfOunces = (ounces: number): number => (ounces < 0.1 ? 3 : ounces < 10 ? 2 : 1);
 
@@ -110,8 +113,8 @@ function formatOunces(massG: number): string {
   const ounces = Math.abs(massG) / G_PER_OZ;
   const alone = formatNumber(ounces, decimalsOfOunces(ounces));
   if (Number(alone) < OZ_PER_LB) return `${alone === "0" ? "" : sign}${alone} oz`;
-  // To the tenth of an ounce in whole tenths, so that 15.96 oz is the next pound.
-  const tenths = Math.round(ounces * 10);
+  // In whole tenths, so that 15.96 oz is the next pound; of a large mass in whole ounces.
+  const tenths = ounces < TO_TENTHS_BELOW_OZ ? Math.round(ounces * 10) : Math.round(ounces) * 10;
   const [pounds, rest] = [Math.floor(tenths / (OZ_PER_LB * 10)), (tenths % (OZ_PER_LB * 10)) / 10];
   return `${sign}${pounds} lb${rest === 0 ? "" : ` ${formatNumber(rest, 1)} oz`}`;
 }

@@ -4,8 +4,8 @@ import type { Limit } from "@/schemas/limits";
 /** What is finer is not kept of a figure that is turned. */
 const KEPT_DECIMALS = 4;
 const keep = (value: number): number => Number(value.toFixed(KEPT_DECIMALS));
-/** Against the last bit of a float. */
-const ROUNDING = 1e-6;
+/** So near to a whole step it is one, of a step: what is kept of the finest step is rounded by a tenth of this. */
+const ROUNDING = 1e-3;
 
 /** A figure of the house's unit as it is kept, whole steps of decimals without the dust of a float. */
 export const toKept = (shown: number, { unit }: Limit): number => keep(shown * findShownUnit(unit).factor);

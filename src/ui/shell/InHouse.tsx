@@ -1,6 +1,6 @@
 "use client";
 
-import { useState, type ReactNode } from "react";
+import { useLayoutEffect, useRef, useState, type ReactNode, type RefObject } from "react";
 import { setHouseMeasures, type HouseMeasures } from "@/core/units";
 
 interface Props {
@@ -9,14 +9,33 @@ interface Props {
 }
 
 /** What stands within tells lengths and masses in these measures; where they change it is drawn anew, whole. */
-export const InHouse = ({ measures: { lengthUnit, massUnit }, children }: Props) => (
-  <Spoken key={`${lengthUnit} ${massUnit}`} measures={{ lengthUnit, massUnit }}>
-    {children}
-  </Spoken>
-);
+export function InHouse({ measures: { lengthUnit, massUnit }, children }: Props) {
+  const focusedAt = useRef(-1);
+  return (
+    <Spoken key={`${lengthUnit} ${massUnit}`} measures={{ lengthUnit, massUnit }} focusedAt={focusedAt}>
+      {children}
+    </Spoken>
+  );
+}
 
-function Spoken({ measures, children }: Props) {
+const listFocusable = (): HTMLElement[] => [
+  ...document.querySelectorAll<HTMLElement>("a[href], button, input, select, textarea, [tabindex]"),
+];
+
+function Spoken({
+  measures,
+  focusedAt,
+  children,
+}: Props & {
+  /** Which of the page's controls had the focus before. */ readonly focusedAt: RefObject<number>;
+}) {
   // Before anything within is drawn; an effect would come after it.
   useState(() => setHouseMeasures(measures));
+  useLayoutEffect(() => {
+    if (focusedAt.current >= 0) listFocusable()[focusedAt.current]?.focus();
+    return () => {
+      focusedAt.current = listFocusable().findIndex((each) => each === document.activeElement);
+    };
+  }, [focusedAt]);
   return children;
 }

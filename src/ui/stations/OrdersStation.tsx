@@ -79,9 +79,16 @@ export function OrdersStation() {
             Day sheet to print
           </LeaveLink>
           <div className="grid grid-cols-2 gap-2">
-            <LeaveLink href={`/api/day/${book.day.date}/pdf`} className="btn touch" download>
-              By the clock, PDF
-            </LeaveLink>
+            {papers.map(({ paper, name }) => (
+              <LeaveLink
+                key={paper}
+                href={`/api/day/${book.day.date}/pdf?paper=${paper}`}
+                className="btn touch"
+                download
+              >
+                By the clock, PDF {name}
+              </LeaveLink>
+            ))}
             <LeaveLink href={`/api/day/${book.day.date}/ics`} className="btn touch" download>
               Calendar with alarms
             </LeaveLink>
@@ -103,6 +110,12 @@ export function OrdersStation() {
     />
   );
 }
+
+/** What the sheet by the clock is printed on. */
+const papers = [
+  { paper: "a4", name: "A4" },
+  { paper: "letter", name: "Letter" },
+] as const;
 
 /** Hours of a helper to begin with, minutes after midnight. */
 const FIRST_HELP = { fromMin: 7 * 60, toMin: 11 * 60 };
