@@ -187,7 +187,7 @@ test("what was really cut is kept, corrects the next forecast, and can be taken 
   await field.fill("30");
   await field.press("Enter");
   await page.goto("/day/2026-11-29/yield");
-  await page.getByLabel("Dough", { exact: true }).selectOption({ label: "Hazel sweet paste" });
+  await page.getByRole("radio", { name: /^Hazel sweet paste/ }).check();
   await expect(page.getByText(/your log of 1 rolling gave 9[89] % of what was planned/)).toBeVisible();
   await page.goto("/day/2026-11-29/roll?piece=chestnut-oval");
   await field.fill("-3");

@@ -48,7 +48,7 @@ export default async function Page({ searchParams }: Props) {
         date,
         day: book?.day ?? null,
         orders,
-        load: (loads.ok && loads.value[at]) || null,
+        load: (loads.ok && loads.value[at]?.load) || null,
         ahead: book ? listAhead(book) : [],
         hasRun: store.runs.has(date),
         standing: listStandingFor(
@@ -65,6 +65,7 @@ export default async function Page({ searchParams }: Props) {
         monday={monday}
         today={today}
         days={dates.map(toDay)}
+        faces={Object.assign({}, ...(loads.ok ? loads.value.map(({ faces }) => faces) : []))}
         pieceNames={Object.fromEntries(named) as Readonly<Record<string, string>>}
       />
     );

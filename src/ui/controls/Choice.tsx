@@ -12,12 +12,16 @@ interface Props<T extends string> {
   readonly onChange: (value: T) => void;
 }
 
+/** So many stand two by two: three and one below would look as if the last were another thing. */
+const EVEN = 4;
+const AS_MANY_AS_FIT = "grid-cols-[repeat(auto-fit,minmax(88px,1fr))]";
+
 /** A few large choices, each with what it would cost. */
 export function Choice<T extends string>({ legend, options, value, onChange }: Props<T>) {
   return (
     <fieldset>
       <legend className="mb-1.5">{legend}</legend>
-      <div className="grid grid-cols-[repeat(auto-fit,minmax(88px,1fr))] gap-2">
+      <div className={`grid gap-2 ${options.length === EVEN ? "grid-cols-2" : AS_MANY_AS_FIT}`}>
         {options.map(({ id, title, figure, note }) => (
           <label
             key={id}

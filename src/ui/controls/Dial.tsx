@@ -63,7 +63,8 @@ export function Dial({ limit, value, onChange, sliderMin, sliderMax, hint }: Pro
         <input
           id={id}
           className="dial-figure figure ml-auto text-xl leading-7"
-          inputMode="decimal"
+          // A keyboard of figures has no stroke for a fraction.
+          inputMode={shownUnit.sign === "in" ? "text" : "decimal"}
           value={shown}
           // What is typed with its unit has room.
           style={shown.length > FIGURES ? { width: `${shown.length + 1}ch` } : undefined}

@@ -30,7 +30,7 @@ import { createYieldClient } from "@/workers/createCutClient";
 import { usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
 import { Dial } from "../controls/Dial";
-import { Select } from "../controls/Select";
+import { Picker } from "../controls/Picker";
 import { StationLayout } from "../controls/StationLayout";
 import { TextField } from "../controls/TextField";
 import { SheetDrawing } from "../drawings/SheetDrawing";
@@ -131,11 +131,17 @@ export function YieldPage() {
       }
       side={
         <>
-          <Select
+          <Picker
             label="Dough"
-            value={dough.id}
-            options={doughs.map(({ id, name }) => ({ id, name }))}
-            onChange={setDoughId}
+            isLabelShown
+            items={doughs.map((each) => ({
+              id: each.id,
+              name: each.name,
+              figure: formatMass(computeTotalG(each)),
+              mark: null,
+            }))}
+            selectedId={dough.id}
+            onPick={setDoughId}
           />
           <TextField
             label="So much of it"

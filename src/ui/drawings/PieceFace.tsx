@@ -2,9 +2,13 @@ import type { FormedPiece } from "@/core/forming";
 import type { Vents } from "@/core/sealing";
 import { boundsOfPolygon, type Point, type Polygon } from "@/core/shape";
 
-interface Props {
-  readonly fromAbove: FormedPiece["fromAbove"];
+/** What a piece looks like from above. */
+export interface Face {
+  readonly fromAbove: Pick<FormedPiece["fromAbove"], "edge" | "inner" | "stick">;
   readonly vents: Vents;
+}
+
+interface Props extends Face {
   /** Of the thin lines, in the drawing's mm; the edge and the vents are drawn bolder. */
   readonly strokeMm: number;
 }

@@ -1,15 +1,11 @@
 "use client";
 
-import type { FormedPiece } from "@/core/forming";
-import type { Vents } from "@/core/sealing";
 import { boundsOfPolygon } from "@/core/shape";
 import { useBench } from "../bench/BenchProvider";
 import { OutlineIcon } from "./OutlineShape";
-import { PieceFace } from "./PieceFace";
+import { PieceFace, type Face } from "./PieceFace";
 
-interface FaceMarkProps {
-  readonly fromAbove: FormedPiece["fromAbove"];
-  readonly vents: Vents;
+interface FaceMarkProps extends Face {
   readonly sizePx?: number;
 }
 

@@ -6,6 +6,7 @@ import { allergens, type Allergen } from "@/core/formula";
 import { listAllergenRows, listAllergenSources, type AllergenRow, type ContactWay } from "@/core/labels";
 import { formatClock } from "@/core/units";
 import { usePicked } from "../bench/BenchProvider";
+import { PieceMark } from "../drawings/PieceMark";
 import { StationLayout } from "../controls/StationLayout";
 
 /** What stands in a cell: a word, so that nobody has to learn signs. */
@@ -79,6 +80,9 @@ export function AllergensPage() {
 const nameRow = ({ name, dueMin }: AllergenRow): string =>
   dueMin === null ? name : `${formatClock(dueMin)} ${name || "no name"}`;
 
+/** A row is as high as a finger. */
+const ROW_MARK_PX = 36;
+
 function Matrix({
   rows,
   columns,
@@ -119,7 +123,10 @@ function Matrix({
                 className="board sticky left-0 max-w-32 sm:max-w-56 leading-tight break-words py-1 pr-2 text-left font-[inherit]"
                 title={nameRow(row)}
               >
-                {nameRow(row)}
+                <span className="flex items-center gap-2">
+                  {row.of === "piece" && <PieceMark pieceId={row.id} sizePx={ROW_MARK_PX} />}
+                  <span className="min-w-0">{nameRow(row)}</span>
+                </span>
               </th>
               {columns.map((allergen) => (
                 <Cell

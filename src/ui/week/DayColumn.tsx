@@ -7,6 +7,8 @@ import { groupOrders, type TakenOrder } from "@/core/orders";
 import type { DayLoad } from "@/core/plan";
 import { formatClock, formatCount, formatDuration } from "@/core/units";
 import type { Day } from "@/schemas/model";
+import { FaceMark } from "../drawings/PieceMark";
+import type { Face } from "../drawings/PieceFace";
 import { formatShortDate } from "../shell/formatDayDate";
 import type { WeekDay } from "./weekDay";
 
@@ -14,6 +16,7 @@ interface Props {
   readonly each: WeekDay;
   readonly today: string;
   readonly pieceNames: Readonly<Record<string, string>>;
+  readonly faces: Readonly<Record<string, Face>>;
   /** The longest of the week's hands and heat: what its bars are measured by, min. */
   readonly mostMin: number;
   /** Days that an order may be moved to. */
@@ -24,7 +27,17 @@ interface Props {
 }
 
 /** One date: its load, who comes for what, and what is made for others. */
-export function DayColumn({ each, today, pieceNames, mostMin, targets, onMove, onMake, onRemove }: Props) {
+export function DayColumn({
+  each,
+  today,
+  pieceNames,
+  faces,
+  mostMin,
+  targets,
+  onMove,
+  onMake,
+  onRemove,
+}: Props) {
   const { date, day, orders, load, ahead, hasRun, standing } = each;
   const { setNodeRef, isOver } = useDroppable({ id: date });
   const isPast = date < today;
@@ -86,6 +99,7 @@ export function DayColumn({ each, today, pieceNames, mostMin, targets, onMove, o
                   key={order.id}
                   order={order}
                   name={pieceNames[order.pieceId] ?? ""}
+                  face={faces[order.pieceId] ?? null}
                   isFixed={hasRun || isPast}
                   targets={targets}
                   onMove={onMove}
@@ -151,24 +165,33 @@ function Load({ load, mostMin }: { readonly load: DayLoad; readonly mostMin: num
 interface ChipProps {
   readonly order: TakenOrder;
   readonly name: string;
+  readonly face: Face | null;
   readonly isFixed: boolean;
   readonly targets: readonly WeekDay[];
   readonly onMove: (orderId: string, to: WeekDay) => void;
 }
 
+/** As high as a line of the name, which goes on below it. */
+const CHIP_MARK_PX = 22;
+
 /** An order to be drawn to another day, or sent there by name. */
-function OrderChip({ order, name, isFixed, targets, onMove }: ChipProps) {
+function OrderChip({ order, name, face, isFixed, targets, onMove }: ChipProps) {
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id: order.id, disabled: isFixed });
   return (
     <li
       ref={setNodeRef}
       {...listeners}
-      className={`flex items-center rounded-lg border border-base-300 bg-base-200 pl-2 ${
+      className={`flex items-center rounded-lg border border-base-300 bg-base-200 pl-1.5 ${
         isFixed ? "min-h-11" : "cursor-grab touch-none"
       } ${isDragging ? "relative z-10 opacity-80" : ""}`}
       style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
     >
       <span className="min-w-0 flex-1 py-1 text-sm">
+        {face && (
+          <span className="float-left mr-1.5">
+            <FaceMark {...face} sizePx={CHIP_MARK_PX} />
+          </span>
+        )}
         <strong className="figure text-base">{order.count}</strong> {name}
       </span>
       {!isFixed && targets.length > 0 && (

@@ -9,6 +9,7 @@ import { invert, toChange, type Change } from "@/schemas/change";
 import type { Day } from "@/schemas/model";
 import { createId } from "../bench/createId";
 import { weekdayNames } from "../orders/weekdays";
+import type { Face } from "../drawings/PieceFace";
 import { formatShortDate } from "../shell/formatDayDate";
 import { DayColumn } from "./DayColumn";
 import { sendChanges } from "./sendChanges";
@@ -20,6 +21,8 @@ interface Props {
   readonly today: string;
   readonly days: readonly WeekDay[];
   readonly pieceNames: Readonly<Record<string, string>>;
+  /** By piece, as far as the week's days could be planned. */
+  readonly faces: Readonly<Record<string, Face>>;
 }
 
 /** A finger that moves less than this only touches, px. */
@@ -28,7 +31,7 @@ const DRAG_FROM_PX = 8;
 const FIRST_OPEN_MIN = 5 * 60;
 
 /** Seven days side by side; an order is drawn to another day, a day is made with what stands for it, or taken away. */
-export function WeekPage({ monday, today, days, pieceNames }: Props) {
+export function WeekPage({ monday, today, days, pieceNames, faces }: Props) {
   const router = useRouter();
   const [isPending, startTransition] = useTransition();
   const [fault, setFault] = useState<string | null>(null);
@@ -129,7 +132,7 @@ export function WeekPage({ monday, today, days, pieceNames }: Props) {
           {days.map((each) => (
             <DayColumn
               key={each.date}
-              {...{ each, today, pieceNames }}
+              {...{ each, today, pieceNames, faces }}
               mostMin={most}
               targets={days.filter(({ date, hasRun }) => date !== each.date && date >= today && !hasRun)}
               onMove={move}

@@ -41,6 +41,15 @@ const days: readonly WeekDay[] = [
   { ...bare, date: "2026-11-29" },
 ];
 
+/** As it lies on a tray, mm. */
+const halfRound = {
+  edge: Array.from({ length: 19 }, (_, i): [number, number] => [
+    60 * Math.cos((i * Math.PI) / 18),
+    60 * Math.sin((i * Math.PI) / 18),
+  ]),
+  inner: [],
+};
+
 const sent: ChangeGroup[] = [];
 let answer: object;
 beforeEach(() => {
@@ -54,7 +63,13 @@ beforeEach(() => {
   });
 });
 const open = () => {
-  render(<WeekPage monday="2026-11-23" today="2026-11-24" days={days} pieceNames={{ moon: "Half-moon" }} />);
+  render(
+    <WeekPage
+      {...{ monday: "2026-11-23", today: "2026-11-24", days }}
+      pieceNames={{ moon: "Half-moon" }}
+      faces={{ moon: { fromAbove: halfRound, vents: { kind: "none", count: 0 } } }}
+    />,
+  );
   return userEvent.setup();
 };
 const column = (name: string) => within(screen.getByRole("listitem", { name }));
@@ -62,6 +77,12 @@ const column = (name: string) => within(screen.getByRole("listitem", { name }));
 test("each date says what it asks, who comes, and what is made for others", () => {
   open();
   const text = screen.getByRole("listitem", { name: "Sat 28 Nov" }).textContent;
+  // Its drawing stands beside its name, as large as the piece goes into a square.
+  const drawing = column("Sat 28 Nov")
+    .getByText("Half-moon", { exact: false })
+    .closest("li")!
+    .querySelector("svg")!;
+  expect(drawing.getAttribute("viewBox")!.split(" ")[2]).toBe(String(120 * 1.08));
   for (const said of ["24", "eggs3", "1 h 30", "45 min", "05:00", "10:20", "12 min late", "Ferry kiosk"])
     expect(text).toContain(said);
   expect(text).toContain("ahead for Sun 29 Nov: Plum filling");

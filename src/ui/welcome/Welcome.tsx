@@ -1,11 +1,10 @@
 "use client";
 
 import { useState, type FormEvent } from "react";
-import type { FormedPiece } from "@/core/forming";
-import type { Vents } from "@/core/sealing";
 import { parseClock, parseNumber } from "@/core/units";
 import type { FirstDay } from "@/schemas/validate";
 import { checkClock, checkCount } from "../controls/checks";
+import type { Face } from "../drawings/PieceFace";
 import { FaceMark } from "../drawings/PieceMark";
 
 export interface StarterCard {
@@ -13,7 +12,7 @@ export interface StarterCard {
   readonly title: string;
   readonly blurb: string;
   /** As it lies on its tray; null where it cannot be drawn. */
-  readonly face: { readonly fromAbove: FormedPiece["fromAbove"]; readonly vents: Vents } | null;
+  readonly face: Face | null;
 }
 
 interface Props {
