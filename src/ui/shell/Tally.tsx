@@ -39,7 +39,7 @@ export function Tally() {
           {tally.readyMin !== null && (
             <span>
               by {formatClock(tally.readyMin)}
-              {ends && ends.mostMin - tally.readyMin >= TOLD_MIN && (
+              {ends && !isTooMuch(tally.inHandMin ?? 0) && ends.mostMin - tally.readyMin >= TOLD_MIN && (
                 <span className="hidden lg:inline">
                   , nine days in ten {formatClock(Math.round(ends.mostMin))}
                 </span>
@@ -49,26 +49,31 @@ export function Tally() {
         </p>
       )}
       <p className="ml-auto flex flex-wrap items-baseline gap-x-4">
-        {isBehind && (
-          <strong role="status" className="text-(--tally-good)">
-            working out…
-          </strong>
-        )}
         {shortPieces > 0 && (
           <strong className="text-(--tally-bad)">
             {shortPieces} of {tally.ordered} not planned{stopped > 1 ? `, ${stopped} reasons` : ""}
           </strong>
         )}
         {tally.startMin !== null && <span>start {formatClock(tally.startMin)}</span>}
-        {tally.inHandMin !== null && <InHand minutes={tally.inHandMin} />}
+        {isBehind ? (
+          // In the place of what it will say, so that nothing moves meanwhile.
+          <strong role="status" className="text-(--tally-good)">
+            working out…
+          </strong>
+        ) : (
+          tally.inHandMin !== null && <InHand minutes={tally.inHandMin} />
+        )}
       </p>
       {tally.startMin !== null && <RunButton date={date} />}
     </footer>
   );
 }
 
+/** Nobody asks how such a day may end. */
+const isTooMuch = (inHandMin: number): boolean => -inHandMin >= TOO_MUCH_MIN;
+
 function InHand({ minutes }: { minutes: number }) {
-  if (-minutes >= TOO_MUCH_MIN) return <strong className="text-(--tally-bad)">too much for one day</strong>;
+  if (isTooMuch(minutes)) return <strong className="text-(--tally-bad)">too much for one day</strong>;
   if (minutes < 0) return <strong className="text-(--tally-bad)">{formatDuration(-minutes)} late</strong>;
   return <strong className="text-(--tally-good)">{formatDuration(minutes)} in hand</strong>;
 }

@@ -4,7 +4,7 @@ import { useEffect, useState } from "react";
 import { useBenchShell } from "../bench/BenchProvider";
 
 /** A plan that takes longer than this is said to be on its way, ms: until then the eye takes it for at once. */
-export const BEHIND_AFTER_MS = 200;
+export const BEHIND_AFTER_MS = 100;
 
 /** The figures that are shown are not those of what was typed: these are being worked out. */
 export function useIsBehind(): boolean {
