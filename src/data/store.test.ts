@@ -148,6 +148,10 @@ test("a larder item, a weighing, an ingredient and a kitchen come back as they w
   expect(readRecord(store, "kitchen", "kitchen")!.timeZone).toBe("Asia/Kathmandu");
   expect(setFields(store, "kitchen", "kitchen", { currency: "CHF" }).kind).toBe("written");
   expect(readRecord(store, "kitchen", "kitchen")!.currency).toBe("CHF");
+  expect(setFields(store, "kitchen", "kitchen", { lengthUnit: "inch", massUnit: "ounce" }).kind).toBe(
+    "written",
+  );
+  expect(readRecord(store, "kitchen", "kitchen")).toMatchObject({ lengthUnit: "inch", massUnit: "ounce" });
 });
 
 test("what hands and heat cost and what pieces are sold for is kept; a price is of a piece that is there", () => {

@@ -1,3 +1,5 @@
+import { inHouse } from "../units";
+import { sayFailure } from "../words";
 import { refused } from "../words/__tests__/refused";
 import { parsePortion } from ".";
 
@@ -14,6 +16,18 @@ test.each([
 ])("%s of a filling of 1.1 g/ml", (text, massG) => {
   const portion = parsePortion(text, 1.1, "metric");
   expect(portion.ok && portion.value).toBeCloseTo(massG, 2);
+});
+
+test("a bare figure is in the house's unit, a spoon is a spoon in every house", () => {
+  const inOunces = (text: string) =>
+    inHouse({ lengthUnit: "inch", massUnit: "ounce" }, () => parsePortion(text, 1.1, "metric"));
+  expect(
+    ["0.9", "1 lb 1 oz", "2 tbsp", "25 g"].map((text) => inOunces(text)).map((read) => read.ok && read.value),
+  ).toEqual([0.9 * 28.349523125, 17 * 28.349523125, 33, 25].map((massG) => expect.closeTo(massG, 6)));
+  const none = inOunces("some");
+  expect(
+    none.ok || inHouse({ lengthUnit: "mm", massUnit: "ounce" }, () => sayFailure(none.failure)),
+  ).toContain("Write 0.88 oz, 2 tbsp or scoop 40.");
 });
 
 test.each(["", "some", "3 mm", "scoop 0", "-2 g"])(

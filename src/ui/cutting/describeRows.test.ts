@@ -1,4 +1,5 @@
 import { layOutRows } from "@/core/cutting";
+import { inHouse } from "@/core/units";
 import type { SheetShape } from "@/core/shape";
 import { describeRows } from "./describeRows";
 
@@ -26,6 +27,13 @@ test("a ruler is told every pitch, every step and every shift of rows", () => {
   expect(mixed[1]).toBe("cuts 100 and 115 mm apart");
   expect(mixed[2]).toMatch(/^rows 95 and 100 and 82 mm apart$/);
   expect(mixed[3]).toMatch(/^shifted rows in by 30 and 5[78] mm$/);
+});
+
+test("a ruler of inches is told its own marks", () => {
+  const told = inHouse({ lengthUnit: "inch", massUnit: "ounce" }, () =>
+    rowsOn(101.6, { widthMm: 304.8, heightMm: 203.2 }),
+  );
+  expect(told).toEqual(["2 rows of 3, along the sheet", "cuts 4 in apart", "rows 4 in apart"]);
 });
 
 test("on a round sheet rows begin whole pitches apart; only the shift over those is told", () => {

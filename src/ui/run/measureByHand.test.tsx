@@ -1,8 +1,11 @@
 /** @jest-environment jsdom */
 import { render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
+import { metricMeasures, setHouseMeasures } from "@/core/units";
 import { jobSheet } from "./__tests__/jobSheet";
 import { MeasureByHand } from "./MeasureByHand";
+
+afterEach(() => setHouseMeasures(metricMeasures));
 
 const { targets } = jobSheet("a");
 
@@ -28,6 +31,23 @@ test("what is measured is noted by its unit; what cannot be is refused with its 
   await user.clear(blank);
   await user.type(blank, "wide{Enter}");
   expect(measured).toHaveBeenCalledTimes(1);
+});
+
+test("with a rule of inches a bare figure is inches; what was meant stands as it reads there", async () => {
+  setHouseMeasures({ lengthUnit: "inch", massUnit: "ounce" });
+  const user = userEvent.setup();
+  const measured = jest.fn();
+  const roll = {
+    kind: "roll" as const,
+    targets: { ...targets, portionG: null, thicknessMm: 3, blankMm: 114.3 },
+  };
+  render(<MeasureByHand job={roll} onMeasured={measured} />);
+  await user.click(screen.getByText("Measured by hand"));
+  const blank = screen.getByLabelText<HTMLInputElement>("A blank across, once it lies still, in");
+  expect(blank.placeholder).toBe("4 1/2");
+  await user.type(blank, "4 3/8{Enter}");
+  expect(measured).toHaveBeenLastCalledWith({ measure: "blankMm", value: 111.13 });
+  expect(screen.getByRole("status").textContent).toBe("4 3/8 in noted");
 });
 
 test("an oven of two decks is read deck by deck", async () => {
