@@ -140,7 +140,7 @@ test("a filling says how it stands and what to stir in, and raw fruit how late i
 }) => {
   await page.goto(`${MONDAY}/formula/two-apple`);
   await page.getByText("Body and thickening").click();
-  await expect(page.getByText(/of starch in 100 g of water/)).toBeVisible();
+  await expect(page.getByText(/starch is [\d.]+ % of its water/)).toBeVisible();
   await page.getByText("slices clean", { exact: true }).click();
   const more = page.getByText(/^\+ [\d.]+ g/);
   await expect(more).toBeVisible();

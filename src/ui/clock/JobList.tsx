@@ -13,6 +13,8 @@ interface Props {
   readonly sayLoad: (task: DayTask) => JobWords;
   readonly selectedId: string | null;
   readonly hoveredId: string | null;
+  /** From when the clock is looked at: the list is then there too. */
+  readonly fromMin: number;
   readonly onSelect: (taskId: string) => void;
   readonly onHover: (taskId: string | null) => void;
 }
@@ -28,7 +30,7 @@ const HEAT = "heat";
 
 /** The jobs by the clock, of one pair of hands or of all ovens: what is pointed at here is shown on the clock, and the other way. */
 export const JobList = memo(function JobList(props: Props) {
-  const { plan, nameOf, sayLoad, selectedId, hoveredId } = props;
+  const { plan, nameOf, sayLoad, selectedId, hoveredId, fromMin } = props;
   const { people } = findLaneOwners(plan);
   const [whose, setWhose] = useState("0");
   const chosen = plan.tasks.find(({ id }) => id === selectedId);
@@ -50,6 +52,12 @@ export const JobList = memo(function JobList(props: Props) {
   useEffect(() => {
     list.current?.querySelector('[aria-pressed="true"]')?.scrollIntoView?.({ block: "nearest" });
   }, [selectedId, whose]);
+  const firstIn = rows.findIndex(({ startMin, minutes }) => startMin + minutes > fromMin);
+  useEffect(() => {
+    // Within the list's own frame: nothing else of the screen is moved by a look at the clock.
+    const [frame, row] = [list.current, list.current?.children[firstIn]];
+    if (frame && row) frame.scrollTop += row.getBoundingClientRect().top - frame.getBoundingClientRect().top;
+  }, [firstIn, whose]);
   return (
     <div className="flex shrink-0 flex-col gap-2">
       <div role="group" aria-label="Whose jobs" className="flex rounded-lg border-2 border-base-300">
@@ -68,7 +76,7 @@ export const JobList = memo(function JobList(props: Props) {
       <ul
         ref={list}
         aria-label="Jobs by the clock"
-        className="flex max-h-[60dvh] flex-col overflow-y-auto lg:max-h-none"
+        className="flex max-h-[60dvh] flex-col overflow-y-auto lg:max-h-[max(18rem,calc(100dvh-27rem))]"
       >
         {rows.map(({ ids, startMin, minutes, line, count }) => {
           const isChosen = selectedId !== null && ids.includes(selectedId);

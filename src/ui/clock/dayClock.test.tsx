@@ -42,7 +42,7 @@ function Bench({ firstMin, nowMin = null }: { readonly firstMin: number; readonl
         pinnedIds={new Set()}
         onPin={(task, startMin) => pinned.push([task, startMin])}
       />
-      <JobList {...shared} />
+      <JobList {...shared} fromMin={view.window.fromMin} />
     </>
   );
 }

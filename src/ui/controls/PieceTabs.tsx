@@ -1,5 +1,6 @@
 "use client";
 
+import { startTransition, useOptimistic } from "react";
 import { usePathname, useRouter, useSearchParams } from "next/navigation";
 import { groupOrders, type Piece, type PiecePlan } from "@/core/plan";
 import { usePicked } from "../bench/BenchProvider";
@@ -46,6 +47,8 @@ export function PieceTabs({ figureOf = countMade }: Props) {
   const selected = useSelectedPiece();
   const router = useRouter();
   const pathname = usePathname();
+  // Picked at once, whatever the address takes to follow.
+  const [pickedId, pick] = useOptimistic(selected?.piece.id ?? null);
   if (pieces.length < 2) return null;
   return (
     <Picker
@@ -57,8 +60,13 @@ export function PieceTabs({ figureOf = countMade }: Props) {
         mark: <PieceMark pieceId={id} />,
         isIll: !line,
       }))}
-      selectedId={selected?.piece.id ?? null}
-      onPick={(id) => router.replace(`${pathname}?piece=${id}`, { scroll: false })}
+      selectedId={pickedId}
+      onPick={(id) =>
+        startTransition(() => {
+          pick(id);
+          router.replace(`${pathname}?piece=${id}`, { scroll: false });
+        })
+      }
     />
   );
 }

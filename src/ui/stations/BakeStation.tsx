@@ -137,7 +137,7 @@ function Bake({ plan, line }: { readonly plan: DayPlan; readonly line: PiecePlan
       }
       side={
         <BakeSide line={line}>
-          <JobList {...pointing} onSelect={chooseInList} />
+          <JobList {...pointing} fromMin={view?.window.fromMin ?? 0} onSelect={chooseInList} />
         </BakeSide>
       }
     />

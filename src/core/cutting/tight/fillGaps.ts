@@ -16,6 +16,7 @@ import {
   type SheetShape,
 } from "../../shape";
 import { type Placement, FIT_TOLERANCE_MM } from "../sheet";
+import { BodyGrid, toBody, type Body } from "./bodyGrid";
 
 export interface GapRequest {
   /** What lies on the sheet already, placed. */
@@ -75,10 +76,10 @@ export function* walkGaps({
   const innerMm = isInside([0, 0], upright)
     ? Math.min(...listEdges(upright).map(([a, b]) => distanceToSegmentMm([0, 0], a, b)))
     : 0;
-  const taken: Body[] = [];
-  for (const polygon of placed) {
-    taken.push(toBody(polygon));
-    if (taken.length % BODIES_PER_TURN === 0) yield;
+  const taken = new BodyGrid(sheet, widestMm + webMm);
+  for (const [i, polygon] of placed.entries()) {
+    taken.add(toBody(polygon));
+    if ((i + 1) % BODIES_PER_TURN === 0) yield;
   }
   const smallest = Math.min(
     ...turns.flatMap(({ bounds }) => [bounds.rightMm - bounds.leftMm, bounds.bottomMm - bounds.topMm]),
@@ -93,27 +94,22 @@ export function* walkGaps({
       for (const { angleDeg, contour, room, bounds } of turns) {
         if (room.some(({ nx, ny, reachMm }) => nx * xMm + ny * yMm > reachMm + FIT_TOLERANCE_MM)) continue;
         const near: Body[] = [];
-        let isTaken = false;
-        for (const body of taken) {
-          if (
-            body.leftMm - webMm >= xMm + bounds.rightMm ||
-            body.rightMm + webMm <= xMm + bounds.leftMm ||
-            body.topMm - webMm >= yMm + bounds.bottomMm ||
-            body.bottomMm + webMm <= yMm + bounds.topMm
-          )
-            continue;
+        const reach = {
+          leftMm: xMm + bounds.leftMm - webMm,
+          rightMm: xMm + bounds.rightMm + webMm,
+          topMm: yMm + bounds.topMm - webMm,
+          bottomMm: yMm + bounds.bottomMm + webMm,
+        };
+        const isFree = taken.everyNear(reach, (body) => {
           const awayMm = distanceToBodyMm(body.corners, xMm, yMm);
-          if (awayMm < innerMm + webMm - FIT_TOLERANCE_MM) {
-            isTaken = true;
-            break;
-          }
           if (awayMm < widestMm + webMm) near.push(body);
-        }
-        if (isTaken) continue;
+          return awayMm >= innerMm + webMm - FIT_TOLERANCE_MM;
+        });
+        if (!isFree) continue;
         const here = contour.map(([x, y]) => [x + xMm, y + yMm] as const);
         if (near.some(({ polygon }) => isTooNear(polygon, here, webMm))) continue;
         found.push({ xMm, yMm, angleDeg });
-        taken.push(toBody(here));
+        taken.add(toBody(here));
         break;
       }
     }
@@ -126,14 +122,3 @@ const isTooNear = (one: Polygon, other: Polygon, webMm: number): boolean =>
   webMm > FIT_TOLERANCE_MM
     ? gapMm(one, other, webMm) < webMm - FIT_TOLERANCE_MM
     : doOverlap(one, other, FIT_TOLERANCE_MM);
-
-interface Body extends ReturnType<typeof boundsOfPolygon> {
-  readonly polygon: Polygon;
-  readonly corners: Float64Array;
-}
-
-const toBody = (polygon: Polygon): Body => ({
-  polygon,
-  corners: Float64Array.from(polygon.flat()),
-  ...boundsOfPolygon(polygon),
-});
