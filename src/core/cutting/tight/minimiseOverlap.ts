@@ -9,13 +9,15 @@ const MOST_STEPS = 600;
 const CHECK_EVERY = 60;
 /** Over a check it must have fallen to this share, or the centres are jammed. */
 const LEAST_FALL = 0.7;
+/** Rounds whose overlaps are added up between two looks at a clock: some milliseconds, also before the code is warm. */
+const ROUNDS_A_LOOK = 4000;
 /** Sufficient decrease of the line search (Armijo). */
 const ARMIJO = 1e-4;
 
 /**
  * Pushes rounds apart until no two overlap and all lie in the room: minimises the sum of squared overlaps by L-BFGS.
- * Changes `centres` in place. Yields after every look at the whole and every choice of a direction, so that a clock can be
- * kept: of tens of thousands of rounds each takes tens of milliseconds.
+ * Changes `centres` in place. Yields after every look at the whole and every choice of a direction, and of tens of thousands
+ * of rounds within a look, so that a clock can be kept.
  * @param centres - x and y by turns, mm. @param radiiMm - Of each. @param toleranceMm - Overlap that counts as none.
  * @returns The overlap left (sum of squares, mm²), or 0 if no single overlap is above the tolerance; the centres are
  * where it was reached or given up. O(steps · n).
@@ -31,7 +33,7 @@ export function* minimiseOverlap(
   const near = new Neighbours(room, radiiMm);
   yield;
   let gradient = new Float64Array(size);
-  let energy = computeOverlap(centres, room, near, gradient);
+  let energy = yield* computeOverlap(centres, room, near, gradient);
   yield;
   const past: { step: Float64Array; turn: Float64Array; inverse: number }[] = [];
   const enough = toleranceMm ** 2 / 4;
@@ -42,7 +44,7 @@ export function* minimiseOverlap(
       if (energy > checked * LEAST_FALL) return energy;
       checked = energy;
     }
-    const direction = findDirection(gradient, past);
+    const direction = yield* findDirection(gradient, past);
     yield;
     let slope = dot(gradient, direction);
     if (slope >= 0) {
@@ -56,7 +58,7 @@ export function* minimiseOverlap(
     let nextEnergy = Infinity;
     for (let halvings = 0; halvings < 20; halvings++) {
       for (let i = 0; i < size; i++) next[i] = centres[i]! + length * direction[i]!;
-      nextEnergy = computeOverlap(next, room, near, nextGradient);
+      nextEnergy = yield* computeOverlap(next, room, near, nextGradient);
       yield;
       if (nextEnergy <= energy + ARMIJO * length * slope) break;
       length /= 2;
@@ -80,14 +82,19 @@ export function* minimiseOverlap(
   return findLargestOverlapMm(centres, room, near) <= toleranceMm ? 0 : Math.max(energy, Number.MIN_VALUE);
 }
 
-/** The two-loop recursion: the gradient through the inverse curvature that past steps have shown. */
-function findDirection(
+/**
+ * The two-loop recursion: the gradient through the inverse curvature that past steps have shown. Of many rounds it yields
+ * between the steps.
+ */
+function* findDirection(
   gradient: Float64Array,
   past: readonly { step: Float64Array; turn: Float64Array; inverse: number }[],
-): Float64Array {
+): Generator<undefined, Float64Array> {
+  const areMany = gradient.length > 2 * ROUNDS_A_LOOK;
   const direction = gradient.map((value) => -value);
   const shares = new Float64Array(past.length);
   for (let k = past.length - 1; k >= 0; k--) {
+    if (areMany) yield;
     const { step, turn, inverse } = past[k]!;
     shares[k] = inverse * dot(step, direction);
     addScaled(direction, turn, -shares[k]!);
@@ -97,9 +104,10 @@ function findDirection(
     const scale = 1 / (last.inverse * dot(last.turn, last.turn));
     for (let i = 0; i < direction.length; i++) direction[i] = direction[i]! * scale;
   }
-  past.forEach(({ step, turn, inverse }, k) => {
+  for (const [k, { step, turn, inverse }] of past.entries()) {
+    if (areMany) yield;
     addScaled(direction, step, shares[k]! - inverse * dot(turn, direction));
-  });
+  }
   return direction;
 }
 
@@ -151,10 +159,10 @@ class Neighbours {
     }
   }
 
-  /** Calls `meet` once for every two that may overlap. */
-  forEachPair(meet: (i: number, j: number) => void): void {
+  /** Calls `meet` once for every two that may overlap, the first of them from `from` up to `to`. */
+  forEachPair(from: number, to: number, meet: (i: number, j: number) => void): void {
     const { across, down, first, next, cellOf } = this;
-    for (let i = 0; i < next.length; i++) {
+    for (let i = from; i < to; i++) {
       for (let j = next[i]!; j >= 0; j = next[j]!) meet(i, j);
       const cell = cellOf[i]!;
       const column = cell % across;
@@ -173,8 +181,13 @@ class Neighbours {
 /** Of the round that is looked at: kept, since it is asked for all the time. */
 const beyond = new Float64Array(2);
 
-/** Sum of squared overlaps, with the walls too; writes its gradient. */
-function computeOverlap(centres: Float64Array, room: Room, near: Neighbours, gradient: Float64Array): number {
+/** Sum of squared overlaps, with the walls too; writes its gradient. Yields between parts of many rounds. */
+function* computeOverlap(
+  centres: Float64Array,
+  room: Room,
+  near: Neighbours,
+  gradient: Float64Array,
+): Generator<undefined, number> {
   gradient.fill(0);
   const { radiiMm } = near;
   let energy = 0;
@@ -185,8 +198,11 @@ function computeOverlap(centres: Float64Array, room: Room, near: Neighbours, gra
     gradient[i] = 2 * beyondX;
     gradient[i + 1] = 2 * beyondY;
   }
+  const areMany = near.radiiMm.length > ROUNDS_A_LOOK;
+  if (areMany) yield;
   near.sort(centres);
-  near.forEachPair((one, other) => {
+  if (areMany) yield;
+  const meet = (one: number, other: number) => {
     const i = 2 * one;
     const j = 2 * other;
     const dx = centres[i]! - centres[j]!;
@@ -206,7 +222,12 @@ function computeOverlap(centres: Float64Array, room: Room, near: Neighbours, gra
     gradient[i + 1] = gradient[i + 1]! - pullY;
     gradient[j] = gradient[j]! + pullX;
     gradient[j + 1] = gradient[j + 1]! + pullY;
-  });
+  };
+  const count = near.radiiMm.length;
+  for (let from = 0; from < count; from += ROUNDS_A_LOOK) {
+    if (from > 0) yield;
+    near.forEachPair(from, Math.min(from + ROUNDS_A_LOOK, count), meet);
+  }
   return energy;
 }
 
@@ -217,7 +238,7 @@ function findLargestOverlapMm(centres: Float64Array, room: Room, near: Neighbour
     worst = Math.max(worst, Math.abs(beyond[0]!), Math.abs(beyond[1]!));
   }
   near.sort(centres);
-  near.forEachPair((one, other) => {
+  near.forEachPair(0, near.radiiMm.length, (one, other) => {
     const [i, j] = [2 * one, 2 * other];
     const apartMm = Math.hypot(centres[i]! - centres[j]!, centres[i + 1]! - centres[j + 1]!);
     worst = Math.max(worst, near.radiiMm[one]! + near.radiiMm[other]! - apartMm);
