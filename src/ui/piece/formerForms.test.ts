@@ -3,15 +3,16 @@ import type { Dough } from "@/core/formula";
 import { toForm, type Piece } from "@/core/plan";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
+import type * as formerForms from "./formerForms";
 
 const book = toDayBook(listDemoRecords(), "2026-11-28", null)!;
 const moon = book.pieces.find(({ id }) => id === "quince-half-moon")!;
 const dough = book.formulas.find(({ id }) => id === moon.doughId) as Dough;
 
 /** The page as it is loaded anew: nothing of its own is left. */
-function load(): typeof import("./formerForms") {
+function load(): typeof formerForms {
   jest.resetModules();
-  return jest.requireActual<typeof import("./formerForms")>("./formerForms");
+  return jest.requireActual<typeof formerForms>("./formerForms");
 }
 
 beforeEach(() => sessionStorage.clear());

@@ -7,7 +7,7 @@ import { Tally } from "./Tally";
 import { BEHIND_AFTER_MS } from "./useIsBehind";
 
 const tally = () => within(screen.getByRole("contentinfo", { name: "Tally" }));
-const text = () => screen.getByRole("contentinfo", { name: "Tally" }).textContent!;
+const text = () => screen.getByRole("contentinfo", { name: "Tally" }).textContent;
 
 test("what goes in and what comes out is in view, with what is in hand", () => {
   const { plan } = renderOnBench(<Tally />);
@@ -22,7 +22,7 @@ test("while it is worked out it says so in the place of what is in hand, and not
   jest.useFakeTimers();
   const { store } = renderOnBench(<Tally />);
   const before = text();
-  const inHand = tally().getByText(/in hand$/).textContent!;
+  const inHand = tally().getByText(/in hand$/).textContent;
   act(() => store.setState({ planner: { kind: "working" }, plannedRecords: {} as never }));
   act(() => void jest.advanceTimersByTime(BEHIND_AFTER_MS + 10));
   expect(tally().getByRole("status").textContent).toBe("working out…");
