@@ -4,7 +4,7 @@ import { listFollows, type BatchRequest, type Piece } from "@/core/plan";
 import { describeOutline } from "@/core/shape";
 import { formatClock, formatLength, parseClock } from "@/core/units";
 import { batchLimits, pieceLimits } from "@/schemas/limits";
-import { usePicked } from "../bench/BenchProvider";
+import { useBench, usePicked } from "../bench/BenchProvider";
 import { checkClock } from "../controls/checks";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
@@ -58,6 +58,7 @@ interface DialsProps {
 /** What the baker says of the batch. */
 export function BatchDials({ wish, set, piece, request }: DialsProps) {
   const { book } = usePicked("book");
+  const liquidAims = useBench((state) => state.plan.liquidAims);
   const mates = book.pieces.filter(({ id, doughId }) => id !== piece.id && doughId === piece.doughId);
   const follows = listFollows(piece.form);
   const nameOf = (id: string) => book.formulas.find((formula) => formula.id === id)?.name ?? "";
@@ -167,7 +168,10 @@ export function BatchDials({ wish, set, piece, request }: DialsProps) {
             name={nameOf(extra.fillingId)}
             heightMm={extra.heightMm}
             massG={wish.layers.find(({ fillingId }) => fillingId === extra.fillingId)?.massG ?? null}
-            writtenG={usableG(book.formulas.find(({ id }) => id === extra.fillingId))}
+            writtenG={usableG(
+              book.formulas.find(({ id }) => id === extra.fillingId),
+              liquidAims,
+            )}
             onChange={(massG) => {
               const { fillingId } = extra;
               const rest = wish.layers.filter((layer) => layer.fillingId !== fillingId);

@@ -10,6 +10,7 @@ import {
   listFollows,
   type BatchFailure,
   type BatchRequest,
+  type DayPlan,
   type DividedBatch,
   type Piece,
 } from "@/core/plan";
@@ -17,7 +18,7 @@ import type { Result } from "@/core/result";
 import { describeOutline } from "@/core/shape";
 import { formatClock, formatCount, formatLength, formatMass, formatNumber } from "@/core/units";
 import { createDivisionClient, type DivisionRequest } from "@/workers/createPlanClient";
-import { usePicked } from "../bench/BenchProvider";
+import { useBench, usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
 import { useLatest } from "../bench/useLatest";
 import { EmptyDay } from "../controls/EmptyDay";
@@ -35,6 +36,7 @@ const FIRST_EACH_G = 50;
 /** A batch comes first: this dough into twelve, as many as weigh so much, or as many as it gives. */
 export function BatchPage() {
   const { book } = usePicked("book");
+  const liquidAims = useBench((state) => state.plan.liquidAims);
   const [first] = book.pieces;
   const [wish, setWish] = useState<Wish>({
     pieceId: first?.id ?? "",
@@ -53,7 +55,7 @@ export function BatchPage() {
   });
   const piece = book.pieces.find(({ id }) => id === wish.pieceId) ?? first;
   const set = (fields: Partial<Wish>) => setWish({ ...wish, ...fields });
-  const request = piece ? toRequest(wish, piece, book.formulas) : null;
+  const request = piece ? toRequest(wish, piece, book.formulas, liquidAims) : null;
   const { answer, isBusy, fault } = useLatest<DivisionRequest, Result<DividedBatch, BatchFailure>>(
     request && { book, request },
     createDivisionClient,
@@ -86,8 +88,17 @@ export function BatchPage() {
   );
 }
 
-function toRequest(wish: Wish, piece: Piece, formulas: readonly Formula[]): BatchRequest {
-  const massOf = (id: string) => usableG(formulas.find((formula) => formula.id === id));
+function toRequest(
+  wish: Wish,
+  piece: Piece,
+  formulas: readonly Formula[],
+  aims: DayPlan["liquidAims"],
+): BatchRequest {
+  const massOf = (id: string) =>
+    usableG(
+      formulas.find((formula) => formula.id === id),
+      aims,
+    );
   const follows = listFollows(piece.form);
   return {
     pieceId: piece.id,

@@ -1,9 +1,9 @@
-import type { BatchRequest, Follows, LayerOver } from "@/core/plan";
+import type { BatchRequest, DayPlan, Follows, LayerOver } from "@/core/plan";
 import { computeTotalG, computeYieldShare, type Formula } from "@/core/formula";
 
-/** Usable mass of a formula as it is written, g. */
-export const usableG = (formula: Formula | undefined) =>
-  formula ? computeTotalG(formula) * computeYieldShare(formula) : 0;
+/** Usable mass of a formula as it is written, its liquid as it is aimed at, g. */
+export const usableG = (formula: Formula | undefined, aims: DayPlan["liquidAims"]) =>
+  formula ? computeTotalG(formula, aims[formula.id]?.massG ?? null) * computeYieldShare(formula) : 0;
 
 type Division = BatchRequest["division"]["by"];
 

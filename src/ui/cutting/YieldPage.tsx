@@ -54,6 +54,8 @@ export function YieldPage() {
   const doughs = book.formulas.filter((formula): formula is Dough => formula.kind === "dough");
   const [doughId, setDoughId] = useState(plan.doughs[0]?.formula.id ?? doughs[0]?.id ?? "");
   const dough = doughs.find(({ id }) => id === doughId) ?? doughs[0];
+  // As on its own page: the liquid as it is aimed at.
+  const totalOf = (each: Dough) => computeTotalG(each, plan.liquidAims[each.id]?.massG ?? null);
   const [massText, setMassText] = useState(() => formatMass(FIRST_G));
   const [wantedText, setWantedText] = useState("48");
   const [webMm, setWebMm] = useState(FIRST_WEB_MM);
@@ -137,7 +139,7 @@ export function YieldPage() {
             items={doughs.map((each) => ({
               id: each.id,
               name: each.name,
-              figure: formatMass(computeTotalG(each)),
+              figure: formatMass(totalOf(each)),
               mark: null,
             }))}
             selectedId={dough.id}
@@ -154,13 +156,13 @@ export function YieldPage() {
             onCommit={setMassText}
           />
           <div className="flex flex-wrap gap-2">
-            {computeTotalG(dough) > 0 && (
+            {totalOf(dough) > 0 && (
               <button
                 type="button"
                 className="btn touch flex-1"
-                onClick={() => setMassText(formatScale(computeTotalG(dough)))}
+                onClick={() => setMassText(formatScale(totalOf(dough)))}
               >
-                as written, {formatMass(computeTotalG(dough))}
+                as written, {formatMass(totalOf(dough))}
               </button>
             )}
             {larderG > 0 && (

@@ -31,7 +31,8 @@ export function FormulaScale({ formula }: { readonly formula: Formula }) {
       ? (shaped[user.id]?.masses.blankG ?? 0)
       : (shaped[user.id]?.portion.massG ?? 0)
     : 0;
-  const writtenG = computeTotalG(formula) * computeYieldShare(formula);
+  const aimG = useBench((state) => state.plan.liquidAims[formula.id]?.massG ?? null);
+  const writtenG = computeTotalG(formula, aimG) * computeYieldShare(formula);
   const [typed, setTyped] = useState<Record<By, string>>({
     mass: formatScale(writtenG),
     pieces: "24",
@@ -39,7 +40,7 @@ export function FormulaScale({ formula }: { readonly formula: Formula }) {
     wholeEggs: formatScale(writtenG),
   });
   const target = readTarget(by, typed[by], lineId, perPieceG);
-  const scaled = "fault" in target ? null : scaleBy(formula, target.by, eggSize);
+  const scaled = "fault" in target ? null : scaleBy(formula, target.by, eggSize, aimG);
   const fault = "fault" in target ? target.fault : scaled?.ok === false ? sayFailure(scaled.failure) : null;
   const hasEggs = formula.lines.some(({ ingredientId }) => isEgg(ingredientId));
   const choices = (Object.keys(titles) as By[]).filter(
