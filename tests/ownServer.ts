@@ -27,6 +27,12 @@ export function createOwnServer(port: number) {
     });
 
   async function start(file: string, more: Record<string, string> = {}): Promise<void> {
+    // Two specs side by side on one port would each be answered by the other's server.
+    const isTaken = await fetch(base).then(
+      () => true,
+      () => false,
+    );
+    if (isTaken) throw new Error(`Something answers on ${port} already: give this spec a port of its own.`);
     server = spawn(
       process.execPath,
       ["node_modules/next/dist/bin/next", "start", "--hostname", "127.0.0.1", "--port", String(port)],

@@ -61,6 +61,8 @@ test("a tartlet says each layer, its nuts and what to weigh every tenth by", asy
   await layer.fill("3");
   await layer.press("Enter");
   await expect(page.locator("main").getByRole("alert")).toHaveCount(0);
+  // The page goes with the journey: what it has not told by then would be missed by the next.
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
 });
 
 test("syrup is divided evenly between the pans, and its caution stands at the step", async ({ page }) => {

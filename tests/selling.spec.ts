@@ -5,7 +5,7 @@ import { createOwnServer } from "./ownServer";
 import { DEMO_DAY, expect, test } from "./silentTest";
 
 /** A bakery that begins with an empty file. */
-const own = createOwnServer(3455);
+const own = createOwnServer(3463);
 const saved = (page: Page) => expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
 const open = async (page: Page, name: string) => {
   await page.keyboard.press("ControlOrMeta+k");
