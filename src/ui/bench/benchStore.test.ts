@@ -1,71 +1,11 @@
 import { startSteadyClock } from "@/time/steadyClock";
 import { listDemoRecords } from "@/demo";
-import type { Piece } from "@/schemas/model";
 import { findRecord, pickRecords } from "@/schemas/recordTable";
-import type { DaySnapshot, SaveReply } from "./benchState";
-import { createBenchStore } from "./benchStore";
-import type { ChangeGroup } from "@/schemas/change";
-import type { Found, Outbox } from "./outbox";
-import type { DayInput } from "@/workers/createPlanClient";
-import { createTestServer, NOW_ISO, type TestServer } from "./__tests__/testServer";
-
-const MOON = "quince-half-moon";
+import { MOON, open } from "./__tests__/openStore";
+import { createTestServer } from "./__tests__/testServer";
 
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
-
-type Kept = Parameters<Outbox["keep"]>[0];
-
-interface Opened {
-  readonly send?: (groups: readonly ChangeGroup[], server: TestServer) => Promise<SaveReply>;
-  readonly found?: Found | Promise<Found>;
-  readonly server?: TestServer;
-  readonly snapshot?: DaySnapshot;
-  readonly fetchSnapshot?: () => Promise<DaySnapshot | null>;
-}
-
-/** A store over a server of the test's, with a clock that the test turns. */
-function open({
-  send,
-  found,
-  server = createTestServer(),
-  snapshot = server.snapshot(),
-  fetchSnapshot = async () => server.snapshot(),
-}: Opened = {}) {
-  const planned: DayInput[] = [];
-  let nowMs = Date.parse(NOW_ISO);
-  let ids = 0;
-  let kept: Kept = { queue: [], refused: [], history: { past: [], future: [] } };
-  const store = createBenchStore({
-    snapshot,
-    send: async (groups) => (send ? send(groups, server) : server.take(groups)),
-    fetchSnapshot,
-    plan: (input) => planned.push(input),
-    fetchPlan: async () => null,
-    outbox: {
-      open: async () => found ?? { mine: null, left: [] },
-      keep: (next) => (kept = next),
-      keepNow: (next) => (kept = next),
-    },
-    clock: () => new Date((nowMs += 10)),
-    createId: () => `group-${Math.random()}-${ids++}`,
-  });
-  const state = () => store.getState();
-  const piece = (id = MOON): Piece => findRecord(state().records, "piece", id)!;
-  const set = (fields: Partial<Piece>, id = MOON) =>
-    state().edit([{ kind: "piece", id, record: { ...piece(id), ...fields } }]);
-  const wait = (ms: number) => {
-    nowMs += ms;
-  };
-  return { server, state, piece, set, wait, planned, kept: () => kept };
-}
-
-/** Another tablet sets fields of the piece. */
-function setElsewhere(server: TestServer, fields: Partial<Piece>) {
-  const other = open({ server });
-  other.set(fields);
-  return other.state().flush();
-}
 
 test("edits are shown at once, planned with, and sent together after a quiet time", async () => {
   const { server, state, set, piece, planned } = open();
@@ -137,59 +77,6 @@ test("a lost answer is sent again under the same id and is no conflict with ones
   expect(state().save.kind).toBe("saved");
 });
 
-test("two tablets that set different fields of a piece both keep theirs", async () => {
-  const here = open();
-  await setElsewhere(here.server, { spares: 5 });
-  here.set({ marginMm: 19 });
-  await here.state().flush();
-  expect(here.piece()).toMatchObject({ marginMm: 19, spares: 5 });
-  expect(findRecord(here.server.read(), "piece", MOON)).toEqual(here.piece());
-});
-
-describe("the same field set on two tablets", () => {
-  async function clash() {
-    const here = open();
-    await setElsewhere(here.server, { marginMm: 19, spares: 5 });
-    here.set({ marginMm: 14 });
-    await here.state().flush();
-    return here;
-  }
-
-  test("is asked about, that field alone, and nothing is sent until one is chosen", async () => {
-    const { state, set, server } = await clash();
-    expect(state().conflict).toMatchObject({ fields: ["marginMm"], theirs: { marginMm: 19 } });
-    expect(state().mine).toMatchObject({ marginMm: 14, spares: 5 });
-    const sent = server.received.length;
-    set({ spacingMm: 33 });
-    await state().flush();
-    await jest.advanceTimersByTimeAsync(60_000);
-    expect([server.received.length, state().save.kind]).toEqual([sent, "conflicted"]);
-  });
-
-  test("mine is written over theirs, with what was typed meanwhile", async () => {
-    const { state, set, server, piece } = await clash();
-    set({ spacingMm: 33 });
-    state().resolveConflict("mine");
-    await jest.advanceTimersByTimeAsync(1000);
-    expect(findRecord(server.read(), "piece", MOON)).toMatchObject({
-      marginMm: 14,
-      spacingMm: 33,
-      spares: 5,
-    });
-    expect([piece().marginMm, state().conflict, state().save.kind]).toEqual([14, null, "saved"]);
-  });
-
-  test("theirs is taken, and undo does not write the old value over it", async () => {
-    const { state, server, piece } = await clash();
-    state().resolveConflict("theirs");
-    await jest.advanceTimersByTimeAsync(1000);
-    expect([piece().marginMm, piece().spares, state().undoes !== null]).toEqual([19, 5, false]);
-    state().undo();
-    await state().flush();
-    expect(findRecord(server.read(), "piece", MOON)!.marginMm).toBe(19);
-  });
-});
-
 test("a refused change stands alone: others are saved, it stays on the screen, and can be mended or taken back", async () => {
   const { server, state, set, piece } = open();
   server.refuseIf(({ changes }) =>
@@ -255,28 +142,6 @@ test("what names another is written after it, and removed before it", async () =
     ["piece", null],
     ["formula", null],
   ]);
-});
-
-test("a snapshot older than what is known is passed over, a newer one is taken with what is not yet sent on top", async () => {
-  const { server, state, set, piece } = open();
-  const old = server.snapshot();
-  set({ marginMm: 17 });
-  await state().flush();
-  state().adopt(old);
-  expect([piece().marginMm, state().undoes !== null]).toEqual([17, true]);
-  await setElsewhere(server, { spares: 7 });
-  set({ spacingMm: 44 });
-  state().adopt(server.snapshot());
-  expect(piece()).toMatchObject({ marginMm: 17, spares: 7, spacingMm: 44 });
-  expect(state().undoes !== null).toBe(true);
-});
-
-test("another file, laid back from a copy, is taken though its revisions are lower", () => {
-  const { server, state, set, piece } = open();
-  set({ marginMm: 17 });
-  state().adopt({ ...server.snapshot(), epoch: "another", revision: 0 });
-  expect(piece().marginMm).toBe(17);
-  expect(state().save.kind).toBe("waiting");
 });
 
 test("after a reload what was kept on the device is shown, sent, and can still be undone", async () => {
@@ -355,21 +220,6 @@ test("a day that is over is planned with the formulas of then, while the book sh
   expect(findRecord(records, "formula", then.id)!.densityGPerMl).not.toBe(1.11);
 });
 
-test("what another hand set while a page was loaded again is not this page's to take back", async () => {
-  const server = createTestServer();
-  const before = open({ server });
-  const older = server.snapshot();
-  before.set({ marginMm: 21 });
-  await before.state().flush();
-  await setElsewhere(server, { marginMm: 17 });
-  const mine = { ...before.kept(), date: "2026-11-28", pageId: "page", savedAtMs: 1 };
-  const after = open({ server, snapshot: older, found: { mine, left: [] } });
-  await after.state().start();
-  await jest.advanceTimersByTimeAsync(0);
-  expect(after.piece().marginMm).toBe(17);
-  expect(after.state().undoes !== null).toBe(false);
-});
-
 test("a page loaded again while its former self still saved shows what that saved, though its own snapshot is older", async () => {
   const server = createTestServer();
   const before = open({ server });
@@ -391,117 +241,4 @@ test("a page loaded again while its former self still saved shows what that save
   expect(after.piece().marginMm).toBe(13);
   await jest.advanceTimersByTimeAsync(1000);
   expect(findRecord(server.read(), "piece", MOON)!.marginMm).toBe(13);
-});
-
-/** A store whose answers are held back until they are let through. */
-function openSlow(server: TestServer) {
-  const held: (() => void)[] = [];
-  const opened = open({
-    server,
-    send: async (groups) => {
-      const reply = server.take(groups);
-      await new Promise<void>((arrive) => held.push(arrive));
-      return reply;
-    },
-  });
-  return { ...opened, arrive: () => held.shift()!() };
-}
-
-test("an answer that comes after news written later takes nothing of the news back", async () => {
-  const server = createTestServer();
-  const { state, set, piece, arrive } = openSlow(server);
-  set({ marginMm: 17 });
-  const saved = state().flush();
-  await jest.advanceTimersByTimeAsync(0);
-  await setElsewhere(server, { spares: 9 });
-  state().hear(server.tell(state().readMark().revision));
-  arrive();
-  await saved;
-  expect(piece()).toMatchObject({ marginMm: 17, spares: 9 });
-  expect(piece()).toEqual(findRecord(server.read(), "piece", MOON));
-});
-
-test("news read before an answer's writing takes nothing of it back, and what else it told is read anew", async () => {
-  const server = createTestServer();
-  const { state, set, piece } = open({ server });
-  await setElsewhere(server, { spares: 9 });
-  const before = server.tell(1);
-  set({ marginMm: 17 });
-  await state().flush();
-  state().hear(before);
-  expect(piece()).toMatchObject({ marginMm: 17, spares: 9 });
-  state().undo();
-  expect(piece().marginMm).toBe(13);
-  state().hear(server.tell(before.revision));
-  await jest.advanceTimersByTimeAsync(0);
-  expect(piece().spares).toBe(9);
-});
-
-test("a conflict that is told late asks about what stands now", async () => {
-  const server = createTestServer();
-  await setElsewhere(server, { marginMm: 20 });
-  const { state, set, piece, arrive } = openSlow(server);
-  set({ marginMm: 17 });
-  server.take([
-    {
-      id: "before",
-      changes: [{ kind: "piece", id: MOON, set: { marginMm: 21 }, was: { marginMm: 20 } }],
-    },
-  ]);
-  const saved = state().flush();
-  await jest.advanceTimersByTimeAsync(0);
-  await setElsewhere(server, { marginMm: 22, spares: 9 });
-  state().hear(server.tell(state().readMark().revision));
-  arrive();
-  await saved;
-  expect(state().conflict?.theirs).toMatchObject({ marginMm: 22, spares: 9 });
-  state().resolveConflict("theirs");
-  expect(piece()).toMatchObject({ marginMm: 22, spares: 9 });
-});
-
-test("a day that could not be read when there was news of it is asked for until it comes", async () => {
-  const server = createTestServer();
-  let isAway = true;
-  const { state, piece } = open({
-    server,
-    fetchSnapshot: async () => (isAway ? null : server.snapshot()),
-  });
-  await setElsewhere(server, { spares: 9 });
-  state().hear({ ...server.tell(1), standing: null });
-  await jest.advanceTimersByTimeAsync(5000);
-  expect(piece().spares).not.toBe(9);
-  isAway = false;
-  await jest.advanceTimersByTimeAsync(20_000);
-  expect(piece().spares).toBe(9);
-});
-
-test("typed back to what stood here first, over what another has set since, is asked about and not dropped", async () => {
-  const server = createTestServer();
-  const { state, set, piece } = open({ server });
-  const { spares } = piece();
-  set({ spares: spares + 4 });
-  await setElsewhere(server, { spares: spares + 3 });
-  state().hear(server.tell(state().readMark().revision));
-  set({ spares });
-  expect(piece().spares).toBe(spares);
-  await state().flush();
-  expect(state().conflict).toMatchObject({ fields: ["spares"], theirs: { spares: spares + 3 } });
-  state().resolveConflict("mine");
-  await state().flush();
-  expect(findRecord(server.read(), "piece", MOON)!.spares).toBe(spares);
-});
-
-test("while a conflict is open it shows what the other has set last", async () => {
-  const server = createTestServer();
-  const { state, set, piece } = open({ server });
-  set({ marginMm: 17 });
-  await setElsewhere(server, { marginMm: 21 });
-  await state().flush();
-  expect(state().conflict?.theirs).toMatchObject({ marginMm: 21 });
-  await setElsewhere(server, { marginMm: 22 });
-  // What the other's page tells knows of the first figure already.
-  state().hear(server.tell(1));
-  await jest.advanceTimersByTimeAsync(0);
-  expect(state().conflict?.theirs).toMatchObject({ marginMm: 22 });
-  expect(piece().marginMm).toBe(17);
 });
