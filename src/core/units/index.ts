@@ -25,6 +25,7 @@ export {
   formatScale,
   formatSide,
   formatSides,
+  lengthName,
   lengthSign,
 } from "./measure";
 export {

@@ -28,11 +28,18 @@ const greatestCommonDivisor = (a: number, b: number): number =>
 
 /** How a unit of length is written: its sign, and a length in it without the sign, to `decimals` of a millimetre. */
 const lengthWriters: Readonly<
-  Record<LengthUnit, { readonly sign: string; write(lengthMm: number, decimals: number): string }>
+  Record<
+    LengthUnit,
+    { readonly sign: string; readonly name: string; write(lengthMm: number, decimals: number): string }
+  >
 > = {
-  mm: { sign: "mm", write: (lengthMm, decimals) => formatNumber(lengthMm, decimals) },
-  cm: { sign: "cm", write: (lengthMm, decimals) => formatNumber(lengthMm / MM_PER_CM, decimals + 1) },
-  inch: { sign: "in", write: formatInches },
+  mm: { sign: "mm", name: "millimetres", write: (lengthMm, decimals) => formatNumber(lengthMm, decimals) },
+  cm: {
+    sign: "cm",
+    name: "centimetres",
+    write: (lengthMm, decimals) => formatNumber(lengthMm / MM_PER_CM, decimals + 1),
+  },
+  inch: { sign: "in", name: "inches", write: formatInches },
 };
 
 /** A length as a rule is read: to the tenth of a millimetre below this, else whole, mm. */
@@ -41,6 +48,9 @@ const decimalsOf = (lengthMm: number): number => (lengthMm < READ_TO_TENTHS_MM ?
 
 /** The sign of the house's unit of length: `mm`, `cm` or `in`. */
 export const lengthSign = (): string => lengthWriters[readHouseMeasures().lengthUnit].sign;
+
+/** The same in full, as it is read out: `millimetres`, `inches`. */
+export const lengthName = (): string => lengthWriters[readHouseMeasures().lengthUnit].name;
 
 /**
  * A length in the house's unit without its sign, for sides that share one: `430`, `43`, `16 15/16`.

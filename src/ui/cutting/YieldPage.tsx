@@ -20,6 +20,7 @@ import {
   formatNumber,
   formatScale,
   formatSide,
+  lengthName,
   parseMass,
   parseNumber,
 } from "@/core/units";
@@ -290,7 +291,7 @@ function ChosenSheets({
           parts={sheet.parts.map(({ placements }) => ({ outline, placements, tone: "seen" }))}
           raggedMm={request.dough.marginMm}
           rerolled={sheet.pass > 0}
-          title={`Sheet ${plan.sheets.indexOf(sheet) + 1} of ${plan.sheets.length}, ${Math.round(sheet.sheet.widthMm)} by ${Math.round(sheet.sheet.heightMm)} millimetres, ${sheet.count} cuts`}
+          title={`Sheet ${plan.sheets.indexOf(sheet) + 1} of ${plan.sheets.length}, ${formatSide(sheet.sheet.widthMm, 0)} by ${formatSide(sheet.sheet.heightMm, 0)} ${lengthName()}, ${sheet.count} cuts`}
           limit={sheet.sheet}
           onResize={null}
         />

@@ -4,7 +4,7 @@ import { boundsOfPolygon, type Point, type Polygon } from "@/core/shape";
 import { Dimension } from "./Dimension";
 import { frame, placeFigure, type DimensionLine } from "./dimensionBox";
 import { PieceFace } from "./PieceFace";
-import { formatLength } from "@/core/units";
+import { formatLength, formatSide, lengthName } from "@/core/units";
 
 interface Props {
   readonly formed: Pick<FormedPiece, "fromAbove" | "marginMm">;
@@ -35,7 +35,7 @@ export function PlanDrawing({ formed, seal, vents, name }: Props) {
       ...{ from: topMm, to: bottomMm, vertical: true, size: text },
       at: leftMm - text * 1.6,
       edge: leftMm - text * 0.4,
-      text: `${Math.round(high)}`,
+      text: formatSide(high, 0),
     },
   ];
   const drawn = { left: leftMm, right: rightMm, top: topMm, bottom: lowestMm };
@@ -44,7 +44,7 @@ export function PlanDrawing({ formed, seal, vents, name }: Props) {
       viewBox={frame([drawn, ...dimensions.map((line) => placeFigure(line).extent)], text)}
       className="h-full w-full"
       role="img"
-      aria-label={`${name} from above: ${Math.round(wide)} by ${Math.round(high)} millimetres${crimped}`}
+      aria-label={`${name} from above: ${formatSide(wide, 0)} by ${formatSide(high, 0)} ${lengthName()}${crimped}`}
     >
       <PieceFace fromAbove={fromAbove} vents={vents} strokeMm={1} />
       {marks.map(({ x, y, inX, inY }, i) => (

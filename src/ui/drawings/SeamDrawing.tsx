@@ -1,5 +1,5 @@
 import { ventFacts, type CrimpId, type Seal, type Vents } from "@/core/sealing";
-import { formatLength, formatNumber } from "@/core/units";
+import { formatLength, formatNumber, formatSide, lengthName } from "@/core/units";
 import { Dimension } from "./Dimension";
 import { frame, placeFigure, type DimensionLine } from "./dimensionBox";
 
@@ -33,7 +33,7 @@ export function SeamDrawing({ seal, vents, name }: Props) {
       ...{ from: TOP_MM, to: TOP_MM + marginMm, vertical: true, size: TEXT_MM },
       at: -TEXT_MM * 1.2,
       edge: -TEXT_MM * 0.2,
-      text: `${formatNumber(marginMm)}`,
+      text: formatSide(marginMm, 0),
     },
   ];
   const drawn = { left: 0, right: rowMm, top: 0, bottom: rows * highMm };
@@ -42,7 +42,7 @@ export function SeamDrawing({ seal, vents, name }: Props) {
       viewBox={frame([drawn, ...dimensions.map((line) => placeFigure(line).extent)], TEXT_MM * 0.6)}
       className="h-full w-full"
       role="img"
-      aria-label={`${name}, the seam opened out: ${formatNumber(seamMm)} millimetres in ${rows} ${rows === 1 ? "row" : "rows"}, ${marks} ${crimp.markName} every ${formatNumber(pitchMm, 1)} millimetres, rim of ${marginMm}`}
+      aria-label={`${name}, the seam opened out: ${formatSide(seamMm, 0)} ${lengthName()} in ${rows} ${rows === 1 ? "row" : "rows"}, ${marks} ${crimp.markName} every ${formatNumber(pitchMm, 1)} ${lengthName()}, rim of ${marginMm}`}
     >
       {Array.from({ length: rows }, (_, row) => {
         const top = row * highMm;

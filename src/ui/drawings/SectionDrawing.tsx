@@ -5,7 +5,7 @@ import type { FormedPiece } from "@/core/forming";
 import { boundsOfPolygon, type Polygon } from "@/core/shape";
 import { Dimension } from "./Dimension";
 import { frame, placeFigure, type DimensionLine } from "./dimensionBox";
-import { formatLength, formatSide } from "@/core/units";
+import { formatLength, formatSide, lengthName } from "@/core/units";
 
 interface Props {
   readonly formed: Pick<FormedPiece, "section" | "marginMm" | "fromAbove">;
@@ -52,7 +52,7 @@ export function SectionDrawing({ formed, name }: Props) {
       viewBox={frame(extents, text)}
       className="h-full w-full"
       role="img"
-      aria-label={`${name} in section: ${Math.round(high)} millimetres high, ${Math.round(wide)} across${hasMargin ? `, margin ${marginMm}` : ""}`}
+      aria-label={`${name} in section: ${formatSide(high, 0)} ${lengthName()} high, ${formatSide(wide, 0)} across${hasMargin ? `, margin ${formatSide(marginMm, 0)}` : ""}`}
     >
       <defs>
         <pattern id={dots} width="5" height="5" patternUnits="userSpaceOnUse">

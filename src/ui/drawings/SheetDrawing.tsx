@@ -6,7 +6,7 @@ import { computeBox, type BoxMm, type Outline, type SheetShape } from "@/core/sh
 import { Dimension } from "./Dimension";
 import { OutlineShape } from "./OutlineShape";
 import { useSheetDrag } from "./useSheetDrag";
-import { formatLength } from "@/core/units";
+import { formatLength, formatSide, lengthName } from "@/core/units";
 
 /** Cuts of one outline, in the order of cutting. */
 export interface DrawnPart {
@@ -104,7 +104,7 @@ export function SheetDrawing({ sheet, parts, raggedMm, title, rerolled, limit, o
           role="slider"
           tabIndex={0}
           aria-label="Sheet corner: arrows make the sheet wider, narrower, higher, lower"
-          aria-valuetext={`${Math.round(widthMm)} by ${Math.round(heightMm)} millimetres`}
+          aria-valuetext={`${formatSide(widthMm, 0)} by ${formatSide(heightMm, 0)} ${lengthName()}`}
           aria-valuenow={Math.round(widthMm)}
           aria-valuemin={100}
           aria-valuemax={Math.round(limit.widthMm)}

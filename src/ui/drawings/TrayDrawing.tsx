@@ -2,6 +2,7 @@ import { memo } from "react";
 import type { TrayLoading } from "@/core/loading";
 import { boundsOfPolygon } from "@/core/shape";
 import type { FormedPiece } from "@/core/forming";
+import { formatSide, lengthName } from "@/core/units";
 
 interface Props {
   readonly loading: TrayLoading;
@@ -21,7 +22,7 @@ export const TrayDrawing = memo(function TrayDrawing({ loading, formed, count, n
       viewBox={`-4 -4 ${sheet.widthMm + 8} ${sheet.heightMm + 8}`}
       className="h-full w-full"
       role="img"
-      aria-label={`Tray ${sheet.widthMm} by ${sheet.heightMm} millimetres with ${count} of ${name}`}
+      aria-label={`Tray ${formatSide(sheet.widthMm, 1)} by ${formatSide(sheet.heightMm, 1)} ${lengthName()} with ${count} of ${name}`}
     >
       <rect
         width={sheet.widthMm}

@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import { render } from "@testing-library/react";
 import { computeAreaMm2 } from "@/core/shape";
+import { metricMeasures, parseLength, setHouseMeasures } from "@/core/units";
 import { readDemoDay } from "../bench/__tests__/planDemoDay";
 import { DividedDrawing } from "./DividedDrawing";
 import { toDrawnParts } from "./drawnParts";
@@ -48,6 +49,32 @@ function expectInside(svg: SVGSVGElement) {
     }
   }
 }
+
+test("in a house of inches every figure of a drawing is a fraction of a rule, told and read out", () => {
+  setHouseMeasures({ lengthUnit: "inch", massUnit: "gram" });
+  for (const { piece, shaped } of lines) {
+    const { formed, seal } = shaped;
+    const drawings = [
+      <SectionDrawing key="section" formed={formed} name={piece.name} />,
+      <PlanDrawing key="plan" formed={formed} seal={seal} vents={piece.vents} name={piece.name} />,
+    ];
+    for (const drawing of drawings) {
+      const svg = draw(drawing);
+      expect(svg.getAttribute("aria-label")).not.toContain("millimetres");
+      for (const { textContent } of svg.querySelectorAll("text"))
+        for (const figure of textContent.match(/\d[\d /.]*/g) ?? []) {
+          const read = parseLength(figure.trim());
+          // Nothing of small pastry is half a metre wide: a figure in millimetres would be.
+          expect([piece.name, textContent, read.ok && read.value < 500]).toEqual([
+            piece.name,
+            textContent,
+            true,
+          ]);
+        }
+    }
+  }
+  setHouseMeasures(metricMeasures);
+});
 
 test.each(lines.map((line) => [line.piece.name, line] as const))(
   "%s: section, face, seam and tray are drawn whole, within their frames, and say their size",

@@ -4,7 +4,7 @@ import { useEffect, useRef } from "react";
 import { fitCooling, type DeviceUse, type PlacedReading } from "@/core/readings";
 import type { WeighStep } from "@/core/formula";
 import { SAMPLE_EVERY, samplePortions, type JobSheet, type RunSheet, type TaskRun } from "@/core/run";
-import { formatDuration, formatMass, formatNumber, formatScale } from "@/core/units";
+import { findShownUnit, formatDuration, formatMass, formatNumber, formatScale } from "@/core/units";
 import type { Readings } from "./useReadings";
 
 interface Props {
@@ -162,6 +162,8 @@ function Portions({
   const weighed = (run?.measured ?? []).flatMap(({ measure, value }) => (measure === "massG" ? [value] : []));
   const sample = samplePortions(weighed, portionG);
   const wanted = Math.ceil(told.pieces / SAMPLE_EVERY);
+  // Their unit stands with the mean.
+  const toGrams = (massG: number) => findShownUnit("g").write(Number(massG.toFixed(1)));
   return (
     <section aria-label="Portions on the scale" className="flex flex-col gap-1.5">
       {sample ? (
@@ -169,8 +171,8 @@ function Portions({
           <span className={`figure text-4xl ${sample.isLastOff ? "text-error" : ""}`}>
             {formatMass(sample.meanG)}
           </span>{" "}
-          on average of {sample.count} of {wanted}, ± {formatNumber(sample.spreadG, 1)}; between{" "}
-          {formatNumber(sample.lowG, 1)} and {formatNumber(sample.highG, 1)} is right
+          on average of {sample.count} of {wanted}, ± {toGrams(sample.spreadG)}; between{" "}
+          {toGrams(sample.lowG)} and {toGrams(sample.highG)} is right
         </p>
       ) : (
         scale && <p className="quiet text-base">Every tenth on the scale: {wanted} of these.</p>

@@ -7,7 +7,7 @@ import type { CutAim } from "@/core/cutting";
 import { hasGrain } from "@/core/formula";
 import type { CutPrice, Piece, PiecePlan } from "@/core/plan";
 import { describeOutline, type BoxMm } from "@/core/shape";
-import { formatCount, formatDuration, formatMass } from "@/core/units";
+import { formatCount, formatDuration, formatMass, formatSide, lengthName } from "@/core/units";
 import { useBench, usePicked } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { Choice } from "../controls/Choice";
@@ -95,7 +95,7 @@ function Surface({ line }: { readonly line: PiecePlan }) {
           parts={parts}
           raggedMm={sheet.marginMm}
           rerolled={sheet.pass > 0}
-          title={`Sheet ${index + 1} of ${sheets.length}, ${Math.round(widthMm)} by ${Math.round(heightMm)} millimetres, ${sheet.count} cuts of ${sheet.parts.map(({ outline }) => describeOutline(outline)).join(" and ")}`}
+          title={`Sheet ${index + 1} of ${sheets.length}, ${formatSide(widthMm, 0)} by ${formatSide(heightMm, 0)} ${lengthName()}, ${sheet.count} cuts of ${sheet.parts.map(({ outline }) => describeOutline(outline)).join(" and ")}`}
           limit={limit}
           onResize={sheet.pass === 0 && !cut.dough.boughtSheet ? pin : null}
         />
