@@ -53,11 +53,16 @@ export const JobList = memo(function JobList(props: Props) {
     list.current?.querySelector('[aria-pressed="true"]')?.scrollIntoView?.({ block: "nearest" });
   }, [selectedId, whose]);
   const firstIn = rows.findIndex(({ startMin, minutes }) => startMin + minutes > fromMin);
+  const seenId = useRef(selectedId);
   useEffect(() => {
+    // A job that is chosen brings the clock to itself; the list stays under the finger that chose it.
+    const isChosenNow = seenId.current !== selectedId;
+    seenId.current = selectedId;
+    if (isChosenNow) return;
     // Within the list's own frame: nothing else of the screen is moved by a look at the clock.
     const [frame, row] = [list.current, list.current?.children[firstIn]];
     if (frame && row) frame.scrollTop += row.getBoundingClientRect().top - frame.getBoundingClientRect().top;
-  }, [firstIn, whose]);
+  }, [firstIn, whose, selectedId]);
   return (
     <div className="flex shrink-0 flex-col gap-2">
       <div role="group" aria-label="Whose jobs" className="flex rounded-lg border-2 border-base-300">

@@ -170,6 +170,38 @@ test("what is pointed at in the list is shown on the clock and the other way; wh
   );
 });
 
+test("the list goes with the window, and stays under the finger that chooses in it", async () => {
+  const ROW_PX = 48;
+  jest.spyOn(Element.prototype, "getBoundingClientRect").mockImplementation(function (this: Element) {
+    const list = this.parentElement;
+    const isRow = this.tagName === "LI" && list !== null;
+    return new DOMRect(
+      0,
+      isRow ? [...list.children].indexOf(this) * ROW_PX - list.scrollTop : 0,
+      300,
+      ROW_PX,
+    );
+  });
+  const { startMin } = plan.schedule!;
+  render(<Bench firstMin={startMin} />);
+  const user = userEvent.setup();
+  const list = screen.getByRole("list", { name: "Jobs by the clock" });
+  expect(list.scrollTop).toBe(0);
+  act(() => seen().focus());
+  await user.keyboard("{PageDown}");
+  const [from] = seen().getAttribute("aria-valuetext")!.split(" to ");
+  const first = [...list.children][list.scrollTop / ROW_PX]!;
+  const before = first.previousElementSibling!;
+  const startOf = (row: Element) => /\d\d:\d\d/.exec(row.textContent)![0];
+  expect(list.scrollTop).toBeGreaterThan(0);
+  // It is the first that is not over when the window begins: the one before it began earlier.
+  expect(startOf(before) < from!).toBe(true);
+  const stands = list.scrollTop;
+  await user.click(within(first as HTMLElement).getByRole("button"));
+  expect(list.scrollTop).toBe(stands);
+  jest.restoreAllMocks();
+});
+
 test("now is a line while it is seen", () => {
   const { unmount } = render(
     <Bench firstMin={plan.schedule!.startMin} nowMin={plan.schedule!.startMin + 20} />,

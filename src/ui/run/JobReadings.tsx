@@ -4,7 +4,7 @@ import { useEffect, useRef } from "react";
 import { fitCooling, type DeviceUse, type PlacedReading } from "@/core/readings";
 import type { WeighStep } from "@/core/formula";
 import { SAMPLE_EVERY, samplePortions, type JobSheet, type RunSheet, type TaskRun } from "@/core/run";
-import { findShownUnit, formatDuration, formatMass, formatNumber, formatScale } from "@/core/units";
+import { findShownUnit, formatDuration, formatNumber, formatScale } from "@/core/units";
 import type { Readings } from "./useReadings";
 
 interface Props {
@@ -162,14 +162,14 @@ function Portions({
   const weighed = (run?.measured ?? []).flatMap(({ measure, value }) => (measure === "massG" ? [value] : []));
   const sample = samplePortions(weighed, portionG);
   const wanted = Math.ceil(told.pieces / SAMPLE_EVERY);
-  // Their unit stands with the mean.
-  const toGrams = (massG: number) => findShownUnit("g").write(Number(massG.toFixed(1)));
+  const grams = findShownUnit("g");
+  const toGrams = (massG: number) => grams.write(Number(massG.toFixed(1)));
   return (
     <section aria-label="Portions on the scale" className="flex flex-col gap-1.5">
       {sample ? (
         <p className="text-lg">
           <span className={`figure text-4xl ${sample.isLastOff ? "text-error" : ""}`}>
-            {formatMass(sample.meanG)}
+            {toGrams(sample.meanG)} {grams.sign}
           </span>{" "}
           on average of {sample.count} of {wanted}, ± {toGrams(sample.spreadG)}; between{" "}
           {toGrams(sample.lowG)} and {toGrams(sample.highG)} is right

@@ -26,10 +26,9 @@ export const POST = stored(async (request: Request): Promise<Response> => {
   const { groups } = (body.value ?? {}) as { groups?: unknown };
   if (!Array.isArray(groups) || groups.length > MAX_GROUPS)
     return refuse([{ path: "groups", message: `Send a list of at most ${MAX_GROUPS} groups of changes.` }]);
-  const checked = groups.map((group: unknown) => ({
-    group,
-    valid: inHouse(readMeasures(), () => validateGroup(group)),
-  }));
+  const checked = inHouse(readMeasures(), () =>
+    groups.map((group: unknown) => ({ group, valid: validateGroup(group) })),
+  );
   const unreadable = checked.find(({ group, valid }) => !valid.ok && readId(group) === null);
   if (unreadable) return refuse(unreadable.valid.ok ? [] : unreadable.valid.failure);
   const role = readRole(request.headers);
