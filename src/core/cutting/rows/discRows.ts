@@ -47,17 +47,29 @@ function bestAlongWidth(diameterMm: number, usable: BoxMm, webMm: number): RowPa
   const acrossMm = usable.heightMm - diameterMm;
   const mostPerRow = countPitches(acrossMm, spacingMm) < 0 ? 0 : countPitches(alongMm, spacingMm) + 1;
   let best: DiscFamily | null = null;
-  // Staggered rows come no nearer than half the distance to the next, on average.
-  const mostRows = Math.max(2 * countPitches(acrossMm, spacingMm) + 3, 0);
   for (let perRow = mostPerRow; perRow >= 1; perRow--) {
     const most: number = best ? countDiscs(best) : 0;
-    if (perRow * mostRows <= most) break;
+    // Of a small cutter hundreds of row lengths cannot pay: only the closest and those near √3 as wide are looked into.
+    if (perRow * boundRows(perRow, alongMm, acrossMm, spacingMm) <= most) continue;
     best = listBetterFamilies(perRow, alongMm, acrossMm, spacingMm, most).at(-1) ?? best;
   }
   return best
     ? buildDiscRows(best, diameterMm, spacingMm)
     : { style: "square", rowsRunDown: false, rows: [], count: 0 };
 }
+
+/** No family of `perRow` has more rows: these stand as near as its widest pitch or its push brings two, and no nearer. */
+function boundRows(perRow: number, alongMm: number, acrossMm: number, spacingMm: number): number {
+  const widestMm = Math.max(alongMm / Math.max(perRow - 1, 0.5), spacingMm);
+  const [oddMm, evenMm] = findStaggeredSteps(widestMm, spacingMm);
+  const pushedMm = findPushedStepMm({ pushMm: findPushMm(perRow, alongMm, spacingMm) }, spacingMm);
+  // The first row, one more where steps of two lengths take turns, and one for what the tolerance lets in.
+  return 3 + countPitches(acrossMm, Math.min((oddMm + evenMm) / 2, pushedMm));
+}
+
+/** How far a row of closest discs may be moved along: no further than to where it nests best. */
+const findPushMm = (perRow: number, alongMm: number, spacingMm: number): number =>
+  Math.min(Math.max(alongMm - (perRow - 1) * spacingMm, 0), spacingMm / 2);
 
 /**
  * The families of `perRow` that hold more than `most`, plainest first, each more than the one before: the last is the
@@ -85,7 +97,7 @@ function listBetterFamilies(
     pushMm: 0,
   };
   offer(square);
-  const pushMm = Math.min(Math.max(alongMm - (perRow - 1) * spacingMm, 0), spacingMm / 2);
+  const pushMm = findPushMm(perRow, alongMm, spacingMm);
   const pushedStepMm = findPushedStepMm({ pushMm }, spacingMm);
   const mostPushed = countPitches(acrossMm, pushedStepMm);
   offer({ ...square, style: "pushed", pushMm, pushedSteps: mostPushed });

@@ -99,6 +99,46 @@ test("every word of rows by brute force on small sheets: none of one pitch beats
   );
 });
 
+/** Rows of one pitch by turns straight and shifted, each laid as near to the two before as its rounds allow. */
+function simulateRows(alongMm: number, acrossMm: number, spacingMm: number, pitchMm: number, shiftMm: number) {
+  const countFrom = (startMm: number) => Math.floor((alongMm - startMm + 1e-7) / pitchMm) + 1;
+  const nearMm = Math.sqrt(spacingMm ** 2 - Math.min(shiftMm, pitchMm - shiftMm) ** 2);
+  let [count, beforeMm, yMm] = [0, -Infinity, 0];
+  for (let row = 0; yMm <= acrossMm + 1e-7; row++) {
+    count += countFrom(row % 2 === 0 ? 0 : shiftMm);
+    [beforeMm, yMm] = [yMm, Math.max(yMm + nearMm, beforeMm + spacingMm)];
+  }
+  return count;
+}
+
+test("of a small cutter no length of row that pays is passed over", () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 100, max: 700 }),
+      fc.integer({ min: 100, max: 700 }),
+      fc.integer({ min: 80, max: 160 }),
+      (widthMm, heightMm, tenthsMm) => {
+        const spacing = tenthsMm / 10;
+        const most = [
+          [widthMm - spacing, heightMm - spacing],
+          [heightMm - spacing, widthMm - spacing],
+        ].flatMap(([along = 0, across = 0]) =>
+          Array.from({ length: Math.floor(along / spacing) + 1 }, (_, n) => [
+            along / (n + 0.5),
+            along / Math.max(n, 0.5),
+            spacing,
+          ])
+            .flat()
+            .filter((pitch) => pitch >= spacing)
+            .map((pitch) => simulateRows(along, across, spacing, pitch, pitch / 2)),
+        );
+        expect(layOut(spacing, widthMm, heightMm)?.count ?? 0).toBeGreaterThanOrEqual(Math.max(...most));
+      },
+    ),
+    { numRuns: 60, seed: 13 },
+  );
+});
+
 test("discs keep the web between them, stay inside the ragged edge and never pass the bound", () => {
   fc.assert(
     fc.property(

@@ -64,25 +64,26 @@ export interface Placement {
 /** Every cut of the pattern on a sheet with a ragged margin `marginMm` all round. O(count). */
 export function placePattern(pattern: RowPattern, marginMm: number): Placement[] {
   if (pattern.rings) return pattern.rings.flatMap((ring) => placeRing(ring, marginMm));
-  return pattern.rows.flatMap((row) => {
-    const place = (alongMm: number, angleDeg: number): Placement => {
-      const [along, across] = [marginMm + alongMm, marginMm + row.acrossMm];
-      return pattern.rowsRunDown
-        ? { xMm: across, yMm: along, angleDeg }
-        : { xMm: along, yMm: across, angleDeg };
+  // Into one list: a small cutter leaves tens of thousands, and lists of lists of them cost more than finding the rows.
+  const placements: Placement[] = [];
+  for (const { startMm, acrossMm, pitchMm, count, angleDeg, between } of pattern.rows) {
+    const across = marginMm + acrossMm;
+    const place = (alongMm: number, deg: number) => {
+      const along = marginMm + alongMm;
+      placements.push(
+        pattern.rowsRunDown
+          ? { xMm: across, yMm: along, angleDeg: deg }
+          : { xMm: along, yMm: across, angleDeg: deg },
+      );
     };
-    const placements = Array.from({ length: row.count }, (_, i) =>
-      place(row.startMm + i * row.pitchMm, row.angleDeg),
-    );
-    const { between } = row;
-    if (!between) return placements;
-    const turnedDeg = (row.angleDeg + 180) % 360;
-    return placements.flatMap((placement, i) =>
-      i < between.count
-        ? [placement, place(row.startMm + i * row.pitchMm + between.afterMm, turnedDeg)]
-        : [placement],
-    );
-  });
+    const turnedDeg = (angleDeg + 180) % 360;
+    for (let i = 0; i < count; i++) {
+      const alongMm = startMm + i * pitchMm;
+      place(alongMm, angleDeg);
+      if (between && i < between.count) place(alongMm + between.afterMm, turnedDeg);
+    }
+  }
+  return placements;
 }
 
 function placeRing({ middleMm, radiusMm, count, startDeg }: Ring, marginMm: number): Placement[] {
