@@ -56,5 +56,5 @@ export const corePackages = [
   { name: "svgpath", from: "src/core/shape/parsePath.ts" },
   // Calendar dates, counted where no clock ever changes.
   { name: "date-fns", from: "src/core/plan/book/calendar.ts" },
-  { name: "@date-fns/tz", from: "src/core/plan/book/calendar.ts" },
+  { name: "@date-fns/utc", from: "src/core/plan/book/calendar.ts" },
 ];

@@ -1,4 +1,5 @@
 import { TZDate } from "@date-fns/tz";
+import { UTCDateMini } from "@date-fns/utc/date/mini";
 import { format } from "date-fns";
 
 /** What a clock on the wall of a zone shows. */
@@ -60,7 +61,7 @@ export const findEndIso = (date: string, timeZone: string): string =>
 /** The date after it. */
 export function nextDate({ date }: WallTime): string {
   const [year = 0, month = 1, day = 1] = date.split("-").map(Number);
-  return format(new TZDate(year, month - 1, day + 1, "UTC"), "yyyy-MM-dd");
+  return format(new UTCDateMini(year, month - 1, day + 1), "yyyy-MM-dd");
 }
 
 /** The zone that this computer goes by. */

@@ -1,3 +1,4 @@
+import { compareNames } from "../compareNames";
 import type { Order } from "../plan";
 
 /** Who orders, and how to reach them. */
@@ -60,5 +61,5 @@ export function groupOrders(orders: readonly TakenOrder[]): OrderGroup[] {
       const isHandedOver = members.every(({ handedMin }) => handedMin !== null);
       return [{ customer, customerId, dueMin, orders: members, isHandedOver }];
     })
-    .toSorted((a, b) => a.dueMin - b.dueMin || a.customer.localeCompare(b.customer));
+    .toSorted((a, b) => a.dueMin - b.dueMin || compareNames(a.customer, b.customer));
 }

@@ -1,3 +1,4 @@
+import { compareNames } from "../compareNames";
 import { NEW_ORDER_REST, type Customer, type StandingOrder, type TakenOrder } from "./orders";
 
 /** The day that standing orders are looked up for. */
@@ -34,5 +35,5 @@ export function listStandingFor(
       };
       return [order];
     })
-    .toSorted((a, b) => a.dueMin - b.dueMin || a.customer.localeCompare(b.customer));
+    .toSorted((a, b) => a.dueMin - b.dueMin || compareNames(a.customer, b.customer));
 }

@@ -36,7 +36,8 @@ export interface SaveReply {
 }
 
 export type SaveState =
-  | { readonly kind: "saved"; readonly at: Date | null }
+  /** At which minute of the kitchen's clock; null before anything was. */
+  | { readonly kind: "saved"; readonly atMin: number | null }
   | { readonly kind: "waiting" }
   | { readonly kind: "saving" }
   /** Held until the baker chooses. */

@@ -103,7 +103,7 @@ export function createBenchStore(input: BenchInput) {
   const store = createStore<BenchState>()((set, get) => {
     const showSave = (): SaveState => {
       if (saver.conflicts.length > 0) return { kind: "conflicted" };
-      if (saver.queue.length === 0) return { kind: "saved", at: input.clock() };
+      if (saver.queue.length === 0) return { kind: "saved", atMin: readNow().minute };
       return sending ? { kind: "saving" } : { kind: "waiting" };
     };
     /** Shows and keeps what the saver and the history now say; plans if what is planned from has changed. */
@@ -232,7 +232,7 @@ export function createBenchStore(input: BenchInput) {
       plan: null,
       planner: { kind: "working" },
       plannedRecords: null,
-      save: { kind: "saved", at: null },
+      save: { kind: "saved", atMin: null },
       conflict: null,
       isConflictShown: false,
       mine: null,

@@ -41,9 +41,13 @@ export function Picker({ label, isLabelShown = false, items, selectedId, onPick 
       )
     : items;
   useEffect(() => {
-    // What is picked is in view, also where it was picked elsewhere.
-    const picked = line.current?.querySelector<HTMLElement>(":checked")?.parentElement;
-    if (line.current && picked) showIn(line.current, picked);
+    // What is picked is in view, also where it was picked elsewhere. Asked in the frame: before it, the page would be laid
+    // out for this alone.
+    const frame = requestAnimationFrame(() => {
+      const picked = line.current?.querySelector<HTMLElement>(":checked")?.parentElement;
+      if (line.current && picked) showIn(line.current, picked);
+    });
+    return () => cancelAnimationFrame(frame);
   }, [selectedId, isSought]);
   const search = items.length >= SOUGHT_FROM && (
     <input

@@ -1,3 +1,5 @@
+import { compareNames, foldName } from "@/core/compareNames";
+
 /** What may be found, in the order in which equals stand. */
 const findKinds = [
   "station",
@@ -19,19 +21,6 @@ export interface Findable {
   readonly name: string;
 }
 
-/** Letters that are no base letter with a mark. */
-const LETTERS: Readonly<Record<string, string>> = {
-  ...{ ı: "i", ł: "l", ø: "o", đ: "d", ß: "ss", æ: "ae", œ: "oe" },
-};
-
-/** As it is compared: small letters without marks, so that a plain keyboard finds every name. */
-const fold = (text: string): string =>
-  text
-    .toLowerCase()
-    .normalize("NFD")
-    .replaceAll(/\p{M}/gu, "")
-    .replaceAll(/[ıłøđßæœ]/g, (letter) => LETTERS[letter] ?? letter);
-
 const toWords = (folded: string): string[] => folded.split(/[^\p{L}\p{N}]+/u).filter((word) => word !== "");
 
 /** Shorter words differ by a letter too easily. */
@@ -39,7 +28,7 @@ const LEAST_FUZZY_LETTERS = 4;
 
 /** How well a name answers, the least the best; null if it does not. */
 function rank(sought: string, { kind, name }: Findable): number | null {
-  const folded = fold(name);
+  const folded = foldName(name);
   if (folded === sought) return 0;
   if (folded.startsWith(sought)) return 1;
   const [wanted, words] = [toWords(sought), toWords(folded)];
@@ -84,7 +73,7 @@ function differsByOne(typed: string, word: string): boolean {
  * it, and last those that one slip of a finger is away from. What does not answer is left out, and nothing else is.
  */
 export function rankFinds<F extends Findable>(sought: string, finds: readonly F[]): F[] {
-  const wanted = fold(sought.trim());
+  const wanted = foldName(sought.trim());
   const ranked = finds.flatMap((find) => {
     const rankOf = rank(wanted, find);
     return rankOf === null ? [] : [{ find, rankOf }];
@@ -95,7 +84,7 @@ export function rankFinds<F extends Findable>(sought: string, finds: readonly F[
         a.rankOf - b.rankOf ||
         findKinds.indexOf(a.find.kind) - findKinds.indexOf(b.find.kind) ||
         a.find.name.length - b.find.name.length ||
-        a.find.name.localeCompare(b.find.name),
+        compareNames(a.find.name, b.find.name),
     )
     .map(({ find }) => find);
 }

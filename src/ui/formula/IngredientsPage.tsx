@@ -1,5 +1,6 @@
 "use client";
 
+import { compareNames } from "@/core/compareNames";
 import { useRef, useState } from "react";
 import {
   allergens,
@@ -35,7 +36,7 @@ export function IngredientsPage() {
     .filter(({ name, otherNames, group }) =>
       [name, group, ...otherNames].some((each) => each.toLowerCase().includes(needle)),
     )
-    .toSorted((a, b) => a.name.localeCompare(b.name, "en"));
+    .toSorted((a, b) => compareNames(a.name, b.name));
   const chosen = ingredients.find(({ id }) => id === chosenId) ?? ingredients[0];
   const save = (ingredient: Ingredient) =>
     edit([{ kind: "ingredient", id: ingredient.id, record: ingredient }]);

@@ -1,5 +1,6 @@
 "use client";
 
+import { compareNames } from "@/core/compareNames";
 import { Trash2 } from "lucide-react";
 import Link from "next/link";
 import { useState, type FormEvent } from "react";
@@ -24,7 +25,7 @@ const FIRST_STANDING = { count: 12, dueMin: 9 * 60 };
 /** Who orders, how to reach them, and what they have without asking. */
 export function CustomersPage() {
   const { date, records } = usePicked("date", "records");
-  const customers = pickRecords(records, "customer").toSorted((a, b) => a.name.localeCompare(b.name));
+  const customers = pickRecords(records, "customer").toSorted((a, b) => compareNames(a.name, b.name));
   return (
     <StationLayout
       label="Customers"

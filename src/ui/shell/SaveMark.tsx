@@ -3,14 +3,12 @@
 import { Check, CircleAlert, CloudOff, CloudUpload } from "lucide-react";
 import { useStore } from "zustand";
 import { formatClock, formatCount } from "@/core/units";
-import { readWallClock } from "@/time/wallClock";
 import { useBenchShell } from "../bench/BenchProvider";
 import { neighbours } from "../live/neighbours";
 
 /** Whether what is on the screen is also on the disk. */
 export function SaveMark() {
   const save = useBenchShell((state) => state.save);
-  const timeZone = useBenchShell((state) => state.timeZone);
   const isAway = useStore(neighbours, (state) => state.isLinked === false);
   const askAgain = useBenchShell((state) => state.showConflict);
   switch (save.kind) {
@@ -51,9 +49,7 @@ export function SaveMark() {
           <Check size={18} aria-hidden />
           {/* In the hand the tick says it, and the day's name has the room. */}
           <span className="sr-only sm:not-sr-only">Saved</span>
-          {save.at && (
-            <span className="hidden sm:inline">{formatClock(readWallClock(save.at, timeZone).minute)}</span>
-          )}
+          {save.atMin !== null && <span className="hidden sm:inline">{formatClock(save.atMin)}</span>}
         </span>
       );
     default:

@@ -1,3 +1,4 @@
+import { compareNames } from "../../compareNames";
 import { computeBuyKg } from "../../filling";
 import { mergeIngredients, standardIngredients, type Formula, type Ingredient } from "../../formula";
 import type { DayBatch, Material } from "../result";
@@ -79,7 +80,7 @@ export function listShopping(
       dates,
       packs: countPacks(massG, ingredient),
     }))
-    .sort((a, b) => a.name.localeCompare(b.name, "en"));
+    .sort((a, b) => compareNames(a.name, b.name));
 }
 
 /** Grams bought for one weighed: of raw fruit, what is weighed is prepared. */
