@@ -8,6 +8,7 @@ import { pickRecords, type Edit } from "@/schemas/recordTable";
 import { usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
 import { checkClock, checkCount, checkName } from "../controls/checks";
+import { useIsLater } from "../controls/Later";
 import { TextField } from "../controls/TextField";
 import { PieceMark } from "../drawings/PieceMark";
 import { CUSTOMER_NAMES } from "./CustomerNames";
@@ -23,23 +24,31 @@ interface Props {
 /** The orders of a day as they are come for: when, who, what of it, and whether it went out. */
 export function OrderGroups({ onMore }: Props) {
   const { book } = usePicked("book");
+  const groups = groupOrders(book.orders);
+  const shown = useIsLater() ? groups.length : FIRST_SEEN;
   return (
     <ul className="flex flex-col" aria-label="Orders of the day, the earliest first">
-      {groupOrders(book.orders).map((group) => (
-        <li
-          key={group.orders[0]?.id}
-          className="flex flex-col gap-2 border-t border-base-300 py-2 first:border-t-0 lg:flex-row lg:gap-4"
-        >
-          <Promised group={group} />
-          <ul className="flex min-w-0 flex-1 flex-col gap-1">
-            {group.orders.map((order) => (
-              <OrderLine key={order.id} order={order} />
-            ))}
-          </ul>
-          <Acts group={group} onMore={onMore} />
-        </li>
+      {groups.slice(0, shown).map((group) => (
+        <GroupRow key={group.orders[0]?.id} group={group} onMore={onMore} />
       ))}
     </ul>
+  );
+}
+
+/** More than these no screen shows at once. */
+const FIRST_SEEN = 8;
+
+function GroupRow({ group, onMore }: { readonly group: OrderGroup } & Props) {
+  return (
+    <li className="flex flex-col gap-2 border-t border-base-300 py-2 first:border-t-0 lg:flex-row lg:gap-4">
+      <Promised group={group} />
+      <ul className="flex min-w-0 flex-1 flex-col gap-1">
+        {group.orders.map((order) => (
+          <OrderLine key={order.id} order={order} />
+        ))}
+      </ul>
+      <Acts group={group} onMore={onMore} />
+    </li>
   );
 }
 

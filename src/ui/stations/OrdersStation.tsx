@@ -8,6 +8,7 @@ import { usePicked } from "../bench/BenchProvider";
 import { LeaveLink } from "../bench/LeaveLink";
 import { checkClock, checkName } from "../controls/checks";
 import { Choice } from "../controls/Choice";
+import { Later } from "../controls/Later";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
 import { TextField } from "../controls/TextField";
@@ -35,7 +36,9 @@ export function OrdersStation() {
           {orders.length > 0 && (
             <OrderGroups onMore={({ customer, dueMin }) => setWish({ customer, dueMin })} />
           )}
-          <DayPieces />
+          <Later>
+            <DayPieces />
+          </Later>
           {orders.length === 0 && (
             <div>
               <h2 className="text-2xl">What is wanted, and by when?</h2>
@@ -56,55 +59,57 @@ export function OrdersStation() {
           <Link href={`/day/${book.day.date}/batch`} className="btn touch">
             A batch first: into how many?
           </Link>
-          <hr className="border-base-300" />
-          <TextField
-            label="Name of the day"
-            value={book.day.name}
-            check={checkName}
-            onCommit={(name) => edit([{ kind: "day", id: book.day.id, record: { ...book.day, name } }])}
-          />
-          <TextField
-            label="Nobody starts before"
-            value={formatClock(book.day.openMin)}
-            check={checkClock}
-            onCommit={(text) => {
-              const openMin = parseClock(text);
-              if (openMin.ok)
-                edit([{ kind: "day", id: book.day.id, record: { ...book.day, openMin: openMin.value } }]);
-            }}
-          />
-          <HelperDials />
-          <ReserveChoice />
-          <LeaveLink href={`/print/${book.day.date}`} className="btn touch">
-            Day sheet to print
-          </LeaveLink>
-          <div className="grid grid-cols-2 gap-2">
-            {papers.map(({ paper, name }) => (
-              <LeaveLink
-                key={paper}
-                href={`/api/day/${book.day.date}/pdf?paper=${paper}`}
-                className="btn touch"
-                download
-              >
-                By the clock, PDF {name}
+          <Later>
+            <hr className="border-base-300" />
+            <TextField
+              label="Name of the day"
+              value={book.day.name}
+              check={checkName}
+              onCommit={(name) => edit([{ kind: "day", id: book.day.id, record: { ...book.day, name } }])}
+            />
+            <TextField
+              label="Nobody starts before"
+              value={formatClock(book.day.openMin)}
+              check={checkClock}
+              onCommit={(text) => {
+                const openMin = parseClock(text);
+                if (openMin.ok)
+                  edit([{ kind: "day", id: book.day.id, record: { ...book.day, openMin: openMin.value } }]);
+              }}
+            />
+            <HelperDials />
+            <ReserveChoice />
+            <LeaveLink href={`/print/${book.day.date}`} className="btn touch">
+              Day sheet to print
+            </LeaveLink>
+            <div className="grid grid-cols-2 gap-2">
+              {papers.map(({ paper, name }) => (
+                <LeaveLink
+                  key={paper}
+                  href={`/api/day/${book.day.date}/pdf?paper=${paper}`}
+                  className="btn touch"
+                  download
+                >
+                  By the clock, PDF {name}
+                </LeaveLink>
+              ))}
+              <LeaveLink href={`/api/day/${book.day.date}/ics`} className="btn touch" download>
+                Calendar with alarms
               </LeaveLink>
-            ))}
-            <LeaveLink href={`/api/day/${book.day.date}/ics`} className="btn touch" download>
-              Calendar with alarms
-            </LeaveLink>
-            <LeaveLink href={`/api/day/${book.day.date}/csv`} className="btn touch" download>
-              Jobs as CSV
-            </LeaveLink>
-            <LeaveLink href={`/api/day/${book.day.date}/orders`} className="btn touch" download>
-              Orders as CSV
-            </LeaveLink>
-          </div>
-          <p className="quiet text-sm">
-            A calendar that stays, for two weeks ahead:{" "}
-            <a className="link figure" href="/api/calendar.ics">
-              /api/calendar.ics
-            </a>
-          </p>
+              <LeaveLink href={`/api/day/${book.day.date}/csv`} className="btn touch" download>
+                Jobs as CSV
+              </LeaveLink>
+              <LeaveLink href={`/api/day/${book.day.date}/orders`} className="btn touch" download>
+                Orders as CSV
+              </LeaveLink>
+            </div>
+            <p className="quiet text-sm">
+              A calendar that stays, for two weeks ahead:{" "}
+              <a className="link figure" href="/api/calendar.ics">
+                /api/calendar.ics
+              </a>
+            </p>
+          </Later>
         </>
       }
     />
