@@ -100,7 +100,13 @@ test("every word of rows by brute force on small sheets: none of one pitch beats
 });
 
 /** Rows of one pitch by turns straight and shifted, each laid as near to the two before as its rounds allow. */
-function simulateRows(alongMm: number, acrossMm: number, spacingMm: number, pitchMm: number, shiftMm: number) {
+function simulateRows(
+  alongMm: number,
+  acrossMm: number,
+  spacingMm: number,
+  pitchMm: number,
+  shiftMm: number,
+) {
   const countFrom = (startMm: number) => Math.floor((alongMm - startMm + 1e-7) / pitchMm) + 1;
   const nearMm = Math.sqrt(spacingMm ** 2 - Math.min(shiftMm, pitchMm - shiftMm) ** 2);
   let [count, beforeMm, yMm] = [0, -Infinity, 0];
