@@ -1,17 +1,25 @@
 import { existsSync, readdirSync } from "node:fs";
 import { defineConfig } from "@playwright/test";
 
-const SEED = "npx tsx scripts/seedDemo.ts";
+const toFile = (name: string) => `data/test-${name}.db`;
+
+/** The demo world and the one with a past, laid once, before any server is there; who needs one takes a copy. */
+const seeds = { demo: toFile("seed-demo"), past: toFile("seed-past") };
+const SEED = [
+  `rm -f ${seeds.demo} ${seeds.past}`,
+  `npx tsx scripts/seedDemo.ts ${seeds.demo}`,
+  `npx tsx scripts/seedDemo.ts ${seeds.past} --past`,
+].join(" && ");
 /**
  * The worlds of the tests, the longest first, each a server with a data file of its own, so that two of them go on side
  * by side. What is written in a world is there for all of its files, which run one after the other.
  */
 const worlds = [
-  { name: "day", seed: SEED, files: ["api", "run", "screens", "taught"] },
-  { name: "book", seed: SEED, files: ["piece", "saving", "mix", "market", "ways"] },
-  { name: "kit", seed: SEED, files: ["kit", "cut", "bake", "heat", "remedy", "orders"] },
-  { name: "server", seed: SEED, files: ["server", "live", "away", "access", "measures"] },
-  { name: "empty", seed: "", files: ["firstDay", "selling"] },
+  { name: "day", isDemo: true, files: ["api", "run", "screens", "taught"] },
+  { name: "book", isDemo: true, files: ["piece", "saving", "mix", "market", "ways"] },
+  { name: "kit", isDemo: true, files: ["kit", "cut", "bake", "heat", "remedy", "orders"] },
+  { name: "server", isDemo: true, files: ["server", "live", "away", "access", "measures"] },
+  { name: "empty", isDemo: false, files: ["firstDay", "selling"] },
 ] as const;
 /** The first world's port; the others' follow. */
 const FIRST_PORT = 3411;
@@ -29,8 +37,6 @@ const TESTED_AT = "2026-11-24T10:00:00";
 
 /** Debian's Chromium without a window: the same pages a quarter quicker. */
 const WINDOWLESS = "/usr/bin/chromium-headless-shell";
-
-const toFile = (name: string) => `data/test-${name}.db`;
 
 export default defineConfig({
   testDir: "tests",
@@ -67,11 +73,13 @@ export default defineConfig({
     testMatch: toPattern(files),
     use: { baseURL: `http://127.0.0.1:${portOf(at)}` },
   })),
-  webServer: worlds.map(({ name, seed }, at) => ({
+  // They are started one after the other: the first lays the seeds for all.
+  webServer: worlds.map(({ name, isDemo }, at) => ({
     command: [
+      ...(at === 0 ? [SEED] : []),
       `rm -f ${toFile(name)} ${toFile(name)}-wal ${toFile(name)}-shm`,
-      ...(seed ? [`${seed} ${toFile(name)}`] : []),
-      `exec npx next start --hostname 127.0.0.1 --port ${portOf(at)}`,
+      ...(isDemo ? [`cp ${seeds.demo} ${toFile(name)}`] : []),
+      `exec node node_modules/next/dist/bin/next start --hostname 127.0.0.1 --port ${portOf(at)}`,
     ].join(" && "),
     port: portOf(at),
     env: { TEZGAH_DATA: toFile(name), TEZGAH_NOW: TESTED_AT, NEXT_TELEMETRY_DISABLED: "1" },

@@ -1,7 +1,7 @@
 // What the other scripts share: running commands, installing, building. Node's own modules only, since these
 // run before anything is installed.
 import { spawn, spawnSync } from "node:child_process";
-import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { createHash } from "node:crypto";
 
 process.env.NEXT_TELEMETRY_DISABLED = "1";
@@ -76,12 +76,18 @@ export function buildPages() {
   ]);
 }
 
-/** Bundles the programme of the server's own threads. */
-export const buildJobs = () => bundle("src/jobs/jobs.ts", "build/jobs.mjs");
+/** Bundles the programme of the server's own threads, each part that is fetched later in a file of its own. */
+export function buildJobs() {
+  rmSync("build", { recursive: true, force: true });
+  bundle("src/jobs/jobs.ts", null, [
+    ...["--platform=node", "--target=node20", "--external:better-sqlite3"],
+    ...["--splitting", "--outdir=build", "--out-extension:.js=.mjs"],
+  ]);
+}
 
 const SERVER = ["--platform=node", "--target=node20", "--packages=external"];
 
-/** Bundles a programme as it is built for use: nothing kept that only helps to debug. */
+/** Bundles a programme as it is built for use, into one file unless that is null: nothing kept that only helps to debug. */
 export function bundle(source, outfile, more = SERVER) {
   run("npx", [
     "esbuild",
@@ -91,7 +97,7 @@ export function bundle(source, outfile, more = SERVER) {
     ...more,
     "--tsconfig=tsconfig.json",
     "--log-level=warning",
-    `--outfile=${outfile}`,
+    ...(outfile === null ? [] : [`--outfile=${outfile}`]),
   ]);
 }
 

@@ -44,15 +44,16 @@ export const findTight = (page: Page): Promise<string[]> =>
         ? [`small: ${words(element)} ${Math.round(wide)}×${Math.round(high)}`]
         : [];
     });
-    const boxed = seen.filter((element) => element.matches(".btn, .input, .select, .textarea"));
-    const over = boxed.flatMap((one, i) =>
-      boxed.slice(i + 1).flatMap((other) => {
-        if (one.contains(other) || other.contains(one) || one.closest(".sticky") || other.closest(".sticky"))
-          return [];
-        const [a, b] = [one.getBoundingClientRect(), other.getBoundingClientRect()];
+    const boxed = seen
+      .filter((element) => element.matches(".btn, .input, .select, .textarea") && !element.closest(".sticky"))
+      .map((element) => ({ element, box: element.getBoundingClientRect() }));
+    const over = boxed.flatMap(({ element: one, box: a }, i) =>
+      boxed.slice(i + 1).flatMap(({ element: other, box: b }) => {
         const across = Math.min(a.right, b.right) - Math.max(a.left, b.left);
         const down = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top);
-        return across > 2 && down > 2 ? [`over: ${words(one)} and ${words(other)}`] : [];
+        return across > 2 && down > 2 && !one.contains(other) && !other.contains(one)
+          ? [`over: ${words(one)} and ${words(other)}`]
+          : [];
       }),
     );
     return [...small, ...over];

@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from "node:child_process";
 import { mkdtempSync, rmSync } from "node:fs";
+import { copyFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { expect, test } from "@playwright/test";
@@ -18,13 +19,8 @@ export function createOwnServer(port: number) {
     rmSync(folder, { recursive: true, force: true });
   });
 
-  /** @param past - With six Saturdays that were run before it. */
-  const seed = (file: string, past = false) =>
-    new Promise<void>((resolve, reject) => {
-      spawn("npx", ["tsx", "scripts/seedDemo.ts", file, ...(past ? ["--past"] : [])], {
-        stdio: "ignore",
-      }).once("exit", (code) => (code === 0 ? resolve() : reject(new Error(`seeding ended with ${code}`))));
-    });
+  /** The demo's data, a copy of what the first server's start has laid. @param past - With six Saturdays before it. */
+  const seed = (file: string, past = false) => copyFile(`data/test-seed-${past ? "past" : "demo"}.db`, file);
 
   async function start(file: string, more: Record<string, string> = {}): Promise<void> {
     // Two specs side by side on one port would each be answered by the other's server.

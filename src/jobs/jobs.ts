@@ -15,7 +15,6 @@ import {
 } from "@/core/cutting";
 import { Budget } from "@/core/budget";
 import { computeReadiness, coolPiece, findLargestLoad, fryLoad, scaleBake } from "@/core/heat";
-import { listLabels } from "@/core/labels";
 import { planDay, type DayBook } from "@/core/plan";
 import { ok, type Result } from "@/core/result";
 import { metricMeasures, setHouseMeasures, type HouseMeasures } from "@/core/units";
@@ -26,23 +25,19 @@ import { packCopy } from "@/data/copyFile";
 import { writeLines } from "@/data/copyLines";
 import { openCopy } from "@/data/openCopy";
 import { putOutward, setOutward } from "@/data/outward";
-import {
-  toDayPdf,
-  toLabelsPdf,
-  toPrintedLabels,
-  toTemplatePdf,
-  type CutTemplate,
-  type Paper,
-} from "@/formats";
-import { readFontFiles } from "./fontFiles";
 import type { BakeScaleDocument, FryDocument } from "@/schemas/heatCalculators";
-import type { LabelWish } from "@/schemas/labelWish";
-import type { DayBook as TakenBook } from "@/schemas/model";
 import type { RunDocument } from "@/schemas/runEvents";
 import type { ScheduleDocument } from "@/schemas/scheduleDocument";
 import { loadDays } from "./loadDays";
+import type { PrintedDay, PrintedDayLabels, PrintedTemplate } from "./papers";
 import { weighDays } from "./weighDays";
 import type { CutPlanDocument, LayoutDocument, YieldDocument } from "@/schemas/validate";
+
+/**
+ * What writes PDFs takes longer to load than all that plans, and a thread is loaded before the first page: it is fetched
+ * when a paper is asked for.
+ */
+const loadPapers = () => import("./papers");
 
 /** What the server works out in threads of its own, so that pages are answered meanwhile. Plain data in and out. */
 const jobs = {
@@ -92,16 +87,9 @@ const jobs = {
     compareOutlook(book, before),
   weighDays,
   loadDays,
-  async writeDayPdf({ book, paper }: { book: TakenBook; paper: Paper }): Promise<Uint8Array> {
-    return toDayPdf(book, planDay(book), paper, await readFontFiles());
-  },
-  async writeLabelsPdf({ book, wish }: { book: TakenBook; wish: LabelWish }): Promise<Uint8Array> {
-    const labels = toPrintedLabels(listLabels(wish.of, planDay(book), book), wish, book.kitchen.ovenScale);
-    return toLabelsPdf({ ...wish, labels }, await readFontFiles());
-  },
-  async writeTemplatePdf({ template, paper }: PrintedTemplate): Promise<Uint8Array> {
-    return toTemplatePdf(template, paper, await readFontFiles());
-  },
+  writeDayPdf: async (day: PrintedDay) => (await loadPapers()).writeDayPdf(day),
+  writeLabelsPdf: async (labels: PrintedDayLabels) => (await loadPapers()).writeLabelsPdf(labels),
+  writeTemplatePdf: async (template: PrintedTemplate) => (await loadPapers()).writeTemplatePdf(template),
   packCopy: ({ from, to, about }: { from: string; to: string; about: Parameters<typeof packCopy>[2] }) =>
     packCopy(from, to, about),
   openCopy: ({ from, to, migrations, passphrase }: OpenedCopy) => openCopy(from, to, migrations, passphrase),
@@ -110,12 +98,6 @@ const jobs = {
   putOutward: ({ dataFile, copy }: { dataFile: string; copy: string }) => putOutward(dataFile, copy),
   setOutward: ({ dataFile, setting, passphrase }: OutwardSet) => setOutward(dataFile, setting, passphrase),
 } as const;
-
-interface PrintedTemplate {
-  readonly template: CutTemplate;
-  readonly paper: Paper;
-  readonly measures: HouseMeasures;
-}
 
 interface OpenedCopy {
   readonly from: string;

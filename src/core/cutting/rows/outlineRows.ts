@@ -23,6 +23,8 @@ export interface RowFamily {
 export interface RowKind {
   readonly first: Profile;
   readonly between: { readonly profile: Profile; readonly afterMm: number } | null;
+  /** Both of them, and how far along each stands. */
+  readonly members: readonly { readonly profile: Profile; readonly atMm: number }[];
   readonly reach: Reach;
 }
 
@@ -75,14 +77,20 @@ export function findBestOutlineRows(
 
 /** The family as it is, and with its pitch stretched so that a row (or one shifted) fills the sheet's length. */
 function listStretches(family: RowFamily, alongMm: number): RowFamily[] {
-  const { row, pitchMm, shiftMm, isPlain } = family;
+  const { row, next, pitchMm, shiftMm, isPlain } = family;
   if (!isPlain || row.between) return [family];
   const spareMm = alongMm - (row.reach.rightMm - row.reach.leftMm);
   const pitches = countPitches(spareMm, pitchMm);
   if (pitches < 1) return [family];
   const stretch = (stretchedMm: number): RowFamily[] =>
     stretchedMm > pitchMm + FIT_TOLERANCE_MM
-      ? [placeNext({ ...family, pitchMm: stretchedMm }, (shiftMm / pitchMm) * stretchedMm)]
+      ? [
+          placeNext(
+            { ...family, pitchMm: stretchedMm },
+            (shiftMm / pitchMm) * stretchedMm,
+            clearSameMm(row, next, stretchedMm),
+          ),
+        ]
       : [];
   return [family, ...stretch(spareMm / pitches), ...stretch(spareMm / (pitches + shiftMm / pitchMm))];
 }
@@ -113,6 +121,7 @@ function workOutFamilies(outline: Outline, webMm: number, turnsDeg: readonly num
       const nexts = row.between ? [row] : [row, toRowKind(turned, null)];
       return nexts.flatMap((next) => {
         const pitchMm = findPitchMm(row);
+        const sameMm = clearSameMm(row, next, pitchMm);
         return Array.from({ length: SHIFTS }, (_, i) =>
           placeNext(
             {
@@ -124,6 +133,7 @@ function workOutFamilies(outline: Outline, webMm: number, turnsDeg: readonly num
               isPlain: angleDeg % 90 === 0 && i % (SHIFTS / 2) === 0,
             },
             (i * pitchMm) / SHIFTS,
+            sameMm,
           ),
         );
       });
@@ -146,20 +156,26 @@ function findPitchMm({ first, between }: RowKind): number {
 const mm2PerCut = ({ row, pitchMm, stepsMm }: RowFamily) =>
   (pitchMm * (stepsMm[0] + stepsMm[1])) / (row.between ? 4 : 2);
 
-/** The family with its next row shifted so far: as near as the profiles allow, rows two apart included. */
-function placeNext(family: RowFamily, shiftMm: number): RowFamily {
+/** How far apart rows of the same kind must lie, two from each other in a family. */
+const clearSameMm = (row: RowKind, next: RowKind, pitchMm: number): number =>
+  Math.max(clearRowMm(row, row, pitchMm, 0), clearRowMm(next, next, pitchMm, 0));
+
+/**
+ * The family with its next row shifted so far: as near as the profiles allow, rows two apart included.
+ * @param sameMm - What {@link clearSameMm} says of its rows, which no shift changes.
+ */
+function placeNext(family: RowFamily, shiftMm: number, sameMm: number): RowFamily {
   const { row, next, pitchMm } = family;
   const downMm = clearRowMm(row, next, pitchMm, shiftMm);
   const upMm = clearRowMm(next, row, pitchMm, -shiftMm);
-  const sameMm = Math.max(clearRowMm(row, row, pitchMm, 0), clearRowMm(next, next, pitchMm, 0));
   return { ...family, shiftMm, stepsMm: [downMm, Math.max(upMm, sameMm - downMm)] };
 }
 
 /** How far below a row another must lie, its beginning shifted along. */
 function clearRowMm(upper: RowKind, lower: RowKind, pitchMm: number, shiftMm: number): number {
   let leastMm = 0;
-  for (const above of members(upper)) {
-    for (const below of members(lower)) {
+  for (const above of upper.members) {
+    for (const below of lower.members) {
       const shift = shiftMm + below.atMm - above.atMm;
       const widest =
         above.profile.rightMm - above.profile.leftMm + below.profile.rightMm - below.profile.leftMm;
@@ -173,21 +189,15 @@ function clearRowMm(upper: RowKind, lower: RowKind, pitchMm: number, shiftMm: nu
   return leastMm;
 }
 
-function members({
-  first,
-  between,
-}: Pick<RowKind, "first" | "between">): { profile: Profile; atMm: number }[] {
-  return [
+function toRowKind(first: Profile, between: RowKind["between"]): RowKind {
+  const all = [
     { profile: first, atMm: 0 },
     ...(between ? [{ profile: between.profile, atMm: between.afterMm }] : []),
   ];
-}
-
-function toRowKind(first: Profile, between: RowKind["between"]): RowKind {
-  const all = members({ first, between });
   return {
     first,
     between,
+    members: all,
     reach: {
       leftMm: Math.min(...all.map(({ profile, atMm }) => atMm + profile.leftMm)),
       rightMm: Math.max(...all.map(({ profile, atMm }) => atMm + profile.rightMm)),
