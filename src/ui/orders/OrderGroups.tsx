@@ -174,6 +174,7 @@ function OrderLine({ order }: { readonly order: TakenOrder }) {
       />
       <Link
         href={`/day/${book.day.date}/piece/${order.pieceId}`}
+        prefetch={false}
         className="touch flex min-w-0 flex-1 items-center gap-2 text-lg leading-6 underline-offset-4 hover:underline"
       >
         <PieceMark pieceId={order.pieceId} />

@@ -12,6 +12,9 @@ import { listStationFacts } from "./stationFacts";
 /** Narrower than this the strip scrolls; its grid's class says the same. */
 const STRIP_MIN_PX = 1060;
 
+/** More letters than these do not fit into a narrow column at full size: `0.43–0.9 oz`. */
+const WIDE_FIGURE = 9;
+
 /** The spine of a day: seven stations with their live figures. It is the navigation. */
 export function BenchStrip() {
   const plan = useBench((state) => state.plan);
@@ -53,7 +56,11 @@ export function BenchStrip() {
                     </span>
                   )}
                 </span>
-                <span className="figure mt-0.5 truncate text-[1.55rem] leading-8">{figure}</span>
+                <span
+                  className={`figure mt-0.5 truncate leading-8 ${figure.length > WIDE_FIGURE ? "text-[1.2rem] xl:text-[1.55rem]" : "text-[1.55rem]"}`}
+                >
+                  {figure}
+                </span>
                 <span className="quiet truncate text-sm">{note}</span>
               </Link>
             </li>

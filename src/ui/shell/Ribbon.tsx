@@ -99,7 +99,7 @@ export function Ribbon({ flow, pieces, date }: Props) {
         column={2}
         text={`${formatMass(flow.blanksG)} in blanks${away >= 1 ? ` · ${formatMass(away)} over` : ""}`}
       />
-      <RibbonLabel date={date} station="fill" column={3.6} text={`+ ${formatMass(flow.fillingG)} filling`} />
+      <RibbonLabel date={date} station="fill" column={3.85} text={`+ ${formatMass(flow.fillingG)} filling`} />
       <RibbonLabel date={date} station="bake" column={5} text={leaves} />
       <RibbonLabel date={date} station="cool" column={6} text={`${formatMass(flow.piecesG)} · ${pieces}`} />
     </div>

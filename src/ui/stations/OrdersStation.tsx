@@ -213,6 +213,7 @@ function DayPieces() {
         <li key={line.piece.id}>
           <Link
             href={`/day/${date}/fill?piece=${line.piece.id}`}
+            prefetch={false}
             className="flex h-full flex-col rounded-xl border border-base-300 bg-base-100 p-3 hover:border-primary"
           >
             <span className="flex items-baseline gap-2">
