@@ -1,11 +1,11 @@
 // Figures of the pages, the demo's file and one of ten years side by side: what the server spends, what goes over, and
 // when a page can be used. Part of npm run bench; needs Linux for the processor time.
 import { spawn } from "node:child_process";
-import { mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { chromium } from "@playwright/test";
-import { buildApplication, CHROMIUM, run } from "./house.mjs";
+import { buildApplication, CHROMIUM, run, WINDOWLESS } from "./house.mjs";
 
 const REPEATS = 15;
 const PORTS = { demo: 3471, "ten years": 3472 };
@@ -136,23 +136,25 @@ try {
       row.push(only && only !== name ? "".padStart(27) : await measure(name, bases[name], address));
     console.log(`${title.padEnd(44)} ${row.join("   ")}`);
   }
-  const browser = await chromium.launch({
-    executablePath: CHROMIUM,
-    args: [
-      "--no-sandbox",
-      "--disable-gpu",
-      "--disable-quic",
-      "--no-first-run",
-      "--disable-background-networking",
-      "--disable-component-update",
-      "--disable-sync",
-    ],
-  });
-  for (const name of Object.keys(files))
-    console.log(
-      `${`great market in a new browser, ${name}`.padEnd(44)} ${await measureUse(browser, bases[name], "/day/2026-12-05/orders")}`,
-    );
-  await browser.close();
+  // The one that the journeys use, without a window, and the one that people have.
+  for (const executablePath of [WINDOWLESS, CHROMIUM].filter((file) => existsSync(file))) {
+    const browser = await chromium.launch({
+      executablePath,
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
+    });
+    console.log(`great market in a new browser (${path.basename(executablePath)})`);
+    for (const name of Object.keys(files))
+      console.log(`  ${name.padEnd(10)} ${await measureUse(browser, bases[name], "/day/2026-12-05/orders")}`);
+    await browser.close();
+  }
 } finally {
   for (const server of Object.values(servers)) server.kill();
   rmSync(folder, { recursive: true, force: true });

@@ -118,7 +118,7 @@ export function startApplication(dataFile, port, more = {}) {
 
 export const CHROMIUM = "/usr/bin/chromium";
 /** The same without a window: the tests' journeys take a quarter less. */
-const WINDOWLESS = "/usr/bin/chromium-headless-shell";
+export const WINDOWLESS = "/usr/bin/chromium-headless-shell";
 
 const isThere = (file) => existsSync(file) && statSync(file).isFile();
 
