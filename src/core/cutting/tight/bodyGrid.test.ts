@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { boundsOfPolygon, doOverlap, placePolygon, toContour, type Outline, type Polygon } from "../../shape";
 import { layOutRows } from "../rows";
 import { FIT_TOLERANCE_MM } from "../sheet";
-import { BodyGrid, toBody } from "./bodyGrid";
+import { placeBodies, toBody, toPolygon } from "./body";
+import { BodyGrid } from "./bodyGrid";
 import { fillGaps } from "./fillGaps";
 
 const box = (xMm: number, yMm: number, sideMm: number): Polygon => [
@@ -41,6 +42,23 @@ test("what is near is what reaches into the box, each once, wherever it lies and
         expect(near).toHaveLength(meant.length);
       },
     ),
+  );
+});
+
+test("a contour at its places is the contour placed there one by one, corner by corner", () => {
+  const contour = toContour({ kind: "heart", widthMm: 40, heightMm: 44 });
+  const places = fc.record({
+    xMm: fc.double({ min: -500, max: 500, noNaN: true }),
+    yMm: fc.double({ min: -500, max: 500, noNaN: true }),
+    angleDeg: fc.integer({ min: 0, max: 359 }),
+  });
+  fc.assert(
+    fc.property(fc.array(places, { maxLength: 8 }), (placements) => {
+      const polygons = placements.map(({ xMm, yMm, angleDeg }) => placePolygon(contour, xMm, yMm, angleDeg));
+      const bodies = placeBodies(contour, placements);
+      expect(bodies.map(toPolygon)).toEqual(polygons);
+      expect(bodies).toEqual(polygons.map(toBody));
+    }),
   );
 });
 

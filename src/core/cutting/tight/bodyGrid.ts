@@ -1,16 +1,5 @@
-import { boundsOfPolygon, type BoxMm, type Polygon } from "../../shape";
-
-/** What lies on a sheet, with the box round it. */
-export interface Body extends ReturnType<typeof boundsOfPolygon> {
-  readonly polygon: Polygon;
-  readonly corners: Float64Array;
-}
-
-export const toBody = (polygon: Polygon): Body => ({
-  polygon,
-  corners: Float64Array.from(polygon.flat()),
-  ...boundsOfPolygon(polygon),
-});
+import type { BoxMm } from "../../shape";
+import type { Body } from "./body";
 
 /** Cells along a side, at most: of a large sheet with small cuts each holds a few. */
 const MOST_CELLS = 256;

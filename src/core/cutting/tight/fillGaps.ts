@@ -16,11 +16,12 @@ import {
   type SheetShape,
 } from "../../shape";
 import { type Placement, FIT_TOLERANCE_MM } from "../sheet";
-import { BodyGrid, toBody, type Body } from "./bodyGrid";
+import { toBody, toPolygon, type Body } from "./body";
+import { BodyGrid } from "./bodyGrid";
 
-export interface GapRequest {
+export interface GapRequest<P = Polygon> {
   /** What lies on the sheet already, placed. */
-  readonly placed: readonly Polygon[];
+  readonly placed: readonly P[];
   readonly sheet: SheetShape;
   readonly marginMm: number;
   /** What is to go between. */
@@ -42,7 +43,7 @@ const FINEST_MM = 1;
  * @returns Places in the order they were found. O(grid places · cuts near each).
  */
 export function fillGaps(request: GapRequest): Placement[] {
-  const walk = walkGaps(request);
+  const walk = walkGaps({ ...request, placed: request.placed.map(toBody) });
   for (;;) {
     const { value, done } = walk.next();
     if (done) return value;
@@ -63,7 +64,7 @@ export function* walkGaps({
   webMm,
   anglesDeg,
   most,
-}: GapRequest): Generator<undefined, Placement[]> {
+}: GapRequest<Body>): Generator<undefined, Placement[]> {
   const planes = toHalfPlanes(sheet);
   const turns = anglesDeg.map((angleDeg) => {
     const contour = placePolygon(toContour(outline), 0, 0, angleDeg);
@@ -77,8 +78,8 @@ export function* walkGaps({
     ? Math.min(...listEdges(upright).map(([a, b]) => distanceToSegmentMm([0, 0], a, b)))
     : 0;
   const taken = new BodyGrid(sheet, widestMm + webMm);
-  for (const [i, polygon] of placed.entries()) {
-    taken.add(toBody(polygon));
+  for (const [i, body] of placed.entries()) {
+    taken.add(body);
     if ((i + 1) % BODIES_PER_TURN === 0) yield;
   }
   const smallest = Math.min(
@@ -107,7 +108,7 @@ export function* walkGaps({
         });
         if (!isFree) continue;
         const here = contour.map(([x, y]) => [x + xMm, y + yMm] as const);
-        if (near.some(({ polygon }) => isTooNear(polygon, here, webMm))) continue;
+        if (near.some((body) => isTooNear(toPolygon(body), here, webMm))) continue;
         found.push({ xMm, yMm, angleDeg });
         taken.add(toBody(here));
         break;

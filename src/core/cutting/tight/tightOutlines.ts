@@ -1,14 +1,7 @@
 import { createRandom } from "../../seededRandom";
-import {
-  computeAreaMm2,
-  outerOutline,
-  placePolygon,
-  toContour,
-  type BoxMm,
-  type Outline,
-  type Polygon,
-} from "../../shape";
+import { computeAreaMm2, outerOutline, toContour, type BoxMm, type Outline, type Polygon } from "../../shape";
 import { boundSets, type Placement, countNeeds, type Ratioed } from "../sheet";
+import { placeBodies, type Body } from "./body";
 import { walkGaps } from "./fillGaps";
 import { layOutSets, layOutRows } from "../rows";
 import { TightBest, type TightProgress, type TightSheet } from "./tightSearch";
@@ -48,10 +41,10 @@ export function* searchTightOutlines(request: TightOutlineRequest): Generator<Ti
     // What is more than the most sets need is left out: its place is another's.
     const mostSets = needs(best.isProven ? best.sets : best.sets + 1);
     const parts = laid.map((part, i) => (cuts.length > 1 ? part.slice(0, mostSets[i]) : part));
-    const placed: Polygon[] = [];
+    const placed: Body[] = [];
     for (const [i, part] of parts.entries())
       for (let from = 0; from < part.length; from += PLACED_PER_TURN) {
-        placed.push(...placeAll(cuts[i]!, part.slice(from, from + PLACED_PER_TURN)));
+        placed.push(...placeBodies(cuts[i]!.contour, part.slice(from, from + PLACED_PER_TURN)));
         yield best.report();
       }
     for (const index of largestFirst(cuts)) {
@@ -69,7 +62,7 @@ export function* searchTightOutlines(request: TightOutlineRequest): Generator<Ti
         const { value, done } = walk.next();
         if (done) {
           parts[index] = [...parts[index]!, ...value];
-          placed.push(...placeAll(cut, value));
+          placed.push(...placeBodies(cut.contour, value));
           break;
         }
         yield best.report();
@@ -111,9 +104,6 @@ interface LaidCut {
   readonly of: Cut;
   readonly placement: Placement;
 }
-
-const placeAll = ({ contour }: Cut, placements: readonly Placement[]) =>
-  placements.map(({ xMm, yMm, angleDeg }) => placePolygon(contour, xMm, yMm, angleDeg));
 
 const largestFirst = (cuts: readonly Cut[]) =>
   [...cuts.keys()].sort((a, b) => computeAreaMm2(cuts[b]!.outline) - computeAreaMm2(cuts[a]!.outline));
