@@ -1,4 +1,5 @@
 import {
+  computeSheetAreaMm2,
   drawIn,
   placePolygon,
   reachOfPolygon,
@@ -48,15 +49,20 @@ export function findBestOvalRows(
   };
   let best: RowPattern = { style: "fitted", rowsRunDown: false, rows: [], count: 0 };
   for (const lattice of listLattices(outline, webMm, mayTurn)) {
+    if (boundLattice(lattice, sheet) <= best.count) continue;
     const beatMm = sum(lattice.stepsMm);
     const places = lattice.isFree ? 1 : OFFSETS;
     for (let i = 0; i < OFFSETS; i++) {
       // What each row has room for depends on how far down the rows lie; how far along only shifts the cuts in it.
       const spans = listSpans(lattice, sheet, roomOf, (i * beatMm) / OFFSETS);
-      for (let j = 0; j < places; j++) {
-        const rows = fillSpans(lattice, spans, sheet.widthMm / 2 + (j * lattice.pitchMm) / OFFSETS);
-        const count = rows.reduce((total, row) => total + row.count, 0);
-        if (count > best.count) best = { style: "fitted", rowsRunDown: false, rows, count };
+      const most = spans.reduce((total, span) => total + countSpan(lattice, span), 0);
+      for (let j = 0; j < places && most > best.count; j++) {
+        const alongMm = sheet.widthMm / 2 + (j * lattice.pitchMm) / OFFSETS;
+        // Hundreds of places are counted for one that is laid.
+        let count = 0;
+        for (const span of spans) count += Math.max(fillSpan(lattice, span, alongMm).count, 0);
+        if (count > best.count)
+          best = { style: "fitted", rowsRunDown: false, rows: layRows(lattice, spans, alongMm), count };
       }
     }
   }
@@ -136,18 +142,41 @@ function listSpans(
   return spans;
 }
 
-function fillSpans(
-  { pitchMm, shiftMm, anglesDeg, isFree }: Lattice,
-  spans: readonly Span[],
+/** No row of a lattice holds more on its stretch, wherever it begins. */
+const countSpan = ({ pitchMm }: Pick<Lattice, "pitchMm">, { fromMm, toMm }: Pick<Span, "fromMm" | "toMm">) =>
+  Math.floor((toMm - fromMm + FIT_TOLERANCE_MM) / pitchMm) + 1;
+
+/**
+ * No place of a lattice holds more. Every second row is a beat from the next; what such rows have room for adds up to the
+ * sheet's area by the beat and one row of its width, for a sheet bulges outwards everywhere.
+ */
+function boundLattice({ pitchMm, stepsMm }: Lattice, sheet: SheetShape): number {
+  const beatMm = sum(stepsMm);
+  const lengthMm = computeSheetAreaMm2(sheet) / beatMm + sheet.widthMm;
+  const rows = sheet.heightMm / beatMm + 1;
+  return 2 * (lengthMm / pitchMm + rows) + 1;
+}
+
+/** Where the first cut of a row stands, and how many there are: none where that is not above 0. */
+function fillSpan(
+  { pitchMm, shiftMm, isFree }: Lattice,
+  { fromMm, toMm, next }: Span,
   alongMm: number,
-): Row[] {
-  return spans.flatMap(({ acrossMm, fromMm, toMm, next }) => {
-    const fits = Math.floor((toMm - fromMm + FIT_TOLERANCE_MM) / pitchMm) + 1;
-    const phaseMm = alongMm + (next === 1 ? shiftMm : 0);
-    const startMm = isFree
-      ? (fromMm + toMm - (fits - 1) * pitchMm) / 2
-      : phaseMm + Math.ceil((fromMm - phaseMm - FIT_TOLERANCE_MM) / pitchMm) * pitchMm;
-    const count = isFree ? fits : Math.floor((toMm - startMm + FIT_TOLERANCE_MM) / pitchMm) + 1;
-    return count > 0 ? [{ startMm, acrossMm, pitchMm, count, angleDeg: anglesDeg[next], between: null }] : [];
+): Pick<Row, "startMm" | "count"> {
+  if (isFree) {
+    const count = countSpan({ pitchMm }, { fromMm, toMm });
+    return { startMm: (fromMm + toMm - (count - 1) * pitchMm) / 2, count };
+  }
+  const phaseMm = alongMm + (next === 1 ? shiftMm : 0);
+  const startMm = phaseMm + Math.ceil((fromMm - phaseMm - FIT_TOLERANCE_MM) / pitchMm) * pitchMm;
+  return { startMm, count: Math.floor((toMm - startMm + FIT_TOLERANCE_MM) / pitchMm) + 1 };
+}
+
+function layRows(lattice: Lattice, spans: readonly Span[], alongMm: number): Row[] {
+  const { pitchMm, anglesDeg } = lattice;
+  return spans.flatMap((span) => {
+    const { startMm, count } = fillSpan(lattice, span, alongMm);
+    const row = { startMm, acrossMm: span.acrossMm, pitchMm, count, angleDeg: anglesDeg[span.next] };
+    return count > 0 ? [{ ...row, between: null }] : [];
   });
 }
