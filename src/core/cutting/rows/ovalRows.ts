@@ -11,7 +11,7 @@ import {
 } from "../../shape";
 import { listFamilies } from "./outlineRows";
 import { improveRows } from "./mirrorRows";
-import { type Row, type RowPattern, findSpan, FIT_TOLERANCE_MM } from "../sheet";
+import { type Row, type RowPattern, createSpans, FIT_TOLERANCE_MM } from "../sheet";
 
 /** Rows without end, to be laid over a round or oval sheet. */
 interface Lattice {
@@ -41,11 +41,13 @@ export function findBestOvalRows(
   mayTurn: boolean,
 ): RowPattern {
   const planes = toHalfPlanes(sheet);
-  const rooms = new Map<number, readonly HalfPlane[]>();
-  const roomOf = (angleDeg: number) => {
-    const room = rooms.get(angleDeg) ?? findRoom(planes, outline, angleDeg, marginMm);
-    rooms.set(angleDeg, room);
-    return room;
+  const rooms = new Map<number, SpanOf>();
+  const spanOf = (angleDeg: number): SpanOf => {
+    const known = rooms.get(angleDeg);
+    if (known) return known;
+    const span = createSpans(findRoom(planes, outline, angleDeg, marginMm), sheet.heightMm);
+    rooms.set(angleDeg, span);
+    return span;
   };
   let best: RowPattern = { style: "fitted", rowsRunDown: false, rows: [], count: 0 };
   for (const lattice of listLattices(outline, webMm, mayTurn)) {
@@ -54,7 +56,7 @@ export function findBestOvalRows(
     const places = lattice.isFree ? 1 : OFFSETS;
     for (let i = 0; i < OFFSETS; i++) {
       // What each row has room for depends on how far down the rows lie; how far along only shifts the cuts in it.
-      const spans = listSpans(lattice, sheet, roomOf, (i * beatMm) / OFFSETS);
+      const spans = listSpans(lattice, sheet, spanOf, (i * beatMm) / OFFSETS);
       const most = spans.reduce((total, span) => total + countSpan(lattice, span), 0);
       for (let j = 0; j < places && most > best.count; j++) {
         const alongMm = sheet.widthMm / 2 + (j * lattice.pitchMm) / OFFSETS;
@@ -114,6 +116,9 @@ function findRoom(
   return drawIn(planes, marginMm, reachOfPolygon(placePolygon(toContour(outline), 0, 0, angleDeg)));
 }
 
+/** The stretch of a line on which the middles of cuts that lie one way may lie. */
+type SpanOf = ReturnType<typeof createSpans>;
+
 /** A row's line across the sheet, and the stretch of it on which middles may lie. */
 interface Span {
   readonly acrossMm: number;
@@ -126,16 +131,17 @@ interface Span {
 function listSpans(
   { stepsMm, anglesDeg }: Lattice,
   sheet: SheetShape,
-  roomOf: (angleDeg: number) => readonly HalfPlane[],
+  spanOf: (angleDeg: number) => SpanOf,
   downMm: number,
 ): Span[] {
   const spans: Span[] = [];
+  const spansOf = [spanOf(anglesDeg[0]), spanOf(anglesDeg[1])] as const;
   const beatMm = sum(stepsMm);
   const beatsUp = Math.ceil(sheet.heightMm / 2 / beatMm) + 1;
   for (let beat = -beatsUp; beat <= beatsUp; beat++) {
     for (const next of [0, 1] as const) {
       const acrossMm = sheet.heightMm / 2 + downMm + beat * beatMm + (next === 1 ? stepsMm[0] : 0);
-      const { from, to } = findSpan(roomOf(anglesDeg[next]), acrossMm);
+      const { from, to } = spansOf[next](acrossMm);
       if (to >= from - FIT_TOLERANCE_MM) spans.push({ acrossMm, fromMm: from, toMm: to, next });
     }
   }

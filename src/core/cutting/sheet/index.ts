@@ -15,5 +15,5 @@ export {
   type RowStyle,
 } from "./rowPattern";
 export { countNeeds, countSets, type Ratioed } from "./sets";
-export { findSpan } from "./span";
+export { createSpans, findSpan } from "./span";
 export { FIT_TOLERANCE_MM, countPitches } from "./tolerance";
