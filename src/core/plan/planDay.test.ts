@@ -112,7 +112,7 @@ test("a promise already past is named as such", () => {
   const plan = planDay({ ...demo, nowMin: 600 });
   expect(plan.problems.filter(({ station }) => station === "orders").map(({ message }) => message)).toEqual([
     expect.stringContaining("that was 1 h 00 ago"),
-    expect.stringContaining("that was 0 s ago"),
+    expect.stringContaining("that was 0 min ago"),
   ]);
 });
 

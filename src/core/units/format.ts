@@ -36,11 +36,12 @@ function formatterOf(currency: string): Intl.NumberFormat {
 
 /**
  * A stretch of time: `45 s`, `12 min`, `2 h 05`.
+ * @example formatDuration(0) // "0 min"
  * @example formatDuration(0.75) // "45 s"
  * @example formatDuration(125) // "2 h 05"
  */
 export function formatDuration(durationMin: number): string {
-  if (durationMin < 1) return `${Math.round(durationMin * 60)} s`;
+  if (durationMin > 0 && durationMin < 1) return `${Math.round(durationMin * 60)} s`;
   const whole = Math.round(durationMin);
   if (whole < 60) return `${whole} min`;
   return `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, "0")}`;

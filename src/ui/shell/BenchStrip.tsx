@@ -13,7 +13,7 @@ import { listStationFacts } from "./stationFacts";
 const STRIP_MIN_PX = 1060;
 
 /** More letters than these do not fit into a narrow column at full size: `0.43–0.9 oz`. */
-const WIDE_FIGURE = 9;
+const WIDE_FIGURE = 10;
 
 /** The spine of a day: seven stations with their live figures. It is the navigation. */
 export function BenchStrip() {
@@ -57,7 +57,7 @@ export function BenchStrip() {
                   )}
                 </span>
                 <span
-                  className={`figure mt-0.5 truncate leading-8 ${figure.length > WIDE_FIGURE ? "text-[1.2rem] xl:text-[1.55rem]" : "text-[1.55rem]"}`}
+                  className={`figure mt-0.5 truncate leading-8 ${figure.length > WIDE_FIGURE ? "text-[1.15rem]" : "text-[1.35rem]"} xl:text-[1.55rem]`}
                 >
                   {figure}
                 </span>
