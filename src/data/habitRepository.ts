@@ -192,6 +192,7 @@ export function createHabits(db: Database.Database): Habits {
     }
     return true;
   });
+  const learnOnce = rememberLearned();
   return {
     know(before, isWanted = () => true) {
       const words = new Map(selectWords.all().map((word) => [word.habit, word]));
@@ -216,7 +217,7 @@ export function createHabits(db: Database.Database): Habits {
           const word = words.get(habit) ?? null;
           if (all.length === 0 && !word) return [];
           const figures = all.filter(({ date }) => date > (word?.since ?? ""));
-          const known = knowFrom(habit, figures, word);
+          const known = learnOnce(habit, figures, word);
           return [[habit, { ...known, widened: widened.get(kindOf(habit)) ?? 1 }]];
         }),
       );
@@ -253,6 +254,29 @@ export function isOfBook(habit: HabitId, book: ReadonlySet<string>): boolean {
   // Of a piece in an oven, of a dough at one time of the year.
   return book.has(key.split(/[@#]/)[0] ?? "");
 }
+
+/**
+ * {@link knowFrom} that learns a habit's figures once: a page of a house of ten years asks for thousands, mostly the same
+ * as the page before, and to look whether they are costs little beside learning them.
+ */
+function rememberLearned(): typeof knowFrom {
+  const learned = new Map<
+    HabitId,
+    { readonly figures: readonly LearnedFigure[]; readonly value: number | null; readonly known: KnownFigure }
+  >();
+  return (habit, figures, word) => {
+    const last = learned.get(habit);
+    const value = word?.value ?? null;
+    if (last && last.value === value && areSame(last.figures, figures)) return last.known;
+    const known = knowFrom(habit, figures, word);
+    learned.set(habit, { figures, value, known });
+    return known;
+  };
+}
+
+const areSame = (one: readonly LearnedFigure[], other: readonly LearnedFigure[]): boolean =>
+  one.length === other.length &&
+  one.every(({ date, value }, i) => date === other[i]!.date && value === other[i]!.value);
 
 function knowFrom(habit: HabitId, figures: readonly LearnedFigure[], word: HabitWord | null): KnownFigure {
   const craft = knowByCraft(habit);

@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import type Database from "better-sqlite3";
+import fc from "fast-check";
 import { knowByCraft, learnDays, type HabitId } from "@/core/habits";
 import { createHabits, isOfBook, type Habits, type RunFigure } from "./habitRepository";
 import { openDatabase } from "./openDatabase";
@@ -127,4 +128,27 @@ test("of pieces and doughs that are not looked at nothing is worked out; of hand
   expect(known("moon")).toEqual(["hands:fill:spoon", "heat:moon@stone", "oven:stone", "portion:moon"]);
   expect(known("crust")).toContain("liquid:crust#sep-nov");
   expect(Object.keys(habits.know("2027-01-01"))).toHaveLength(6);
+});
+
+test("what is remembered of habits is what one who remembers nothing learns, whatever was written between", () => {
+  const dates = ["2026-11-14", "2026-11-21", "2026-11-28"] as const;
+  const step = fc.record({
+    act: fc.constantFrom("run", "leave", "take", "word", "noWord"),
+    on: fc.constantFrom(...dates),
+    before: fc.constantFrom("2026-11-15", "2026-11-22", "2027-01-01"),
+    reading: fc.integer({ min: 1, max: 4 }),
+  });
+  fc.assert(
+    fc.property(fc.array(step, { maxLength: 12 }), (steps) => {
+      for (const { act, on, before, reading } of steps) {
+        const lot = { habit: OVEN, date: on, source: "bake:1" };
+        if (act === "run") habits.keepDay(on, [figure(reading), figure(2 * reading, "bake:2")]);
+        else if (act === "leave") habits.leaveOut({ ...lot, word: "door open" });
+        else if (act === "take") habits.leaveOut({ ...lot, word: null });
+        else habits.setWord(OVEN, act === "word" ? { value: reading, since: on } : null);
+        expect(habits.know(before)).toEqual(createHabits(db).know(before));
+      }
+    }),
+    { numRuns: 60, seed: 2 },
+  );
 });
