@@ -40,7 +40,7 @@ const FIRST_SEEN = 8;
 
 function GroupRow({ group, onMore }: { readonly group: OrderGroup } & Props) {
   return (
-    <li className="flex flex-col gap-2 border-t border-base-300 py-2 first:border-t-0 lg:flex-row lg:gap-4">
+    <li className="flex flex-col gap-2 border-t border-base-300 py-2 first:border-t-0 lg:flex-row lg:gap-3">
       <Promised group={group} />
       <ul className="flex min-w-0 flex-1 flex-col gap-1">
         {group.orders.map((order) => (
@@ -129,7 +129,7 @@ function Acts({ group, onMore }: { readonly group: OrderGroup } & Props) {
       ),
     );
   return (
-    <div className="flex flex-wrap items-start justify-end gap-1 lg:w-44">
+    <div className="flex flex-wrap items-start justify-end gap-1 lg:w-42">
       <button
         type="button"
         className="btn btn-ghost touch px-2.5"
