@@ -96,8 +96,9 @@ function spoil(document) {
     for (const key of place.slice(0, -1)) parent = parent?.[key];
     if (typeof parent !== "object" || parent === null) continue;
     const key = place.at(-1);
-    if (random() < 0.15) delete parent[key];
-    else if (random() < 0.15)
+    const chance = random();
+    if (chance < 0.15) delete parent[key];
+    else if (chance < 0.3)
       Object.defineProperty(parent, pick(["__proto__", "extra", "id", SCRIPT]), put(pick(hostile)));
     else parent[key] = structuredClone(pick(hostile));
   }

@@ -62,7 +62,7 @@ export function buildPages() {
   run("npx", ["next", "build"]);
   const version = readFileSync(".next/BUILD_ID", "utf8");
   const isPart = (file) => /\.(js|css|woff2|svg)$/.test(file);
-  const parts = readdirSync(".next/static", { recursive: true }).filter(isPart);
+  const parts = readdirSync(".next/static", { recursive: true, encoding: "utf8" }).filter(isPart);
   const entries = [
     // Named after what is in them.
     ...parts.map((file) => ({ url: `/_next/static/${file}`, revision: null })),

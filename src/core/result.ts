@@ -1,6 +1,7 @@
 /** What a user can cause and mend comes back as a Result; what only a bug can cause throws. */
 export type Result<V, F> =
-  { readonly ok: true; readonly value: V } | { readonly ok: false; readonly failure: F };
+  | { readonly ok: true; readonly value: V }
+  | { readonly ok: false; readonly failure: F };
 
 /**
  * Why something cannot be done: which case it is, and its figures by name, each with its unit in the name (`overMm`).

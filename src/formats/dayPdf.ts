@@ -36,7 +36,7 @@ export async function toDayPdf(
   const rows = listClockRows(plan, book);
   const nameOf = new Map(book.pieces.map(({ id, name }) => [id, name]));
   // Promises have a page though nothing is planned for them.
-  const people = [...new Set([0, ...rows.map(({ person }) => person)])].sort();
+  const people = [...new Set([0, ...rows.map(({ person }) => person)])].sort((a, b) => a - b);
   for (const person of people) {
     const who = people.length > 1 ? (person === 0 ? " – the baker" : " – the helper") : "";
     const writer = openWriter(document, faces, paper, `${day.name}, ${day.date}${who}`);

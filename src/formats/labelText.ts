@@ -19,7 +19,14 @@ export interface Run {
 
 /** What a part of a label says; what must be named is never left off. */
 export type LabelPart =
-  "title" | "what" | "allergens" | "dates" | "keep" | "weight" | "ingredients" | "warmUp";
+  | "title"
+  | "what"
+  | "allergens"
+  | "dates"
+  | "keep"
+  | "weight"
+  | "ingredients"
+  | "warmUp";
 
 export interface Paragraph {
   readonly part: LabelPart;

@@ -93,6 +93,16 @@ test("a label's words are all there, inside its rim, none over another; a larger
   );
 });
 
+test("a word wider than its label is torn between letters, never between a letter and its mark", () => {
+  // Written apart, as some keyboards write them: the cedilla and the two dots are signs of their own.
+  const title = "Ş".normalize("NFD").repeat(30) + "ö".normalize("NFD").repeat(30);
+  const [sheet] = labelSheets;
+  const { runs } = layLabel([{ part: "title", runs: [{ text: title, isBold: true }] }], sheet!, measure);
+  expect(runs.length).toBeGreaterThan(1);
+  expect(runs.map(({ text }) => text).join("")).toBe(title);
+  for (const { text } of runs) expect(text).not.toMatch(/^\p{Mark}/u);
+});
+
 test("what is wanted comes back from its address as it was, and an address that cannot be is told so", () => {
   const wish: fc.Arbitrary<LabelWish> = fc.record({
     of: fc.constantFrom(...labelKinds),

@@ -103,15 +103,17 @@ function toWords(runs: readonly Run[], sizePt: number, widthMm: number, measure:
   );
 }
 
-/** A word wider than the label in parts that are not; a single letter is never split. */
+/** A word wider than the label in parts that are not; a single letter, with what marks it carries, is never split. */
 function splitWide(
   word: string,
   widthMm: number,
   measure: (text: string) => number,
 ): { readonly text: string; readonly widthMm: number }[] {
   const wordMm = measure(word);
-  const letters = [...word];
-  if (wordMm <= widthMm || letters.length < 2) return [{ text: word, widthMm: wordMm }];
+  const whole = [{ text: word, widthMm: wordMm }];
+  if (wordMm <= widthMm) return whole;
+  const letters = Array.from(new Intl.Segmenter("en").segment(word), ({ segment }) => segment);
+  if (letters.length < 2) return whole;
   const room = letters.findIndex((_, i) => measure(letters.slice(0, i + 1).join("")) > widthMm);
   const cut = Math.max(room, 1);
   const head = letters.slice(0, cut).join("");

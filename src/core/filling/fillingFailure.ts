@@ -9,4 +9,5 @@ export type PortionFailure =
 
 /** Why a text is no portion. */
 export type PortionTextFailure =
-  Failure<"noScoop", Plain> | Failure<"noPortion", { readonly why: ParseFailure }>;
+  | Failure<"noScoop", Plain>
+  | Failure<"noPortion", { readonly why: ParseFailure }>;

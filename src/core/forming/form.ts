@@ -56,7 +56,8 @@ export interface Stick {
 
 /** What lies on a lined piece: nothing, a lid trimmed flush with the rim, or a cut-out shape. */
 export type Topping =
-  { readonly kind: "open" | "lid" } | { readonly kind: "cutOut"; readonly outline: Outline };
+  | { readonly kind: "open" | "lid" }
+  | { readonly kind: "cutOut"; readonly outline: Outline };
 
 export type FormKind = PieceForm["kind"];
 export const formKinds = [
@@ -76,7 +77,16 @@ export const formKinds = [
 
 /** What a blank becomes in the piece. */
 export type BlankRole =
-  "blank" | "base" | "top" | "ring" | "lid" | "strip" | "square" | "lining" | "topping" | "slice";
+  | "blank"
+  | "base"
+  | "top"
+  | "ring"
+  | "lid"
+  | "strip"
+  | "square"
+  | "lining"
+  | "topping"
+  | "slice";
 
 /** One kind of blank in a piece, one a piece. */
 export interface Blank {

@@ -4,7 +4,14 @@ import type { JobSheet, PieceSheet, RunSheet } from "./runSheet";
 /** What sheets did not say before lots were counted anew. */
 type Since = "fillings" | "larder" | "expected" | "costs";
 type PieceSince =
-  "lots" | "roles" | "needBlanks" | "blanksTaken" | "fillings" | "promises" | "figures" | "now";
+  | "lots"
+  | "roles"
+  | "needBlanks"
+  | "blanksTaken"
+  | "fillings"
+  | "promises"
+  | "figures"
+  | "now";
 type Stored = Omit<RunSheet, Since | "jobs" | "pieces"> &
   Partial<Pick<RunSheet, Since>> & {
     readonly jobs: readonly (Omit<JobSheet, "lot" | "targets"> &

@@ -84,7 +84,9 @@ export function CopiesPage({ outward, copies, nowIso, timeZone }: Props) {
     setFault(null);
     const answer = await fetch(path, init).catch(() => null);
     const told = (await answer?.json().catch(() => null)) as
-      (Answer & { faults?: { path?: string; message: string }[] }) | null | undefined;
+      | (Answer & { faults?: { path?: string; message: string }[] })
+      | null
+      | undefined;
     setBusy(null);
     if (answer?.ok && told) return told;
     if (told?.faults?.[0]?.path === "passphrase") throw new NeedsPassphrase();

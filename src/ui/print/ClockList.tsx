@@ -9,7 +9,7 @@ interface Props {
 /** The day by the clock, for each person by itself. */
 export function ClockList({ plan, book }: Props) {
   const rows = listClockRows(plan, book);
-  const people = [...new Set(rows.map(({ person }) => person))].sort();
+  const people = [...new Set(rows.map(({ person }) => person))].sort((a, b) => a - b);
   return people.map((person) => (
     <section key={person} className="mt-1">
       <h2>By the clock{people.length > 1 && (person === 0 ? ", the baker" : ", the helper")}</h2>

@@ -153,7 +153,9 @@ async function beginFirstDay(day: FirstDay): Promise<string | null> {
     body: JSON.stringify(day),
   }).catch(() => null);
   const told = (await answer?.json().catch(() => null)) as
-    { goTo?: string; faults?: readonly { message: string }[] } | null | undefined;
+    | { goTo?: string; faults?: readonly { message: string }[] }
+    | null
+    | undefined;
   if (!answer?.ok || !told?.goTo)
     return (
       told?.faults?.[0]?.message ??
