@@ -107,3 +107,20 @@ test("a week: a day is made with what stands, an order is drawn to it, undone, s
   await thursday.getByRole("link", { name: /Thursday/ }).click();
   await expect(page.getByLabel("Pieces of Leek triangle for Harbour office")).toHaveValue("12");
 });
+
+test("a page fetches ahead the one that a pointer is on, not all that it leads to", async ({ page }) => {
+  const asked: string[] = [];
+  page.on("request", (request) => {
+    if ("next-router-prefetch" in request.headers()) asked.push(new URL(request.url()).pathname);
+  });
+  // The last thing that a page does by itself is to ask what others write.
+  const isHeard = page.waitForRequest("**/api/bench/live?*");
+  await page.goto(`${EVE}/orders`);
+  await isHeard;
+  const roll = page.getByRole("link", { name: "Roll & cut" });
+  await expect(roll).toBeVisible();
+  expect(asked).toEqual([]);
+  await roll.hover();
+  await expect.poll(() => asked).toContain(`${EVE}/roll`);
+  expect(new Set(asked)).toEqual(new Set([`${EVE}/roll`]));
+});

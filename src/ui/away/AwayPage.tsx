@@ -1,10 +1,10 @@
 "use client";
 
-import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useEffect, useState, useSyncExternalStore } from "react";
 import { BenchProvider } from "../bench/BenchProvider";
 import type { DaySnapshot } from "../bench/benchState";
+import { Link } from "../controls/Link";
 import { neighbours } from "../live/neighbours";
 import { BenchShell } from "../shell/BenchShell";
 import { formatDayDate } from "../shell/formatDayDate";
@@ -118,7 +118,7 @@ function KeptDays() {
       <ul className="flex flex-col gap-2">
         {days.map(({ date, name }) => (
           <li key={date}>
-            <Link href={`/day/${date}/orders`} className="btn touch" prefetch={false}>
+            <Link href={`/day/${date}/orders`} className="btn touch">
               {name} <span className="quiet font-normal">{formatDayDate(date)}</span>
             </Link>
           </li>

@@ -1,7 +1,6 @@
 "use client";
 
 import { createFormula, createPiece } from "@/core/plan";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { computeTotalG, type Formula } from "@/core/formula";
 import { describeOutline } from "@/core/shape";
@@ -9,6 +8,7 @@ import { formatMass } from "@/core/units";
 import { usePicked } from "../bench/BenchProvider";
 import type { Edit } from "@/schemas/recordTable";
 import { createId } from "../bench/createId";
+import { Link } from "../controls/Link";
 import { PieceMark } from "../drawings/PieceMark";
 
 interface Props {

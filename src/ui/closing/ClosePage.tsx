@@ -1,11 +1,11 @@
 "use client";
 
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { listClosingEvents, toLeftKey, type Closing, type ClosingAnswers, type LeftOver } from "@/core/run";
 import { formatCount } from "@/core/units";
 import { createId } from "../bench/createId";
+import { Link } from "../controls/Link";
 import { sendEvents } from "../run/sendEvents";
 import { formatDayDate } from "../shell/formatDayDate";
 import { LeftRow } from "./LeftRow";

@@ -1,7 +1,7 @@
 "use client";
 
-import Link from "next/link";
 import { useBench } from "../bench/BenchProvider";
+import { Link } from "./Link";
 import { PieceTabs } from "./PieceTabs";
 import { ProblemList } from "./ProblemList";
 import type { Station } from "@/core/plan";

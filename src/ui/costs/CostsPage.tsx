@@ -1,6 +1,5 @@
 "use client";
 
-import Link from "next/link";
 import { useMemo } from "react";
 import { computeDayCosts, FIRST_TILL, type DayCosts, type OrderCost, type PieceCost } from "@/core/costs";
 import { formatClock, formatDuration, formatNumber, parseNumber } from "@/core/units";
@@ -10,6 +9,7 @@ import type { Till } from "@/schemas/model";
 import { findRecord, pickRecords } from "@/schemas/recordTable";
 import { usePicked } from "../bench/BenchProvider";
 import { useMoney } from "../bench/useMoney";
+import { Link } from "../controls/Link";
 import { StationLayout } from "../controls/StationLayout";
 import { TextField } from "../controls/TextField";
 import { PieceMark } from "../drawings/PieceMark";

@@ -1,6 +1,6 @@
 import { eachDayOfInterval, endOfMonth, format, getISODay, parseISO } from "date-fns";
-import Link from "next/link";
 import type { DaySummary } from "@/core/run";
+import { Link } from "../controls/Link";
 import { formatDayDate } from "../shell/formatDayDate";
 import { countDay, tellFaults } from "./findDays";
 

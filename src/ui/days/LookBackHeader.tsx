@@ -1,5 +1,5 @@
 import { Download } from "lucide-react";
-import Link from "next/link";
+import { Link } from "../controls/Link";
 
 interface Props {
   readonly title: string;

@@ -1,6 +1,6 @@
-import Link from "next/link";
 import type { DaySummary } from "@/core/run";
 import { formatClock, formatDuration } from "@/core/units";
+import { Link } from "../controls/Link";
 import { formatDayDate } from "../shell/formatDayDate";
 import type { Column } from "../table/DataTable";
 import { countDay, tellFaults } from "./findDays";

@@ -1,7 +1,6 @@
 "use client";
 
 import { Download } from "lucide-react";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { Formula } from "@/core/formula";
@@ -9,6 +8,7 @@ import { formulaLimits } from "@/schemas/limits";
 import { pickRecords } from "@/schemas/recordTable";
 import { useBench, usePicked } from "../bench/BenchProvider";
 import { LeaveLink } from "../bench/LeaveLink";
+import { Link } from "../controls/Link";
 import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
 import { StationLayout } from "../controls/StationLayout";

@@ -1,9 +1,9 @@
 "use client";
 
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { HabitKindId } from "@/core/habits";
 import { formatCount } from "@/core/units";
+import { Link } from "../controls/Link";
 import type { ToldHabit } from "./toldHabit";
 import { LookBackHeader } from "../days/LookBackHeader";
 import { tellFigure } from "../taught/tellFigure";

@@ -1,7 +1,6 @@
 "use client";
 
 import { listHeats } from "@/core/way";
-import Link from "next/link";
 import { useState } from "react";
 import { convertBake, ovenKindFacts, ovenKinds, type OvenKind } from "@/core/heat";
 import { toKnownBake } from "@/core/plan";
@@ -14,6 +13,7 @@ import { useLatest } from "../bench/useLatest";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { Fact } from "../controls/Fact";
+import { Link } from "../controls/Link";
 import { StationLayout } from "../controls/StationLayout";
 import { CurveChart } from "./CurveChart";
 import { heightLimit, type FaceProps } from "./face";

@@ -1,8 +1,8 @@
 "use client";
 
 import { Check, TriangleAlert } from "lucide-react";
-import Link from "next/link";
 import { formatCount, formatNumber } from "@/core/units";
+import { Link } from "../controls/Link";
 import type { OutwardShown } from "../copies/OutwardForm";
 import { HouseHeader } from "../shell/HouseHeader";
 import { DataTable } from "../table/DataTable";

@@ -1,11 +1,11 @@
 "use client";
 
-import Link from "next/link";
 import { useMemo, useState } from "react";
 import { allergens, type Allergen } from "@/core/formula";
 import { listAllergenRows, listAllergenSources, type AllergenRow, type ContactWay } from "@/core/labels";
 import { formatClock } from "@/core/units";
 import { usePicked } from "../bench/BenchProvider";
+import { Link } from "../controls/Link";
 import { PieceMark } from "../drawings/PieceMark";
 import { StationLayout } from "../controls/StationLayout";
 

@@ -1,7 +1,6 @@
 "use client";
 
 import { ChevronLeft, ChevronRight, Download, Printer } from "lucide-react";
-import Link from "next/link";
 import { useMemo, useState } from "react";
 import { labelKinds, listLabels, type Label, type LabelKind } from "@/core/labels";
 import { formatClock, formatCount, formatSides, parseNumber } from "@/core/units";
@@ -13,6 +12,7 @@ import { FIRST_WISH, MAX_COPIES, writeLabelWish, type LabelWish } from "@/schema
 import { usePicked } from "../bench/BenchProvider";
 import { LeaveLink } from "../bench/LeaveLink";
 import { Choice } from "../controls/Choice";
+import { Link } from "../controls/Link";
 import { Select } from "../controls/Select";
 import { StationLayout } from "../controls/StationLayout";
 import { TextField } from "../controls/TextField";

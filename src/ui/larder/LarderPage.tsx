@@ -1,7 +1,6 @@
 "use client";
 
 import { Trash2, TriangleAlert } from "lucide-react";
-import Link from "next/link";
 import { useState, type FormEvent } from "react";
 import {
   addDays,
@@ -17,6 +16,7 @@ import { LeaveLink } from "../bench/LeaveLink";
 import { usePicked } from "../bench/BenchProvider";
 import type { Edit } from "@/schemas/recordTable";
 import { createId } from "../bench/createId";
+import { Link } from "../controls/Link";
 import { ProblemList } from "../controls/ProblemList";
 import { Select } from "../controls/Select";
 import { StationLayout } from "../controls/StationLayout";

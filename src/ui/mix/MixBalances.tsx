@@ -1,10 +1,10 @@
 "use client";
 
-import Link from "next/link";
 import { formatCount, formatMass, formatNumber } from "@/core/units";
 import { usePicked } from "../bench/BenchProvider";
 import { LeaveLink } from "../bench/LeaveLink";
 import { CautionList } from "../controls/CautionList";
+import { Link } from "../controls/Link";
 
 /** What the day needs besides: eggs, larder, shopping. */
 export function MixBalances() {

@@ -1,6 +1,5 @@
 "use client";
 
-import Link from "next/link";
 import { useState } from "react";
 import { shapeDoughPiece, type DividedShape, type Dough } from "@/core/formula";
 import { findShortCut, type Readiness } from "@/core/heat";
@@ -13,6 +12,7 @@ import { usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
+import { Link } from "../controls/Link";
 import { StationLayout } from "../controls/StationLayout";
 import { restNames, shapeNames } from "../formula/words";
 import { toOptions } from "../controls/Select";

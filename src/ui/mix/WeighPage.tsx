@@ -1,7 +1,6 @@
 "use client";
 
 import { Check } from "lucide-react";
-import Link from "next/link";
 import { useState } from "react";
 import { findLiquidLine, type WeighStep } from "@/core/formula";
 import type { DayBatch, LiquidAim } from "@/core/plan";
@@ -17,6 +16,7 @@ import { sayParseFailure } from "@/core/words";
 import { describeLimitFault } from "@/schemas/checkValue";
 import { weighingLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
+import { Link } from "../controls/Link";
 import { StationLayout } from "../controls/StationLayout";
 import { TextField } from "../controls/TextField";
 import { schoolNames } from "../formula/words";

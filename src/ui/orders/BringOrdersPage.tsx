@@ -1,6 +1,5 @@
 "use client";
 
-import Link from "next/link";
 import { useEffect, useState } from "react";
 import type { TakenOrder } from "@/core/orders";
 import type { Piece } from "@/core/plan";
@@ -10,6 +9,7 @@ import { MAX_PASTE_CHARACTERS, orderLimits } from "@/schemas/limits";
 import { pickRecords } from "@/schemas/recordTable";
 import { usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
+import { Link } from "../controls/Link";
 import { StationLayout } from "../controls/StationLayout";
 import { useDraft } from "../controls/useDraft";
 

@@ -2,7 +2,6 @@
 
 import { compareNames } from "@/core/compareNames";
 import { Trash2 } from "lucide-react";
-import Link from "next/link";
 import { useState, type FormEvent } from "react";
 import { findCustomer, type Customer, type StandingOrder } from "@/core/orders";
 import { findWeekday } from "@/core/plan";
@@ -12,6 +11,7 @@ import { MAX_CONTACT_CHARACTERS, orderLimits } from "@/schemas/limits";
 import { pickRecords, type Edit } from "@/schemas/recordTable";
 import { usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
+import { Link } from "../controls/Link";
 import { checkClock, checkCount, checkName } from "../controls/checks";
 import { Select } from "../controls/Select";
 import { StationLayout } from "../controls/StationLayout";

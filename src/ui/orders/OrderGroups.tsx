@@ -1,12 +1,12 @@
 "use client";
 
 import { Check, Plus, Trash2 } from "lucide-react";
-import Link from "next/link";
 import { findCustomer, groupOrders, type OrderGroup, type TakenOrder } from "@/core/orders";
 import { formatClock, parseClock, parseNumber } from "@/core/units";
 import { pickRecords, type Edit } from "@/schemas/recordTable";
 import { usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
+import { Link } from "../controls/Link";
 import { checkClock, checkCount, checkName } from "../controls/checks";
 import { useIsLater } from "../controls/Later";
 import { TextField } from "../controls/TextField";
@@ -174,7 +174,6 @@ function OrderLine({ order }: { readonly order: TakenOrder }) {
       />
       <Link
         href={`/day/${book.day.date}/piece/${order.pieceId}`}
-        prefetch={false}
         className="touch flex min-w-0 flex-1 items-center gap-2 text-lg leading-6 underline-offset-4 hover:underline"
       >
         <PieceMark pieceId={order.pieceId} />

@@ -1,6 +1,5 @@
 "use client";
 
-import Link from "next/link";
 import { useMoney } from "../bench/useMoney";
 import { useState } from "react";
 import { listCrimps, findCrimpId, type Piece, type VariantFigures } from "@/core/plan";
@@ -12,6 +11,7 @@ import { createVariantsClient, type VariantsRequest } from "@/workers/createPlan
 import { useBench, usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
 import { Dial } from "../controls/Dial";
+import { Link } from "../controls/Link";
 import { Select } from "../controls/Select";
 import { SectionDrawing } from "../drawings/SectionDrawing";
 import { MissingPiece } from "./MissingPiece";

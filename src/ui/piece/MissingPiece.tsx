@@ -1,7 +1,7 @@
 "use client";
 
-import Link from "next/link";
 import { useBench } from "../bench/BenchProvider";
+import { Link } from "../controls/Link";
 
 /** Said where a piece was removed, here or on another tablet. */
 export function MissingPiece() {

@@ -1,6 +1,5 @@
 "use client";
 
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { Dough } from "@/core/formula";
 import type { Piece } from "@/core/plan";
@@ -10,6 +9,7 @@ import { pieceLimits } from "@/schemas/limits";
 import { useBench, usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
 import { usePieceEdit } from "../bench/usePieceEdit";
+import { Link } from "../controls/Link";
 import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
 import { ProblemCards } from "../controls/ProblemList";

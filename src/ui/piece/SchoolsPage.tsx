@@ -1,12 +1,12 @@
 "use client";
 
-import Link from "next/link";
 import { useState } from "react";
 import type { Dough } from "@/core/formula";
 import { listSchools, type Choice, type DayFigures, type Piece, type School } from "@/core/plan";
 import { createChoicesClient, type ChoicesRequest } from "@/workers/createPlanClient";
 import { useBench, usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
+import { Link } from "../controls/Link";
 import { StationLayout } from "../controls/StationLayout";
 import { MissingPiece } from "./MissingPiece";
 import { describeEffect } from "./describeEffect";

@@ -1,7 +1,6 @@
 "use client";
 
 import { Plus, Trash2 } from "lucide-react";
-import Link from "next/link";
 import { convertBake } from "@/core/heat";
 import { findGasMark, formatHeat, type OvenScale } from "@/core/units";
 import type { Piece } from "@/core/plan";
@@ -10,6 +9,7 @@ import { MAX_STAGES, pieceLimits } from "@/schemas/limits";
 import { useBench } from "../bench/BenchProvider";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { Dial } from "../controls/Dial";
+import { Link } from "../controls/Link";
 import { HeatDial } from "./HeatDial";
 
 /** The same bake in other marks and other ovens: `390 °F, gas 6 · fan 180 °C · hot air 175 °C, 21 min`. */

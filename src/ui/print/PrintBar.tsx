@@ -1,7 +1,7 @@
 "use client";
 
 import { Printer } from "lucide-react";
-import Link from "next/link";
+import { Link } from "../controls/Link";
 
 /** What goes along with the day on paper. */
 const others = [

@@ -1,7 +1,7 @@
 "use client";
 
-import Link from "next/link";
 import { usePicked } from "../bench/BenchProvider";
+import { Link } from "../controls/Link";
 
 interface Props {
   readonly label: string;

@@ -1,5 +1,5 @@
-import Link from "next/link";
 import type { ReactNode } from "react";
+import { Link } from "../controls/Link";
 
 /** A page with one sentence in the middle of it. */
 export function Waiting({ text, children }: { readonly text: string; readonly children?: ReactNode }) {

@@ -1,11 +1,11 @@
 "use client";
 
 import { Download, Printer } from "lucide-react";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { RecordRow, RunEvent, RunRecord } from "@/core/run";
 import { formatClock, formatDuration, formatNumber, formatScale } from "@/core/units";
+import { Link } from "../controls/Link";
 import { formatDayDate } from "../shell/formatDayDate";
 import { CorrectJob } from "./CorrectJob";
 import { tellMishap, tellReading } from "./tellEvent";

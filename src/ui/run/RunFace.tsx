@@ -1,8 +1,8 @@
 "use client";
 
-import Link from "next/link";
 import { useState } from "react";
 import type { JobSheet } from "@/core/run";
+import { Link } from "../controls/Link";
 import { AsideLists } from "./AsideLists";
 import { BellBanner } from "./BellBanner";
 import { JobFace } from "./JobFace";

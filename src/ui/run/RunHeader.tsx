@@ -1,9 +1,9 @@
 "use client";
 
 import { Volume1, Volume2, VolumeX } from "lucide-react";
-import Link from "next/link";
 import { formatClock, formatDuration } from "@/core/units";
 import type { Whose } from "@/workers/createRunClient";
+import { Link } from "../controls/Link";
 import type { RunStore } from "./runStore";
 import { WhatHelps } from "./WhatHelps";
 import type { RingingBells } from "./useBells";

@@ -1,11 +1,11 @@
 "use client";
 
 import { TriangleAlert } from "lucide-react";
-import Link from "next/link";
 import { usePathname, useSearchParams } from "next/navigation";
 import { useEffect, useRef } from "react";
 import { sayProblem } from "@/core/plan";
 import { useBench } from "../bench/BenchProvider";
+import { Link } from "../controls/Link";
 import { Ribbon } from "./Ribbon";
 import { listStationFacts } from "./stationFacts";
 

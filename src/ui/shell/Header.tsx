@@ -1,11 +1,11 @@
 "use client";
 
 import { BookOpen, Moon, Redo2, Search, Sun, Undo2 } from "lucide-react";
-import Link from "next/link";
 import { usePathname } from "next/navigation";
 import type { ReactNode } from "react";
 import { useBenchShell } from "../bench/BenchProvider";
 import type { Step } from "../bench/history";
+import { Link } from "../controls/Link";
 import { describeStep } from "./describeStep";
 import { formatDayDate } from "./formatDayDate";
 import { NeighbourMark } from "../live/NeighbourMark";

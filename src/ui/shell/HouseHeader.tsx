@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "../controls/Link";
 
 /** The head of a page of the house, beside any day: what it is, and the way back. */
 export const HouseHeader = ({ title }: { readonly title: string }) => (

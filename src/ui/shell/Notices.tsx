@@ -1,10 +1,10 @@
 "use client";
 
 import { CircleAlert } from "lucide-react";
-import Link from "next/link";
 import type { ReactNode } from "react";
 import { useBenchShell } from "../bench/BenchProvider";
 import type { NoticeLink } from "../bench/benchState";
+import { Link } from "../controls/Link";
 
 /** What was not done and why, each with what can be done about it, until the baker has seen it. */
 export function Notices() {

@@ -1,6 +1,6 @@
-import Link from "next/link";
 import type { MassFlow } from "@/core/plan";
 import { formatMass } from "@/core/units";
+import { Link } from "../controls/Link";
 
 interface Props {
   readonly flow: MassFlow;

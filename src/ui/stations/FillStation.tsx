@@ -1,6 +1,5 @@
 "use client";
 
-import Link from "next/link";
 import { isFilledLevel } from "@/core/forming";
 import type { PieceFill, PiecePlan } from "@/core/plan";
 import { formatCount, formatLength, formatMass, formatMassRange, formatNumber } from "@/core/units";
@@ -10,6 +9,7 @@ import { CautionList } from "../controls/CautionList";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { EmptyDay } from "../controls/EmptyDay";
+import { Link } from "../controls/Link";
 import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";

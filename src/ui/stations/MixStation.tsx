@@ -1,12 +1,12 @@
 "use client";
 
 import { Scale, Snowflake } from "lucide-react";
-import Link from "next/link";
 import { nameMakingStep, readMaking, type Filling } from "@/core/formula";
 import type { DayBatch } from "@/core/plan";
 import { formatClock, formatCount, formatDuration, formatMass, formatNumber } from "@/core/units";
 import { useBench, usePicked } from "../bench/BenchProvider";
 import { EmptyDay } from "../controls/EmptyDay";
+import { Link } from "../controls/Link";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";
 import { Why } from "../controls/Why";

@@ -1,12 +1,12 @@
 "use client";
 
-import Link from "next/link";
 import { useEffect } from "react";
 import { Controller, useForm, type RegisterOptions } from "react-hook-form";
 import { findCustomer, NEW_ORDER_REST } from "@/core/orders";
 import { formatClock, parseClock, parseNumber } from "@/core/units";
 import { usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
+import { Link } from "../controls/Link";
 import { checkClock, checkCount } from "../controls/checks";
 import { PiecePicker } from "../controls/PiecePicker";
 import { MAX_NAME_CHARACTERS } from "@/schemas/limits";

@@ -1,11 +1,11 @@
 "use client";
 
-import Link from "next/link";
 import { useState } from "react";
 import { formatClock, formatDuration, formatMass, parseClock } from "@/core/units";
 import type { Order, PiecePlan } from "@/core/plan";
 import { usePicked } from "../bench/BenchProvider";
 import { LeaveLink } from "../bench/LeaveLink";
+import { Link } from "../controls/Link";
 import { checkClock, checkName } from "../controls/checks";
 import { Choice } from "../controls/Choice";
 import { Later } from "../controls/Later";
@@ -213,7 +213,6 @@ function DayPieces() {
         <li key={line.piece.id}>
           <Link
             href={`/day/${date}/fill?piece=${line.piece.id}`}
-            prefetch={false}
             className="flex h-full flex-col rounded-xl border border-base-300 bg-base-100 p-3 hover:border-primary"
           >
             <span className="flex items-baseline gap-2">

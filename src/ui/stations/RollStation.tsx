@@ -1,7 +1,6 @@
 "use client";
 
 import { Maximize } from "lucide-react";
-import Link from "next/link";
 import { useRef, useState } from "react";
 import type { CutAim } from "@/core/cutting";
 import { hasGrain } from "@/core/formula";
@@ -13,6 +12,7 @@ import { usePieceEdit } from "../bench/usePieceEdit";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { EmptyDay } from "../controls/EmptyDay";
+import { Link } from "../controls/Link";
 import { PieceTabs, useSelectedPiece } from "../controls/PieceTabs";
 import { ProblemList } from "../controls/ProblemList";
 import { StationLayout } from "../controls/StationLayout";

@@ -1,6 +1,5 @@
 "use client";
 
-import Link from "next/link";
 import type { PiecePlan } from "@/core/plan";
 import { describeVents, type Seal } from "@/core/sealing";
 import { findChillMin, withChill } from "@/core/way";
@@ -11,6 +10,7 @@ import { usePieceEdit } from "../bench/usePieceEdit";
 import { CautionList } from "../controls/CautionList";
 import { Dial } from "../controls/Dial";
 import { EmptyDay } from "../controls/EmptyDay";
+import { Link } from "../controls/Link";
 import { PieceTabs, useSelectedLine } from "../controls/PieceTabs";
 import { ProblemList } from "../controls/ProblemList";
 import { Section } from "../controls/Section";

@@ -1,9 +1,9 @@
 "use client";
 
-import Link from "next/link";
 import { useEffect, useState } from "react";
 import type { TaughtOutlook } from "@/core/run";
 import { formatClock, formatDuration, formatNumber } from "@/core/units";
+import { Link } from "../controls/Link";
 import { formatShortDate } from "../shell/formatDayDate";
 
 /** The day to come as the server tells it. */

@@ -1,12 +1,12 @@
 "use client";
 
 import { ArrowDown, ArrowUp, ShieldAlert, Trash2 } from "lucide-react";
-import Link from "next/link";
 import { tellStep, type Piece, type PiecePlan } from "@/core/plan";
 import { formatNumber } from "@/core/units";
 import { factsOf, isFilling, isHeat, setStep, type StepThing, type WayStep } from "@/core/way";
 import { MAX_NOTE_CHARACTERS, pieceLimits, stepLimits } from "@/schemas/limits";
 import { useBench, usePicked } from "../bench/BenchProvider";
+import { Link } from "../controls/Link";
 import { checkName } from "../controls/checks";
 import { Dial } from "../controls/Dial";
 import { Select } from "../controls/Select";

@@ -1,11 +1,11 @@
 "use client";
 
-import Link from "next/link";
 import { useState } from "react";
 import type { DayPlan, Piece, PiecePlan } from "@/core/plan";
 import { formatClock, formatDuration } from "@/core/units";
 import { factsOf } from "@/core/way";
 import { useBench } from "../bench/BenchProvider";
+import { Link } from "../controls/Link";
 
 /** What of the day a way changes, min. */
 interface Figures {

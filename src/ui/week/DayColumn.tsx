@@ -2,11 +2,11 @@
 
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { ArrowLeftRight, Trash2 } from "lucide-react";
-import Link from "next/link";
 import { groupOrders, type TakenOrder } from "@/core/orders";
 import type { DayLoad } from "@/core/plan";
 import { formatClock, formatCount, formatDuration } from "@/core/units";
 import type { Day } from "@/schemas/model";
+import { Link } from "../controls/Link";
 import { FaceMark } from "../drawings/PieceMark";
 import type { Face } from "../drawings/PieceFace";
 import { formatShortDate } from "../shell/formatDayDate";

@@ -1,13 +1,13 @@
 "use client";
 
 import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from "@dnd-kit/core";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
 import { addDays } from "@/core/plan";
 import { invert, toChange, type Change } from "@/schemas/change";
 import type { Day } from "@/schemas/model";
 import { createId } from "../bench/createId";
+import { Link } from "../controls/Link";
 import { weekdayNames } from "../orders/weekdays";
 import type { Face } from "../drawings/PieceFace";
 import { formatShortDate } from "../shell/formatDayDate";
