@@ -1,12 +1,54 @@
-import type { NextConfig } from "next";
+import { packedTypes, packings } from "./scripts/packings.mjs";
 
-const config: NextConfig = {
+/** The development server makes its parts anew all the time, and packs none. */
+const isBuilt = process.env.NODE_ENV === "production";
+
+/** A browser that names the coding, unless to say that it does not take it. */
+const unpacks = (coding) => ({
+  type: "header",
+  key: "accept-encoding",
+  value: `.*\\b${coding}\\b(?!\\s*;\\s*q=0\\.?0*\\s*(?:,|$)).*`,
+});
+/** Each packing, and who is sent it: who can unpack it, and none that comes before it. */
+const sent = packings.map(({ coding, suffix }, at) => ({
+  coding,
+  suffix,
+  to: { has: [unpacks(coding)], missing: packings.slice(0, at).map((each) => unpacks(each.coding)) },
+}));
+
+/** @type {import("next").NextConfig} */
+const config = {
   serverExternalPackages: ["better-sqlite3", "piscina", "pino", "rotating-file-stream"],
   poweredByHeader: false,
   // npm test has had them checked, once, before it builds.
   typescript: { ignoreBuildErrors: process.env.TEZGAH_TYPES_CHECKED === "1" },
-  // Browsers ask for it by themselves before they have read which icon a page has.
-  rewrites: async () => [{ source: "/favicon.ico", destination: "/icon.svg" }],
+  rewrites: async () => ({
+    beforeFiles: !isBuilt
+      ? []
+      : sent.flatMap(({ suffix, to }) =>
+          Object.keys(packedTypes).map((type) => ({
+            ...to,
+            source: `/_next/static/:path*.${type}`,
+            destination: `/_next/static/:path*.${type}.${suffix}`,
+          })),
+        ),
+    // Browsers ask for it by themselves before they have read which icon a page has.
+    afterFiles: [{ source: "/favicon.ico", destination: "/icon.svg" }],
+  }),
+  headers: async () =>
+    !isBuilt
+      ? []
+      : sent.flatMap(({ coding, to }) =>
+          Object.entries(packedTypes).map(([type, contentType]) => ({
+            ...to,
+            source: `/_next/static/:path*.${type}`,
+            headers: [
+              { key: "Content-Encoding", value: coding },
+              { key: "Content-Type", value: contentType },
+              { key: "Vary", value: "Accept-Encoding" },
+            ],
+          })),
+        ),
   // The corner badge of the development server covers the tally.
   devIndicators: false,
 };

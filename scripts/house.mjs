@@ -3,6 +3,7 @@
 import { spawn, spawnSync } from "node:child_process";
 import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { createHash } from "node:crypto";
+import { packedTypes, packFiles } from "./packings.mjs";
 
 process.env.NEXT_TELEMETRY_DISABLED = "1";
 
@@ -48,9 +49,13 @@ const SERVICE_WORKER = "public/service-worker.js";
 export function buildApplication() {
   const built = ".next/BUILD_ID";
   if (existsSync(built) && existsSync("build/jobs.mjs") && existsSync(SERVICE_WORKER)) {
-    const newest = spawnSync("find", ["src", "next.config.ts", "package-lock.json", "-newer", built], {
-      encoding: "utf8",
-    });
+    const newest = spawnSync(
+      "find",
+      ["src", "next.config.mjs", "scripts/packings.mjs", "package-lock.json", "-newer", built],
+      {
+        encoding: "utf8",
+      },
+    );
     if (newest.status === 0 && newest.stdout.trim() === "") return;
   }
   buildJobs();
@@ -61,8 +66,10 @@ export function buildApplication() {
 export function buildPages() {
   run("npx", ["next", "build"]);
   const version = readFileSync(".next/BUILD_ID", "utf8");
-  const isPart = (file) => /\.(js|css|woff2|svg)$/.test(file);
+  const isPacked = (file) => Object.keys(packedTypes).some((type) => file.endsWith(`.${type}`));
+  const isPart = (file) => isPacked(file) || /\.(woff2|svg)$/.test(file);
   const parts = readdirSync(".next/static", { recursive: true, encoding: "utf8" }).filter(isPart);
+  packFiles(parts.filter(isPacked).map((file) => `.next/static/${file}`));
   const entries = [
     // Named after what is in them.
     ...parts.map((file) => ({ url: `/_next/static/${file}`, revision: null })),

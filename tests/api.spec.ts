@@ -1,5 +1,5 @@
 import { execFileSync } from "node:child_process";
-import { readFileSync } from "node:fs";
+import { readdirSync, readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
 
 /** Every command in docs/api.md, run as it stands but for the address. */
@@ -142,4 +142,35 @@ test("malformed, unknown and oversized documents are refused precisely", async (
   }
   const huge = await post("/api/v1/plan", JSON.stringify({ day: "x".repeat(1_100_000) }));
   expect(huge.status()).toBe(413);
+});
+
+test("scripts and styles go over packed as a browser can unpack them, and are what was built", async ({
+  request,
+}, { project }) => {
+  const folder = ".next/static/chunks";
+  const files = readdirSync(folder).filter((name) => /\.(js|css)$/.test(name));
+  const script = files.find((name) => name.endsWith(".js"))!;
+  const styles = files.find((name) => name.endsWith(".css"))!;
+  for (const [accepted, coding] of [
+    ["gzip, deflate, br, zstd", "br"],
+    ["gzip, deflate", "gzip"],
+    ["gzip;q=1.0, br;q=0", "gzip"],
+    ["identity", undefined],
+  ] as const)
+    for (const [name, type] of [
+      [script, "application/javascript"],
+      [styles, "text/css"],
+    ] as const) {
+      const answer = await request.get(`${project.use.baseURL}/_next/static/chunks/${name}`, {
+        headers: { "accept-encoding": accepted },
+      });
+      const { "content-encoding": told, "content-type": kind, vary, ...headers } = answer.headers();
+      expect([accepted, name, told]).toEqual([accepted, name, coding]);
+      expect(kind).toContain(type);
+      expect(vary).toMatch(/accept-encoding/i);
+      expect(headers["cache-control"]).toContain("immutable");
+      const built = readFileSync(`${folder}/${name}`);
+      expect(Buffer.compare(await answer.body(), built)).toBe(0);
+      if (coding) expect(Number(headers["content-length"])).toBeLessThan(built.length);
+    }
 });
