@@ -42,6 +42,10 @@ const loadPapers = () => import("./papers");
 /** What the server works out in threads of its own, so that pages are answered meanwhile. Plain data in and out. */
 const jobs = {
   layOut,
+  layOutAsText: (document: LayoutDocument): Result<Uint8Array<ArrayBuffer>, PartsFailure> => {
+    const laid = layOut(document);
+    return laid.ok ? ok(new TextEncoder().encode(JSON.stringify(laid.value))) : laid;
+  },
   planCuts({ budgetMs, ...document }: CutPlanDocument) {
     const budget = startBudget(budgetMs);
     const answers = planCuts({ ...document, handTimes: craftHandTimes }, budget);
@@ -123,7 +127,7 @@ function layOut(document: LayoutDocument): Result<LaidParts, PartsFailure> {
   if (!rows.ok || document.mode !== "tight") return rows;
   const budget = startBudget(document.budgetMs);
   let best: TightProgress | null = null;
-  for (const progress of searchTight(document)) {
+  for (const progress of searchTight(document, rows.value)) {
     best = progress;
     if (budget.isOver()) break;
   }

@@ -16,6 +16,7 @@ export type JobFault =
 type Road = "searches" | "plans";
 const roadOf: Readonly<Record<JobName, Road>> = {
   layOut: "searches",
+  layOutAsText: "searches",
   planCuts: "searches",
   computeYield: "searches",
   improveSchedule: "searches",

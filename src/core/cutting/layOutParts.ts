@@ -135,15 +135,23 @@ function layOutFinely(request: PartsRequest, outline: Outline, rows: Layout): Op
   return { outline, placements: placeCuts(outer, pattern, webMm, marginMm), pattern };
 }
 
-/** A tight search: discs, of one size or several, by their own search, others by theirs. */
-export function searchTight(request: PartsRequest): Generator<TightProgress, TightProgress> {
+/**
+ * A tight search: discs, of one size or several, by their own search, others by theirs.
+ * @param laid - What {@link layOutParts} gave for the same request, where it is at hand: of tens of thousands of cuts rows
+ * take as long as many a search.
+ */
+export function searchTight(
+  request: PartsRequest,
+  laid?: LaidParts,
+): Generator<TightProgress, TightProgress> {
+  const rows = laid && { rows: laid.parts.map(({ placements }) => placements) };
   const discs = request.outlines.flatMap(({ outline, ratio }) => {
     const outer = outerOutline(outline);
     return outer.kind === "disc" ? [{ diameterMm: outer.diameterMm, ratio }] : [];
   });
   return discs.length === request.outlines.length
-    ? searchTightDiscs({ ...request, discs })
-    : searchTightOutlines(request);
+    ? searchTightDiscs({ ...request, ...rows, discs })
+    : searchTightOutlines({ ...request, ...rows });
 }
 
 /** What a tight search has found, as a laid sheet. */

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { gapMm, placePolygon, toContour, toHalfPlanes, type Outline, type SheetShape } from "../../shape";
 import { fillGaps, layOutRows, layOutTogether, searchTightOutlines, type Placement } from "..";
 import { alternateDiscs } from "./alternateDiscs";
+import { clearBelowMm, computeProfile } from "./profile";
 import { refused } from "../../words/__tests__/refused";
 
 const outlines: readonly Outline[] = [
@@ -241,3 +242,42 @@ test("nothing that goes together, or two on a round sheet, is said", () => {
     refused(layOutTogether(pair, { widthMm: 400, heightMm: 400, shape: "oval" }, 5, true)),
   ).toMatchObject({ words: expect.stringContaining("rectangle") });
 });
+
+test("what a few bands of two profiles say is never more than what all of them say", () => {
+  const any = fc.record({
+    at: fc.nat(outlines.length - 1),
+    turnDeg: fc.double({ min: 0, max: 360, noNaN: true }),
+    webMm: fc.constantFrom(0, 1.5),
+    shiftMm: fc.double({ min: -90, max: 90, noNaN: true }),
+    every: fc.integer({ min: 2, max: 20 }),
+  });
+  fc.assert(
+    fc.property(any, ({ at, turnDeg, webMm, shiftMm, every }) => {
+      const contour = toContour(outlines[at]!);
+      const upper = computeProfile(contour, turnDeg, webMm);
+      const lower = computeProfile(contour, turnDeg + 180, webMm);
+      const whole = clearBelowMm(upper, lower, shiftMm);
+      expect(clearBelowMm(upper, lower, shiftMm, every)).toBeLessThanOrEqual(whole);
+    }),
+  );
+});
+
+test.each([10, 14, 23])(
+  "thousands of rounds of %d mm on a round sheet are as dense as rounds can be",
+  (diameterMm) => {
+    const sheet: SheetShape = { shape: "oval", widthMm: 1600, heightMm: 1600 };
+    const laid = layOutRows({
+      outline: { kind: "disc", diameterMm },
+      sheet,
+      webMm: 0,
+      marginMm: 0,
+      mayTurn: true,
+    });
+    if (!laid.ok) throw new Error("none");
+    check(laid.value.outline, laid.value.placements.slice(0, 200), sheet, 0, 0);
+    // Middles lie in a circle smaller by a radius, each alone in its hexagon.
+    const middlesMm2 = Math.PI * ((1600 - diameterMm) / 2) ** 2;
+    const hexagonMm2 = (Math.sqrt(3) / 2) * diameterMm ** 2;
+    expect(laid.value.count / (middlesMm2 / hexagonMm2)).toBeCloseTo(1, 2);
+  },
+);

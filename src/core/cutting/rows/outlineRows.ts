@@ -1,4 +1,5 @@
 import { createMemory } from "../../createMemory";
+import { findLeast } from "../../findLeast";
 import { toContour, type BoxMm, type Outline } from "../../shape";
 import { clearBelowMm, clearBesideMm, computeProfile, type Profile } from "./profile";
 import { countRow, type Row, type RowPattern, countPitches, FIT_TOLERANCE_MM } from "../sheet";
@@ -44,6 +45,8 @@ const MIRRORED_TURNS_DEG = [105, 120, 135, 150, 165];
 const SHIFTS = 16;
 /** Families kept for an outline: the densest, and those that are plain. */
 const MOST_FAMILIES = 40;
+/** Of a profile's bands, how many are passed over for one that is looked at where a bound is enough. */
+const ROUGH_EVERY = 8;
 
 /**
  * The most cuts of any outline in its own rows, the rows along the width or down the height.
@@ -114,7 +117,7 @@ const remember = createMemory<readonly RowFamily[]>(MOST_KNOWN);
 
 function workOutFamilies(outline: Outline, webMm: number, turnsDeg: readonly number[]): RowFamily[] {
   const contour = toContour(outline);
-  const families = turnsDeg.flatMap((angleDeg) => {
+  const drafts = turnsDeg.flatMap((angleDeg) => {
     const upright = computeProfile(contour, angleDeg, webMm);
     const turned = computeProfile(contour, (angleDeg + 180) % 360, webMm);
     return listRowKinds(upright, turned).flatMap((row) => {
@@ -122,25 +125,22 @@ function workOutFamilies(outline: Outline, webMm: number, turnsDeg: readonly num
       return nexts.flatMap((next) => {
         const pitchMm = findPitchMm(row);
         const sameMm = clearSameMm(row, next, pitchMm);
-        return Array.from({ length: SHIFTS }, (_, i) =>
-          placeNext(
-            {
-              row,
-              next,
-              pitchMm,
-              shiftMm: 0,
-              stepsMm: [0, 0],
-              isPlain: angleDeg % 90 === 0 && i % (SHIFTS / 2) === 0,
-            },
-            (i * pitchMm) / SHIFTS,
-            sameMm,
-          ),
-        );
+        return Array.from({ length: SHIFTS }, (_, i) => {
+          const isPlain = angleDeg % 90 === 0 && i % (SHIFTS / 2) === 0;
+          const loose = { row, next, pitchMm, shiftMm: 0, stepsMm: [0, 0] as const, isPlain };
+          const place = (every?: number) => placeNext(loose, (i * pitchMm) / SHIFTS, sameMm, every);
+          let family: RowFamily | null = null;
+          const finish = () => {
+            family ??= place();
+            return { value: family, measure: mm2PerCut(family) };
+          };
+          return { isPlain, finish, atLeast: mm2PerCut(place(ROUGH_EVERY)) };
+        });
       });
     });
   });
-  const dense = [...families].sort((a, b) => mm2PerCut(a) - mm2PerCut(b)).slice(0, MOST_FAMILIES);
-  return [...new Set([...families.filter(({ isPlain }) => isPlain), ...dense])];
+  const plain = drafts.flatMap(({ isPlain, finish }) => (isPlain ? [finish().value] : []));
+  return [...new Set([...plain, ...findLeast(drafts, MOST_FAMILIES)])];
 }
 
 function listRowKinds(upright: Profile, turned: Profile): RowKind[] {
@@ -163,16 +163,17 @@ const clearSameMm = (row: RowKind, next: RowKind, pitchMm: number): number =>
 /**
  * The family with its next row shifted so far: as near as the profiles allow, rows two apart included.
  * @param sameMm - What {@link clearSameMm} says of its rows, which no shift changes.
+ * @param every - Looks at every such band of the profiles only: the rows may have to lie further apart, never nearer.
  */
-function placeNext(family: RowFamily, shiftMm: number, sameMm: number): RowFamily {
+function placeNext(family: RowFamily, shiftMm: number, sameMm: number, every = 1): RowFamily {
   const { row, next, pitchMm } = family;
-  const downMm = clearRowMm(row, next, pitchMm, shiftMm);
-  const upMm = clearRowMm(next, row, pitchMm, -shiftMm);
+  const downMm = clearRowMm(row, next, pitchMm, shiftMm, every);
+  const upMm = clearRowMm(next, row, pitchMm, -shiftMm, every);
   return { ...family, shiftMm, stepsMm: [downMm, Math.max(upMm, sameMm - downMm)] };
 }
 
 /** How far below a row another must lie, its beginning shifted along. */
-function clearRowMm(upper: RowKind, lower: RowKind, pitchMm: number, shiftMm: number): number {
+function clearRowMm(upper: RowKind, lower: RowKind, pitchMm: number, shiftMm: number, every = 1): number {
   let leastMm = 0;
   for (const above of upper.members) {
     for (const below of lower.members) {
@@ -182,7 +183,7 @@ function clearRowMm(upper: RowKind, lower: RowKind, pitchMm: number, shiftMm: nu
       const around = Math.ceil(widest / pitchMm) + 1;
       const nearest = shift - Math.round(shift / pitchMm) * pitchMm;
       for (let k = -around; k <= around; k++) {
-        leastMm = Math.max(leastMm, clearBelowMm(above.profile, below.profile, nearest + k * pitchMm));
+        leastMm = Math.max(leastMm, clearBelowMm(above.profile, below.profile, nearest + k * pitchMm, every));
       }
     }
   }

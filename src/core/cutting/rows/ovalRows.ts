@@ -24,7 +24,11 @@ interface Lattice {
 }
 
 /** Places at which a lattice is tried, parts of its steps each way. */
-const OFFSETS = 24;
+const MOST_OFFSETS = 24;
+/** And where there are many rows: what a place gives one of them it takes from another, to a few cuts in ten thousand. */
+const LEAST_OFFSETS = 6;
+/** Up to so many rows every place is tried: more than are rolled by hand. */
+const FEW_ROWS = 60;
 /** Lattices of an outline of its own worth trying. */
 const MOST_LATTICES = 12;
 
@@ -53,16 +57,19 @@ export function findBestOvalRows(
   for (const lattice of listLattices(outline, webMm, mayTurn)) {
     if (boundLattice(lattice, sheet) <= best.count) continue;
     const beatMm = sum(lattice.stepsMm);
-    const places = lattice.isFree ? 1 : OFFSETS;
-    for (let i = 0; i < OFFSETS; i++) {
+    const offsets = countOffsets(sheet.heightMm / (beatMm / 2));
+    const places = lattice.isFree ? 1 : offsets;
+    for (let i = 0; i < offsets; i++) {
       // What each row has room for depends on how far down the rows lie; how far along only shifts the cuts in it.
-      const spans = listSpans(lattice, sheet, spanOf, (i * beatMm) / OFFSETS);
-      const most = spans.reduce((total, span) => total + countSpan(lattice, span), 0);
+      const spans = listSpans(lattice, sheet, spanOf, (i * beatMm) / offsets);
+      const most = spans.most.reduce((total, held) => total + held, 0);
       for (let j = 0; j < places && most > best.count; j++) {
-        const alongMm = sheet.widthMm / 2 + (j * lattice.pitchMm) / OFFSETS;
-        // Hundreds of places are counted for one that is laid.
-        let count = 0;
-        for (const span of spans) count += Math.max(fillSpan(lattice, span, alongMm).count, 0);
+        const alongMm = sheet.widthMm / 2 + (j * lattice.pitchMm) / offsets;
+        // Hundreds of places are counted for one that is laid, and most are given up when their rows lack too much.
+        let count = most;
+        for (let k = 0; k < spans.most.length && count > best.count; k++)
+          count -=
+            spans.most[k]! - Math.max(countFrom(lattice, spans, k, findStart(lattice, spans, k, alongMm)), 0);
         if (count > best.count)
           best = { style: "fitted", rowsRunDown: false, rows: layRows(lattice, spans, alongMm), count };
       }
@@ -78,6 +85,9 @@ export function findBestOvalRows(
     ? improveRows(inRows, { diameterMm: outline.diameterMm, sheet, webMm, marginMm })
     : inRows;
 }
+
+const countOffsets = (rows: number): number =>
+  Math.max(Math.min(Math.floor((MOST_OFFSETS * FEW_ROWS) / rows), MOST_OFFSETS), LEAST_OFFSETS);
 
 function listLattices(outline: Outline, webMm: number, mayTurn: boolean): Lattice[] {
   if (outline.kind === "disc") {
@@ -119,22 +129,25 @@ function findRoom(
 /** The stretch of a line on which the middles of cuts that lie one way may lie. */
 type SpanOf = ReturnType<typeof createSpans>;
 
-/** A row's line across the sheet, and the stretch of it on which middles may lie. */
-interface Span {
-  readonly acrossMm: number;
-  readonly fromMm: number;
-  readonly toMm: number;
+/** The rows' lines across the sheet, figure by figure: of small cuts there are tens of thousands in all places tried. */
+interface Spans {
+  readonly acrossMm: number[];
+  /** The stretch of the line on which middles may lie. */
+  readonly fromMm: number[];
+  readonly toMm: number[];
+  /** Cuts that it holds where they may begin anywhere. */
+  readonly most: number[];
   /** 0 for the first of a beat's two rows, 1 for the second. */
-  readonly next: 0 | 1;
+  readonly next: (0 | 1)[];
 }
 
 function listSpans(
-  { stepsMm, anglesDeg }: Lattice,
+  { pitchMm, stepsMm, anglesDeg }: Lattice,
   sheet: SheetShape,
   spanOf: (angleDeg: number) => SpanOf,
   downMm: number,
-): Span[] {
-  const spans: Span[] = [];
+): Spans {
+  const spans: Spans = { acrossMm: [], fromMm: [], toMm: [], most: [], next: [] };
   const spansOf = [spanOf(anglesDeg[0]), spanOf(anglesDeg[1])] as const;
   const beatMm = sum(stepsMm);
   const beatsUp = Math.ceil(sheet.heightMm / 2 / beatMm) + 1;
@@ -142,14 +155,19 @@ function listSpans(
     for (const next of [0, 1] as const) {
       const acrossMm = sheet.heightMm / 2 + downMm + beat * beatMm + (next === 1 ? stepsMm[0] : 0);
       const { from, to } = spansOf[next](acrossMm);
-      if (to >= from - FIT_TOLERANCE_MM) spans.push({ acrossMm, fromMm: from, toMm: to, next });
+      if (to < from - FIT_TOLERANCE_MM) continue;
+      spans.acrossMm.push(acrossMm);
+      spans.fromMm.push(from);
+      spans.toMm.push(to);
+      spans.most.push(countSpan(pitchMm, from, to));
+      spans.next.push(next);
     }
   }
   return spans;
 }
 
 /** No row of a lattice holds more on its stretch, wherever it begins. */
-const countSpan = ({ pitchMm }: Pick<Lattice, "pitchMm">, { fromMm, toMm }: Pick<Span, "fromMm" | "toMm">) =>
+const countSpan = (pitchMm: number, fromMm: number, toMm: number) =>
   Math.floor((toMm - fromMm + FIT_TOLERANCE_MM) / pitchMm) + 1;
 
 /**
@@ -163,26 +181,24 @@ function boundLattice({ pitchMm, stepsMm }: Lattice, sheet: SheetShape): number 
   return 2 * (lengthMm / pitchMm + rows) + 1;
 }
 
-/** Where the first cut of a row stands, and how many there are: none where that is not above 0. */
-function fillSpan(
-  { pitchMm, shiftMm, isFree }: Lattice,
-  { fromMm, toMm, next }: Span,
-  alongMm: number,
-): Pick<Row, "startMm" | "count"> {
-  if (isFree) {
-    const count = countSpan({ pitchMm }, { fromMm, toMm });
-    return { startMm: (fromMm + toMm - (count - 1) * pitchMm) / 2, count };
-  }
-  const phaseMm = alongMm + (next === 1 ? shiftMm : 0);
-  const startMm = phaseMm + Math.ceil((fromMm - phaseMm - FIT_TOLERANCE_MM) / pitchMm) * pitchMm;
-  return { startMm, count: Math.floor((toMm - startMm + FIT_TOLERANCE_MM) / pitchMm) + 1 };
+/** Where the first cut of row `k` stands. */
+function findStart({ pitchMm, shiftMm, isFree }: Lattice, spans: Spans, k: number, alongMm: number): number {
+  const fromMm = spans.fromMm[k]!;
+  if (isFree) return (fromMm + spans.toMm[k]! - (spans.most[k]! - 1) * pitchMm) / 2;
+  const phaseMm = alongMm + (spans.next[k] === 1 ? shiftMm : 0);
+  return phaseMm + Math.ceil((fromMm - phaseMm - FIT_TOLERANCE_MM) / pitchMm) * pitchMm;
 }
 
-function layRows(lattice: Lattice, spans: readonly Span[], alongMm: number): Row[] {
+/** Cuts of row `k` from there on: none where that is not above 0. */
+const countFrom = ({ pitchMm, isFree }: Lattice, spans: Spans, k: number, startMm: number): number =>
+  isFree ? spans.most[k]! : countSpan(pitchMm, startMm, spans.toMm[k]!);
+
+function layRows(lattice: Lattice, spans: Spans, alongMm: number): Row[] {
   const { pitchMm, anglesDeg } = lattice;
-  return spans.flatMap((span) => {
-    const { startMm, count } = fillSpan(lattice, span, alongMm);
-    const row = { startMm, acrossMm: span.acrossMm, pitchMm, count, angleDeg: anglesDeg[span.next] };
-    return count > 0 ? [{ ...row, between: null }] : [];
+  return spans.acrossMm.flatMap((acrossMm, k) => {
+    const startMm = findStart(lattice, spans, k, alongMm);
+    const count = countFrom(lattice, spans, k, startMm);
+    const angleDeg = anglesDeg[spans.next[k]!];
+    return count > 0 ? [{ startMm, acrossMm, pitchMm, count, angleDeg, between: null }] : [];
   });
 }

@@ -56,22 +56,25 @@ function sampleBands(polygon: Polygon, radiusMm: number): Bands {
     if (y > high[band]!) high[band] = y;
   };
   const markEdge = (x1: number, y1: number, x2: number, y2: number) => {
-    const [left, right] = [Math.min(x1, x2), Math.max(x1, x2)];
+    const left = Math.min(x1, x2);
+    const right = Math.max(x1, x2);
     const slope = x2 === x1 ? 0 : (y2 - y1) / (x2 - x1);
-    for (let band = bandOf(left); band <= bandOf(right); band++) {
+    const lastBand = bandOf(right);
+    for (let band = bandOf(left); band <= lastBand; band++) {
       if (x2 === x1) {
         mark(band, y1);
         mark(band, y2);
         continue;
       }
       // The edge's part inside the band lies between its values at the band's sides.
-      for (const side of [fromMm + band * stepMm, fromMm + (band + 1) * stepMm]) {
-        mark(band, y1 + (Math.min(Math.max(side, left), right) - x1) * slope);
-      }
+      const sideMm = fromMm + band * stepMm;
+      mark(band, y1 + (Math.min(Math.max(sideMm, left), right) - x1) * slope);
+      mark(band, y1 + (Math.min(Math.max(fromMm + (band + 1) * stepMm, left), right) - x1) * slope);
     }
   };
   const markDisc = (x: number, y: number) => {
-    for (let band = bandOf(x - radiusMm); band <= bandOf(x + radiusMm); band++) {
+    const lastBand = bandOf(x + radiusMm);
+    for (let band = bandOf(x - radiusMm); band <= lastBand; band++) {
       const asideMm = Math.max(fromMm + band * stepMm - x, x - fromMm - (band + 1) * stepMm, 0);
       const reachMm = Math.sqrt(Math.max(radiusMm * radiusMm - asideMm * asideMm, 0));
       mark(band, y - reachMm);
@@ -80,9 +83,12 @@ function sampleBands(polygon: Polygon, radiusMm: number): Bands {
   };
   polygon.forEach(([x1, y1], i) => {
     const [x2, y2] = polygon[(i + 1) % polygon.length]!;
+    // Nothing to be kept between: the edges themselves, and their ends are the corners.
+    if (radiusMm === 0) return markEdge(x1, y1, x2, y2);
     const length = Math.hypot(x2 - x1, y2 - y1);
     const out = length === 0 ? 0 : radiusMm / length;
-    const [nx, ny] = [(y2 - y1) * out, (x1 - x2) * out];
+    const nx = (y2 - y1) * out;
+    const ny = (x1 - x2) * out;
     markEdge(x1 + nx, y1 + ny, x2 + nx, y2 + ny);
     markEdge(x1 - nx, y1 - ny, x2 - nx, y2 - ny);
     markDisc(x1, y1);
@@ -94,7 +100,7 @@ function sampleBands(polygon: Polygon, radiusMm: number): Bands {
  * The least second coordinate at which `next` clears `first`, when its first coordinate lies `shiftMm` further on;
  * −∞ if they pass each other whatever it is. O(bands).
  */
-function clear(first: Bands, next: Bands, shiftMm: number): number {
+function clear(first: Bands, next: Bands, shiftMm: number, every = 1): number {
   let least = -Infinity;
   const count = first.high.length;
   const offset = (first.fromMm - shiftMm - next.fromMm) / next.stepMm;
@@ -102,7 +108,7 @@ function clear(first: Bands, next: Bands, shiftMm: number): number {
   // Only bands that lie over each other: from < next.length and to > 0.
   const begin = Math.max(Math.floor(-offset / perBand) - 1, 0);
   const end = Math.min(Math.ceil((next.low.length - offset) / perBand) + 1, count);
-  for (let i = begin; i < end; i++) {
+  for (let i = begin; i < end; i += every) {
     const from = offset + i * perBand;
     const to = from + perBand;
     if (to <= 0 || from >= next.low.length) continue;
@@ -117,9 +123,12 @@ function clear(first: Bands, next: Bands, shiftMm: number): number {
   return least;
 }
 
-/** How far below `upper` the middle of `lower` must lie, its own `shiftMm` to the right, mm. */
-export function clearBelowMm(upper: Profile, lower: Profile, shiftMm: number): number {
-  return clear(upper.columns, lower.columns, shiftMm);
+/**
+ * How far below `upper` the middle of `lower` must lie, its own `shiftMm` to the right, mm.
+ * @param every - Of `every` bands one is looked at: at least so far, in so much less time.
+ */
+export function clearBelowMm(upper: Profile, lower: Profile, shiftMm: number, every = 1): number {
+  return clear(upper.columns, lower.columns, shiftMm, every);
 }
 
 /** How far to the right of `left` the middle of `right` must lie in the same row, mm. */

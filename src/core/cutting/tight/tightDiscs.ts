@@ -58,7 +58,7 @@ export function* searchTightDiscs(request: TightRequest): Generator<TightProgres
   const needs = countNeeds(discs);
   const best = new TightBest(
     discs,
-    layOutSets({ outlines, sheet, webMm, marginMm, mayTurn: true }),
+    request.rows ?? layOutSets({ outlines, sheet, webMm, marginMm, mayTurn: true }),
     boundSets(outlines, sheet, webMm, marginMm),
   );
   // Each disc takes half its web with it, and the room as much more.

@@ -35,7 +35,7 @@ export function* searchTightOutlines(request: TightOutlineRequest): Generator<Ti
   });
   const random = createRandom(seed);
   const needs = countNeeds(cuts);
-  const rows = layOutSets({ ...request, outlines: cuts });
+  const rows = request.rows ?? layOutSets({ ...request, outlines: cuts });
   const best = new TightBest(cuts, rows, boundSets(cuts, sheet, webMm, marginMm));
   function* fill(laid: readonly (readonly Placement[])[]): Generator<TightProgress> {
     // What is more than the most sets need is left out: its place is another's.

@@ -10,6 +10,8 @@ export interface TightSheet {
   readonly marginMm: number;
   /** The same seed gives the same search. */
   readonly seed: number;
+  /** What the search begins with, cuts in rows by outline, where they are laid already; else it lays them. */
+  readonly rows?: readonly (readonly Placement[])[];
 }
 
 /** How far a search has come. */

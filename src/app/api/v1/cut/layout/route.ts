@@ -6,10 +6,11 @@ import { sayFailure } from "@/core/words";
 /** Sheet, outline, web and margin in; count, placements and bound out. */
 export const POST = calculator({
   validate: validateLayout,
+  // Of tens of thousands of cuts the text is made where they are found: handed over one by one, pages would wait for them.
   answer: (document) =>
-    answerByJob("layOut", document, document.budgetMs, (layout) =>
+    answerByJob("layOutAsText", document, document.budgetMs, (layout) =>
       layout.ok
-        ? Response.json(layout.value)
+        ? new Response(layout.value, { headers: { "content-type": "application/json" } })
         : refuse([{ path: "sheet", message: sayFailure(layout.failure) }]),
     ),
 });
