@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, render, screen } from "@testing-library/react";
+import type { ComponentProps } from "react";
 import { Link } from "./Link";
 
 /** What the framework's own link was told to fetch ahead, by what it leads to. */
@@ -7,9 +8,9 @@ const told = new Map<unknown, unknown>();
 
 jest.mock("next/link", () => ({
   __esModule: true,
-  default: ({ prefetch, ...props }: { readonly prefetch: unknown; readonly href: string }) => {
+  default: ({ prefetch, children, ...props }: ComponentProps<"a"> & { readonly prefetch: unknown }) => {
     told.set(props.href, prefetch);
-    return <a {...props} />;
+    return <a {...props}>{children}</a>;
   },
 }));
 
