@@ -51,7 +51,7 @@ async function killTwenty(script: keyof typeof counts, file: string): Promise<nu
   let acknowledged = 0;
   for (let kill = 0; kill < 20; kill++) {
     const until = acknowledged + 50 + Math.floor(random() * 20);
-    const child = run(script, file, String(acknowledged));
+    const child = run(script, file, String(acknowledged), String(process.pid));
     let text = "";
     listen(child, (more) => {
       text += more;

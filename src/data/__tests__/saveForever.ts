@@ -1,10 +1,11 @@
-// Saves one record after another and says each that was acknowledged, until it is killed. For tests: node FILE COUNT-FROM.
+// Saves one record after another and says each that was acknowledged, until it is killed. For tests: node FILE COUNT-FROM BEGUN-BY.
 import { openDatabase } from "@/data/openDatabase";
 import { createStore } from "@/data/store";
 
-const [file = "", from = "0"] = process.argv.slice(2);
+const [file = "", from = "0", begunBy] = process.argv.slice(2);
 const store = createStore(openDatabase(file, "src/data/migrations"));
-for (let n = Number(from); ; n++) {
+// Nor does it outlive who began it: a test that is broken off kills nobody.
+for (let n = Number(from); process.ppid === Number(begunBy); n++) {
   const order = {
     id: `kept-${n}`,
     dayId: "day-2026-11-28",
