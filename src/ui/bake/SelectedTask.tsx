@@ -21,11 +21,12 @@ interface Props {
   readonly plan: DayPlan;
   readonly isPinned: boolean;
   readonly onPin: (task: DayTask, startMin: number) => void;
+  readonly onShift: (task: DayTask, byMin: number) => void;
   readonly onUnpin: (taskId: string) => void;
 }
 
 /** The chosen job: its minutes, what holds it, and its pin. */
-export function SelectedTask({ task, plan, isPinned, onPin, onUnpin }: Props) {
+export function SelectedTask({ task, plan, isPinned, onPin, onShift, onUnpin }: Props) {
   const vessels = useBench((state) => state.book.vessels);
   const scale = useBench((state) => state.book.kitchen.ovenScale);
   const line = plan.lines.find(({ piece }) => piece.id === task.pieceId);
@@ -54,7 +55,7 @@ export function SelectedTask({ task, plan, isPinned, onPin, onUnpin }: Props) {
           type="button"
           className="btn touch"
           aria-label={`${PIN_STEP_MIN} minutes earlier`}
-          onClick={() => onPin(task, startMin - PIN_STEP_MIN)}
+          onClick={() => onShift(task, -PIN_STEP_MIN)}
         >
           −{PIN_STEP_MIN}
         </button>
@@ -69,7 +70,7 @@ export function SelectedTask({ task, plan, isPinned, onPin, onUnpin }: Props) {
           type="button"
           className="btn touch"
           aria-label={`${PIN_STEP_MIN} minutes later`}
-          onClick={() => onPin(task, startMin + PIN_STEP_MIN)}
+          onClick={() => onShift(task, PIN_STEP_MIN)}
         >
           +{PIN_STEP_MIN}
         </button>

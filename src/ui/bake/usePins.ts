@@ -13,14 +13,20 @@ export function usePins() {
       edit([{ kind: "day", id: book.day.id, record: { ...book.day, pinned: change(book.day.pinned) } }]);
     };
     const without = (all: Day["pinned"], taskId: string) => all.filter((each) => each.taskId !== taskId);
+    const pinTo = ({ id, placed }: DayTask, toStartMin: (nowMin: number) => number) =>
+      save((all) => {
+        const pin = all.find(({ taskId }) => taskId === id);
+        // A job that is pinned has one way only: which of them it was stands in its pin.
+        const mode = pin?.mode ?? placed.mode;
+        return [
+          ...without(all, id),
+          { taskId: id, startMin: toStartMin(pin?.startMin ?? placed.startMin), mode },
+        ];
+      });
     return {
-      pin({ id, placed }: DayTask, startMin: number) {
-        save((all) => {
-          // A job that is pinned has one way only: which of them it was stands in its pin.
-          const mode = all.find(({ taskId }) => taskId === id)?.mode ?? placed.mode;
-          return [...without(all, id), { taskId: id, startMin, mode }];
-        });
-      },
+      pin: (task: DayTask, startMin: number) => pinTo(task, () => startMin),
+      /** From where it is pinned, though the plan with it is still being worked out: three quick steps are three. */
+      shift: (task: DayTask, byMin: number) => pinTo(task, (startMin) => startMin + byMin),
       unpin: (taskId: string) => save((all) => without(all, taskId)),
       unpinAll: () => save(() => []),
     };

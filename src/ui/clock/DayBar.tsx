@@ -44,6 +44,8 @@ interface Props {
   readonly onHover: (taskId: string | null) => void;
   readonly onOpen: (fromMin: number, untilMin: number) => void;
   readonly onPin: (task: DayTask, startMin: number) => void;
+  /** By so much from where it is, or where it is pinned. */
+  readonly onShift: (task: DayTask, byMin: number) => void;
 }
 
 /**
@@ -62,7 +64,7 @@ export const DayBar = memo(function DayBar(props: Props) {
     if (step === 0 || joined > 1) return;
     event.preventDefault();
     props.onSelect(task.id);
-    props.onPin(task, startMin + step);
+    props.onShift(task, step);
   };
   const what = joined > 1 ? `${words.title} ${words.note}, ${joined} jobs` : task.label;
   return (

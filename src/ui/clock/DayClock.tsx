@@ -25,6 +25,7 @@ interface Props {
   readonly onSelect: (taskId: string) => void;
   readonly onHover: (taskId: string | null) => void;
   readonly onPin: (task: DayTask, startMin: number) => void;
+  readonly onShift: (task: DayTask, byMin: number) => void;
 }
 
 /** A bar as it is drawn and walked to. */
@@ -144,6 +145,7 @@ export const DayClock = memo(function DayClock(props: Props) {
                 onHover={props.onHover}
                 onOpen={view.open}
                 onPin={props.onPin}
+                onShift={props.onShift}
               />
             );
           })}

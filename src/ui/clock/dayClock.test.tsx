@@ -23,7 +23,11 @@ const bake = plan.tasks
   .filter(({ kind }) => kind === "bake")
   .toSorted((a, b) => a.placed.startMin - b.placed.startMin)[0]!;
 let pinned: [DayTask, number][] = [];
-beforeEach(() => (pinned = []));
+let shifted: [DayTask, number][] = [];
+beforeEach(() => {
+  pinned = [];
+  shifted = [];
+});
 
 /** The clock, its strip and its list as the station puts them together. */
 function Bench({ firstMin, nowMin = null }: { readonly firstMin: number; readonly nowMin?: number | null }) {
@@ -41,6 +45,7 @@ function Bench({ firstMin, nowMin = null }: { readonly firstMin: number; readonl
         nowMin={nowMin}
         pinnedIds={new Set()}
         onPin={(task, startMin) => pinned.push([task, startMin])}
+        onShift={(task, byMin) => shifted.push([task, byMin])}
       />
       <JobList {...shared} fromMin={view.window.fromMin} />
     </>
@@ -107,7 +112,8 @@ test("the lanes are one stop of the tabulator: up and down go by the clock and t
   await user.keyboard("{Home}");
   expect(document.activeElement!.getAttribute("aria-label")).toContain(formatClock(plan.schedule!.startMin));
   await user.keyboard("{ArrowRight}");
-  expect(pinned.map(([, startMin]) => startMin)).toEqual([plan.schedule!.startMin + 5]);
+  const [[task, byMin]] = shifted as [[DayTask, number]];
+  expect([shifted.length, task.placed.startMin, byMin]).toEqual([1, plan.schedule!.startMin, 5]);
 });
 
 test("the window goes by arrows to the day's ends and no farther; it is looked closer and wider by buttons and signs", async () => {

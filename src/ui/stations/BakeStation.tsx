@@ -50,7 +50,7 @@ function Bake({ plan, line }: { readonly plan: DayPlan; readonly line: PiecePlan
   const [hoveredId, setHoveredId] = useState<string | null>(null);
   const ovenScale = useBench((state) => state.book.kitchen.ovenScale);
   const nowMin = useBench((state) => state.book.nowMin);
-  const { pinnedIds, pin, unpin, unpinAll } = usePins();
+  const { pinnedIds, pin, shift, unpin, unpinAll } = usePins();
   const { drawnPlan, drawNext } = useRestedPlan(plan);
   const { nameOf, sayLoad } = useJobWords(drawnPlan, ovenScale);
   const view = useClockWindow(drawnPlan, (nowMin ?? listLights(plan)[0]?.lightMin ?? 0) - LEAD_MIN);
@@ -60,6 +60,13 @@ function Bake({ plan, line }: { readonly plan: DayPlan; readonly line: PiecePlan
       pin(task, startMin);
     },
     [drawNext, pin],
+  );
+  const shiftOnClock = useCallback(
+    (task: DayTask, byMin: number) => {
+      drawNext();
+      shift(task, byMin);
+    },
+    [drawNext, shift],
   );
   // The chosen job is asked why it stands where it stands: as dear as the drawing, and a part of it.
   const selected =
@@ -103,6 +110,7 @@ function Bake({ plan, line }: { readonly plan: DayPlan; readonly line: PiecePlan
                 pinnedIds={pinnedIds}
                 onSelect={setSelectedId}
                 onPin={pinOnClock}
+                onShift={shiftOnClock}
               />
             </>
           )}
@@ -112,6 +120,7 @@ function Bake({ plan, line }: { readonly plan: DayPlan; readonly line: PiecePlan
               plan={drawnPlan}
               isPinned={pinnedIds.has(selected.id)}
               onPin={pinOnClock}
+              onShift={shiftOnClock}
               onUnpin={(taskId) => {
                 drawNext();
                 unpin(taskId);

@@ -171,6 +171,19 @@ test("bake: a job that is pinned stays at its minute; turned by keys it is pinne
   expect(store.getState().book.day.pinned).toEqual([]);
 });
 
+test("bake: steps that come quicker than the plan that they change are all taken", async () => {
+  const { store, plan } = renderOnBench(<BakeStation />);
+  const first = plan().tasks.find(({ kind }) => kind === "bake")!;
+  const earlier = screen.getByRole("button", { name: "5 minutes earlier" });
+  // In one breath: nothing is drawn between.
+  await act(async () => {
+    for (let step = 0; step < 3; step++) earlier.click();
+  });
+  expect(store.getState().book.day.pinned).toMatchObject([
+    { taskId: first.id, startMin: first.placed.startMin - 15 },
+  ]);
+});
+
 test("cool: each load by when it is out, cool and ready; the food's caution stands there; longer cooling is later", async () => {
   const { user, plan } = renderOnBench(<CoolStation />);
   const rows = () =>
