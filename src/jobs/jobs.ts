@@ -123,9 +123,10 @@ function startBudget(budgetMs: number): Budget {
 
 /** Lays out a sheet, or searches tight within the document's budget. @returns Or why not one fits. */
 function layOut(document: LayoutDocument): Result<LaidParts, PartsFailure> {
+  // The rows it begins with are of its time.
+  const budget = startBudget(document.budgetMs);
   const rows = layOutParts(document);
   if (!rows.ok || document.mode !== "tight") return rows;
-  const budget = startBudget(document.budgetMs);
   let best: TightProgress | null = null;
   for (const progress of searchTight(document, rows.value)) {
     best = progress;

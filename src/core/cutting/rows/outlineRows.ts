@@ -45,7 +45,7 @@ const MIRRORED_TURNS_DEG = [105, 120, 135, 150, 165];
 const SHIFTS = 16;
 /** Families kept for an outline: the densest, and those that are plain. */
 const MOST_FAMILIES = 40;
-/** Of a profile's bands, how many are passed over for one that is looked at where a bound is enough. */
+/** Of so many bands of a profile one is looked at where a bound is enough: a cut has some twenty left to be bounded by. */
 const ROUGH_EVERY = 8;
 
 /**
