@@ -1,7 +1,7 @@
 import { packedTypes, packings } from "./scripts/packings.mjs";
 
-/** The development server makes its parts anew all the time, and packs none. */
-const isBuilt = process.env.NODE_ENV === "production";
+/** Our build packs and says so; the framework's own, and the development server, pack nothing and send what there is. */
+const isPacked = process.env.TEZGAH_PACKED === "1";
 
 /** A browser that names the coding, unless to say that it does not take it. */
 const unpacks = (coding) => ({
@@ -23,7 +23,7 @@ const config = {
   // npm test has had them checked, once, before it builds.
   typescript: { ignoreBuildErrors: process.env.TEZGAH_TYPES_CHECKED === "1" },
   rewrites: async () => ({
-    beforeFiles: !isBuilt
+    beforeFiles: !isPacked
       ? []
       : sent.flatMap(({ suffix, to }) =>
           Object.keys(packedTypes).map((type) => ({
@@ -36,7 +36,7 @@ const config = {
     afterFiles: [{ source: "/favicon.ico", destination: "/icon.svg" }],
   }),
   headers: async () =>
-    !isBuilt
+    !isPacked
       ? []
       : sent.flatMap(({ coding, to }) =>
           Object.entries(packedTypes).map(([type, contentType]) => ({

@@ -64,7 +64,7 @@ export function buildApplication() {
 
 /** Builds the application itself, and the worker that keeps it on devices. */
 export function buildPages() {
-  run("npx", ["next", "build"]);
+  run("npx", ["next", "build"], { TEZGAH_PACKED: "1" });
   const version = readFileSync(".next/BUILD_ID", "utf8");
   const isPacked = (file) => Object.keys(packedTypes).some((type) => file.endsWith(`.${type}`));
   const isPart = (file) => isPacked(file) || /\.(woff2|svg)$/.test(file);

@@ -13,7 +13,7 @@ export function usePins() {
       edit([{ kind: "day", id: book.day.id, record: { ...book.day, pinned: change(book.day.pinned) } }]);
     };
     const without = (all: Day["pinned"], taskId: string) => all.filter((each) => each.taskId !== taskId);
-    const pinTo = ({ id, placed }: DayTask, toStartMin: (nowMin: number) => number) =>
+    const pinTo = ({ id, placed }: DayTask, toStartMin: (atMin: number) => number) =>
       save((all) => {
         const pin = all.find(({ taskId }) => taskId === id);
         // A job that is pinned has one way only: which of them it was stands in its pin.
@@ -26,7 +26,7 @@ export function usePins() {
     return {
       pin: (task: DayTask, startMin: number) => pinTo(task, () => startMin),
       /** From where it is pinned, though the plan with it is still being worked out: three quick steps are three. */
-      shift: (task: DayTask, byMin: number) => pinTo(task, (startMin) => startMin + byMin),
+      shift: (task: DayTask, byMin: number) => pinTo(task, (atMin) => atMin + byMin),
       unpin: (taskId: string) => save((all) => without(all, taskId)),
       unpinAll: () => save(() => []),
     };

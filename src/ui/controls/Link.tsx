@@ -4,8 +4,8 @@ import NextLink from "next/link";
 import { useState, type ComponentProps } from "react";
 
 /**
- * A way to another page, fetched ahead once a pointer, a finger or the keyboard is on it. Fetched as soon as it is seen,
- * a station's nine neighbours cost the server six times what the station itself does, and a bench is left by one of them.
+ * A way to another page, fetched ahead once a pointer, a finger or the keyboard is on it. Fetched as soon as they
+ * are seen, a station's nine neighbours are a third of what a first visit costs the server, and one of them is gone to.
  */
 export function Link({
   onPointerEnter,

@@ -6,7 +6,7 @@ import { sayFailure } from "@/core/words";
 /** Sheet, outline, web and margin in; count, placements and bound out. */
 export const POST = calculator({
   validate: validateLayout,
-  // Of tens of thousands of cuts the text is made where they are found: handed over one by one, pages would wait for them.
+  // Of tens of thousands of cuts the text is made where they are found: handed over one by one, pages waited for them.
   answer: (document) =>
     answerByJob("layOutAsText", document, document.budgetMs, (layout) =>
       layout.ok
