@@ -3,6 +3,8 @@ import nextJest from "next/jest.js";
 /** @type {import("jest").Config} */
 const config = {
   testEnvironment: "<rootDir>/plainEnvironment.mjs",
+  runtime: "<rootDir>/sharedRuntime.cjs",
+  setupFilesAfterEnv: ["<rootDir>/src/core/units/__tests__/beginMetric.ts"],
   // No core is left idle, at the end neither.
   maxWorkers: "100%",
   testSequencer: "<rootDir>/longFirst.mjs",

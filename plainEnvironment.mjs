@@ -1,6 +1,6 @@
 // Where the tests of what needs no screen run: in Node's own global scope. The usual one lies behind a virtual machine's,
 // in which each look at Math or at an array's constructor goes through an interceptor: the engines ran a fifth as fast.
-// Files still have modules of their own; what a test puts on the global scope it takes away again.
+// What a test puts on the global scope it takes away again.
 import vm from "node:vm";
 import { ModernFakeTimers } from "@jest/fake-timers";
 import { ModuleMocker } from "jest-mock";
@@ -13,6 +13,8 @@ vm.compileFunction = (code, parameters, { parsingContext, ...options } = {}) =>
 
 export default class PlainEnvironment {
   global = globalThis;
+  /** What a suite reads may be read for all of them (sharedRuntime.cjs). */
+  isNodesScope = true;
   moduleMocker = new ModuleMocker(globalThis);
   fakeTimers = null;
 
