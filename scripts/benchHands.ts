@@ -86,6 +86,7 @@ function createTablet(snapshot: DaySnapshot) {
       fetchSnapshot: () => readSnapshot().catch(() => null),
       plan: () => undefined,
       fetchPlan: () => Promise.resolve(null),
+      atLeisure: () => {},
       outbox: {
         open: () =>
           Promise.resolve({ mine: kept && { ...kept, date: DATE, pageId: "p", savedAtMs: 0 }, left: [] }),

@@ -32,6 +32,8 @@ test("what if: each answer says what the day would be, is taken with one tap, an
   page,
 }) => {
   await page.goto(`${MONDAY}/bake`);
+  // Reckoned once it is looked at.
+  await page.getByRole("heading", { name: "What if …" }).scrollIntoViewIfNeeded();
   const helper = page
     .getByRole("list", { name: "What if" })
     .getByRole("button", { name: /^A second pair of hands/ });
@@ -51,6 +53,7 @@ test("a day that cannot be says why, and a mend that was tried whole mends it", 
   await opens.fill("9:00");
   await opens.press("Enter");
   await page.getByRole("link", { name: /6 Bake & fry/ }).click();
+  await page.getByRole("heading", { name: "What if …" }).scrollIntoViewIfNeeded();
   await expect(page.getByText("Why it is late")).toBeVisible();
   const mends = page.getByRole("list", { name: "Mends" }).getByRole("button");
   await expect(mends.first()).toContainText("nothing late");

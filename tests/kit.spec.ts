@@ -123,6 +123,7 @@ test("fillings are made the day before with one tap: this day gets shorter, that
   page,
 }) => {
   await page.goto(`${MARKET}/bake`);
+  await page.getByRole("heading", { name: "Made the day before" }).scrollIntoViewIfNeeded();
   const offers = page.getByRole("list", { name: "Could be made the day before" });
   const fillings = offers.getByRole("button", { name: /^All fillings that keep/ });
   await expect(fillings).toContainText(/start \d\d:\d\d.* day .* less.*Fri 4 Dec: .* of a day/);

@@ -32,6 +32,8 @@ export interface DayInput {
   readonly table: RecordTable;
   readonly nowMin: number | null;
   readonly ground: DayGround;
+  /** The plan that the screen has; null if it has none. */
+  readonly shown: DayPlan | null;
 }
 
 export type PlanClient = LatestClient<DayInput, DayPlan | null>;
@@ -50,14 +52,12 @@ export function createPlanClient(): PlanClient {
     const { date, table, nowMin, ground } = input;
     const before = told;
     told = input;
-    plan =
+    const shown = before ? plan : input.shown;
+    const patch =
       before?.date === date && before.ground === ground
-        ? (applyPatch(
-            plan,
-            await remote.changeDay({ edits: diffTables(before.table, table), nowMin }),
-          ) as DayPlan | null)
-        : await remote.openDay({ date, lists: toLists(table), ground, nowMin });
-    return plan;
+        ? await remote.changeDay({ edits: diffTables(before.table, table), nowMin })
+        : await remote.openDay({ date, lists: toLists(table), ground, nowMin, shown });
+    return (plan = applyPatch(shown, patch) as DayPlan | null);
   });
 }
 

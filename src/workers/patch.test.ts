@@ -58,3 +58,11 @@ test("a degree more in the oven of a great day is a small part of its plan", () 
   // A seventh of it, measured.
   expect(share).toBeLessThan(0.25);
 });
+
+test.each(["2026-11-28", "2026-11-30", "2026-12-05"])(
+  "the server's plan of %s, as it comes over the net, is the worker's to the last part: nothing is drawn anew",
+  (date) => {
+    const plan = planDay(toDayBook(listDemoRecords(), date, null, { past: NO_PAST, formulasThen: [] })!);
+    expect(makePatch(JSON.parse(JSON.stringify(plan)), structuredClone(plan))).toEqual({ kind: "same" });
+  },
+);

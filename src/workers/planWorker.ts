@@ -41,6 +41,8 @@ export interface DayOpened {
   readonly lists: RecordLists;
   readonly ground: DayGround;
   readonly nowMin: number | null;
+  /** The plan that the screen has; null if it has none. */
+  readonly shown: DayPlan | null;
 }
 
 export interface DayChanged {
@@ -95,19 +97,17 @@ const inBook =
     inHouse(request.book.kitchen, () => answer(request));
 
 const api = {
-  /** Tells the day whole and plans it. */
-  openDay({ date, lists, ground, nowMin }: DayOpened): DayPlan | null {
+  /** Tells the day whole and plans it. @returns What turns the plan that is shown into it. */
+  openDay({ date, lists, ground, nowMin, shown }: DayOpened): Patch {
     day = { date, ground, table: fromLists(lists) };
-    return (told = planOpenDay(nowMin));
+    told = shown;
+    return tell(planOpenDay(nowMin));
   },
   /** Tells what has changed since and plans it. @returns What turns the plan before into it. @throws If no day was opened. */
   changeDay({ edits, nowMin }: DayChanged): Patch {
     if (!day) throw new Error("No day was opened");
     day.table = edits.reduce((table, edit) => withRecord(table, edit, edit.record), day.table);
-    const plan = planOpenDay(nowMin);
-    const patch = makePatch(told, plan);
-    told = plan;
-    return patch;
+    return tell(planOpenDay(nowMin));
   },
   weighChoices: inBook(({ book, pieceId, choices }: ChoicesRequest): DayFigures[] =>
     weighChoices(book, pieceId, choices),
@@ -144,6 +144,12 @@ const api = {
     stopped = true;
   },
 };
+
+function tell(plan: DayPlan | null): Patch {
+  const patch = makePatch(told, plan);
+  told = plan;
+  return patch;
+}
 
 function planOpenDay(nowMin: number | null): DayPlan | null {
   const book = day && toDayBook(day.table, day.date, nowMin, day.ground);

@@ -1,12 +1,13 @@
 "use client";
 
+import { useInView } from "react-intersection-observer";
 import { addDays, type AheadAnswers, type AheadIf, type DayNow, type MakeAhead } from "@/core/plan";
 import { formatDuration, formatMass } from "@/core/units";
 import { toDayBook } from "@/schemas/toDayBook";
 import { createAheadClient, type AheadRequest } from "@/workers/createPlanClient";
 import { usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
-import { DAY_QUIET_MS } from "./quiet";
+import { DAY_QUIET_MS, NEAR } from "./quiet";
 import { AnswerCard } from "./AnswerCard";
 import { formatShortDate } from "../shell/formatDayDate";
 
@@ -18,10 +19,12 @@ export function AheadPanel() {
     book.nowMin === null && !isOver
       ? { book, eve: toDayBook(records, addDays(book.day.date, -1), null, ground) }
       : null;
+  const { ref, inView } = useInView(NEAR);
   const { answer, isBusy, fault } = useLatest<AheadRequest, AheadAnswers>(
     request,
     createAheadClient,
     DAY_QUIET_MS,
+    inView,
   );
   const answers = request ? answer?.output : undefined;
   const take = ({ ahead }: AheadIf) => {
@@ -33,7 +36,7 @@ export function AheadPanel() {
   };
   if (!request && book.ahead.length === 0) return null;
   return (
-    <section aria-labelledby="day-before" aria-busy={isBusy} className="flex flex-col gap-2">
+    <section ref={ref} aria-labelledby="day-before" aria-busy={isBusy} className="flex flex-col gap-2">
       <h2 id="day-before" className="text-lg">
         Made the day before
       </h2>

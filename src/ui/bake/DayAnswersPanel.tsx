@@ -1,21 +1,28 @@
 "use client";
 
 import type { DayAnswers, DayBook, DayChange, DayIf } from "@/core/plan";
+import { useInView } from "react-intersection-observer";
 import { createAnswersClient } from "@/workers/createPlanClient";
 import { usePicked } from "../bench/BenchProvider";
 import { toEdits } from "../bench/toEdits";
 import { useLatest } from "../bench/useLatest";
-import { DAY_QUIET_MS } from "./quiet";
+import { DAY_QUIET_MS, NEAR } from "./quiet";
 import { AnswerCard } from "./AnswerCard";
 
 /** What if? Each answer is a whole day planned; for a day that is late, why, and what was found to mend it. */
 export function DayAnswersPanel() {
   const { book, edit } = usePicked("book", "edit");
-  const { answer, isBusy, fault } = useLatest<DayBook, DayAnswers>(book, createAnswersClient, DAY_QUIET_MS);
+  const { ref, inView } = useInView(NEAR);
+  const { answer, isBusy, fault } = useLatest<DayBook, DayAnswers>(
+    book,
+    createAnswersClient,
+    DAY_QUIET_MS,
+    inView,
+  );
   const answers = answer?.output;
   const take = (change: DayChange) => edit(toEdits(change));
   return (
-    <section aria-labelledby="what-if" aria-busy={isBusy} className="flex flex-col gap-2">
+    <section ref={ref} aria-labelledby="what-if" aria-busy={isBusy} className="flex flex-col gap-2">
       {fault && (
         <p role="alert" className="text-error">
           {fault} Reload the page.

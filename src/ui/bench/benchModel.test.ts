@@ -91,6 +91,7 @@ async function play(script: readonly Command[]) {
       fetchSnapshot: async () => server.snapshot(),
       plan: () => {},
       fetchPlan: async () => null,
+      atLeisure: () => {},
       outbox: {
         open: async () => ({ mine: found, left: [] }),
         keep: (next) => (kept = { ...next, date: "2026-11-28", pageId: "page", savedAtMs: ids }),

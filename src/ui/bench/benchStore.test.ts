@@ -1,3 +1,4 @@
+import { planDay } from "@/core/plan";
 import { startSteadyClock } from "@/time/steadyClock";
 import { listDemoRecords } from "@/demo";
 import { findRecord, pickRecords } from "@/schemas/recordTable";
@@ -170,6 +171,40 @@ test("a storage that does not answer keeps nobody from the day", async () => {
   set({ marginMm: 14 });
   await jest.advanceTimersByTimeAsync(400);
   expect([planned.length, state().save.kind]).toEqual([2, "saved"]);
+});
+
+describe("the server's first plan", () => {
+  const served = planDay(open().state().book);
+  /** A page that got it, and what is to be done at leisure. */
+  async function openServed() {
+    const leisure: (() => void)[] = [];
+    const opened = open({ fetchPlan: async () => served, atLeisure: (work) => leisure.push(work) });
+    void opened.state().start();
+    await jest.advanceTimersByTimeAsync(0);
+    return { ...opened, beAtLeisure: () => leisure.forEach((work) => work()) };
+  }
+
+  it("is shown as the plan that holds; the worker plans beside it at leisure, from what is shown", async () => {
+    const { state, planned, beAtLeisure } = await openServed();
+    expect(state()).toMatchObject({ planner: { kind: "current" }, plannedRecords: state().records });
+    expect([state().plan === served, planned.length]).toEqual([true, 0]);
+    beAtLeisure();
+    expect([planned.length, planned[0]!.shown === served]).toEqual([1, true]);
+  });
+
+  it("is planned anew at the first edit, and not once more at leisure", async () => {
+    const { set, planned, beAtLeisure } = await openServed();
+    set({ marginMm: 14 });
+    beAtLeisure();
+    expect(planned).toHaveLength(1);
+  });
+
+  it("is not waited for where there is none", async () => {
+    const { state, planned } = open();
+    void state().start();
+    await jest.advanceTimersByTimeAsync(0);
+    expect([planned.length, planned[0]!.shown]).toEqual([1, null]);
+  });
 });
 
 test("a message that breaks the server off keeps its order: nothing later on the same record overtakes it", async () => {

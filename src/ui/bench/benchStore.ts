@@ -50,6 +50,8 @@ export interface BenchInput {
   readonly plan: (input: DayInput) => void;
   /** The server's plan of the day as it has it; null if it is of another state than this, or there is none. */
   readonly fetchPlan: (date: string, state: string) => Promise<DayPlan | null>;
+  /** Does it once a hand comes to the page, and at leisure if none does. */
+  readonly atLeisure: (work: () => void) => void;
   readonly outbox: Outbox;
   readonly clock: () => Date;
   readonly createId: () => string;
@@ -73,6 +75,7 @@ export function createBenchStore(input: BenchInput) {
   let clockOffsetMs = Date.parse(snapshot.clock.atIso) - input.clock().getTime();
   let saver: SaverState = { base: fromLists(snapshot.lists), queue: [], refused: [], conflicts: [] };
   let history: History = NO_HISTORY;
+  let hasPlanned = false;
   let revision = snapshot.revision;
   // All that was written until then is known here; what this page wrote itself may be later, with others' before it.
   let heard = snapshot.revision;
@@ -133,19 +136,28 @@ export function createBenchStore(input: BenchInput) {
       if (!isSame) replan();
     };
     const replan = () => {
-      const { date, records, book, ground } = get();
-      input.plan({ date, table: records, nowMin: book.nowMin, ground });
+      const { date, records, book, ground, plan: shown } = get();
+      hasPlanned = true;
+      input.plan({ date, table: records, nowMin: book.nowMin, ground, shown });
     };
-    /** A worker that has not planned yet is slow: the first plan is the server's, if it is of the same state. */
+    /**
+     * A worker that has not planned yet is slow: the first plan is the server's, if it is of the same state. The worker
+     * is then made ready for the first edit when the page has been drawn, instead of beside it.
+     */
     const showFirstPlan = async () => {
-      if (get().plan) return;
       const { date, epoch } = snapshot;
       const { records } = get();
       const state = [epoch, snapshot.revision, get().book.nowMin ?? "ahead"].join("/");
       const answer = input.fetchPlan(date, state).catch(() => null);
       const late = new Promise<null>((resolve) => setTimeout(() => resolve(null), FIRST_PLAN_WITHIN_MS));
       const plan = await Promise.race([answer, late]);
-      if (plan && !get().plan) set({ plan, plannedRecords: records });
+      if (plan && !get().plan)
+        set({ plan, plannedRecords: records, planner: hasPlanned ? get().planner : { kind: "current" } });
+      const makeReady = () => {
+        if (!hasPlanned) replan();
+      };
+      if (plan) input.atLeisure(makeReady);
+      else makeReady();
     };
     const schedule = (delayMs: number) => {
       clearTimeout(timer);
@@ -341,7 +353,7 @@ export function createBenchStore(input: BenchInput) {
       start() {
         started ??= (async () => {
           // A device whose storage is slow to answer keeps nobody from the day.
-          void showFirstPlan().then(replan);
+          void showFirstPlan();
           const { mine, left } = await input.outbox.open();
           const strays = left.map((group) => ({ ...group, wasSent: true }));
           const kept = (mine?.queue ?? []).map((group) => ({ ...group, wasSent: true }));

@@ -1,5 +1,6 @@
 import { createPlanClient } from "@/workers/createPlanClient";
 import type { DaySnapshot, SaveReply } from "./benchState";
+import { atLeisure } from "./atLeisure";
 import { createBenchStore, type BenchStore } from "./benchStore";
 import { createId } from "./createId";
 import { fetchPlan } from "./firstPlan";
@@ -31,6 +32,7 @@ export const renderBench = (snapshot: DaySnapshot): BenchStore =>
     fetchSnapshot: () => Promise.resolve(null),
     plan: () => {},
     fetchPlan: () => Promise.resolve(null),
+    atLeisure: () => {},
     outbox: { open: () => Promise.resolve({ mine: null, left: [] }), keep: () => {}, keepNow: () => {} },
     clock: () => new Date(),
     createId: () => createId("group"),
@@ -48,6 +50,7 @@ function createStoreFor(snapshot: DaySnapshot, outbox: Outbox): BenchStore {
     fetchSnapshot,
     plan: (input) => planner.run(input),
     fetchPlan,
+    atLeisure,
     outbox,
     clock: () => new Date(),
     createId: () => createId("group"),

@@ -5,7 +5,7 @@ import type { DayInput, PlanClient } from "@/workers/createPlanClient";
 import { createPlanner, type PlannerState } from "./planner";
 
 const ground: DayGround = { formulasThen: [], past: NO_PAST };
-const input: DayInput = { date: "2026-11-27", table: listDemoRecords(), nowMin: null, ground };
+const input: DayInput = { date: "2026-11-27", table: listDemoRecords(), nowMin: null, ground, shown: null };
 const plan = planDay(toDayBook(input.table, input.date, null)!);
 
 /** Clients whose answers the test gives. */

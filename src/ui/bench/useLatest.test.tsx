@@ -21,8 +21,13 @@ function open() {
     close: () => void closed++,
     isDead: () => false,
   };
-  function Probe({ input, quietMs = 0 }: { readonly input: Asked | null; readonly quietMs?: number }) {
-    const { answer, isBusy, fault } = useLatest(input, () => client, quietMs);
+  interface ProbeProps {
+    readonly input: Asked | null;
+    readonly quietMs?: number;
+    readonly isSeen?: boolean;
+  }
+  function Probe({ input, quietMs = 0, isSeen = true }: ProbeProps) {
+    const { answer, isBusy, fault } = useLatest(input, () => client, quietMs, isSeen);
     return <p>{fault ?? `${answer?.output ?? "none"}${isBusy ? " busy" : ""}`}</p>;
   }
   return { asked, Probe, closed: () => closed };
@@ -72,4 +77,25 @@ test("a worker that fails is said", async () => {
   render(<Probe input={{ book: { name: "ill" }, extras: [] }} />);
   await settle();
   expect(shown()).toBe("The worker has stopped.");
+});
+
+test("while nobody sees the answer nothing is asked; seen again, what changed meanwhile is asked once", async () => {
+  const { asked, Probe } = open();
+  const input = (count: number) => ({ book: { name: "friday" }, extras: [{ count }] });
+  const { rerender } = render(<Probe input={input(1)} isSeen={false} />);
+  await settle();
+  expect([asked.length, shown()]).toEqual([0, "none"]);
+  rerender(<Probe input={input(1)} />);
+  await settle();
+  for (const count of [2, 3]) rerender(<Probe input={input(count)} isSeen={false} />);
+  await settle();
+  expect([asked.length, shown()]).toEqual([1, "friday:1"]);
+  rerender(<Probe input={input(1)} isSeen={false} />);
+  rerender(<Probe input={input(1)} />);
+  await settle();
+  // Scrolled away and back, and nothing is different: the answer still holds.
+  expect(asked).toHaveLength(1);
+  rerender(<Probe input={input(3)} />);
+  await settle();
+  expect(asked.map(({ extras }) => extras[0]!.count)).toEqual([1, 3]);
 });

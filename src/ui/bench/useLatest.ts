@@ -16,19 +16,21 @@ export interface LatestState<In, Out> {
  * Asks a worker whenever the input changes; the last answer stays until the next one comes.
  * @param input - Plain data; null asks nothing. @param createClient - Called once, in the browser.
  * @param quietMs - Asks once nothing has changed for so long: what is dear waits until a dial has come to rest.
+ * @param isSeen - What changes while nobody sees the answer is not asked until somebody does.
  */
 export function useLatest<In, Out>(
   input: In | null,
   createClient: () => LatestClient<In, Out>,
   quietMs = 0,
+  isSeen = true,
 ): LatestState<In, Out> {
   const client = useRef<LatestClient<In, Out> | null>(null);
   const create = useRef(createClient);
   const [answer, setAnswer] = useState<{ readonly input: In; readonly output: Out } | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   // The same question in another object is asked once. Records keep their identity, so this walks only what has changed.
-  const [asked, setAsked] = useState(input);
-  if (asked !== input && !isEqual(asked, input)) setAsked(input);
+  const [asked, setAsked] = useState(isSeen ? input : null);
+  if (isSeen && asked !== input && !isEqual(asked, input)) setAsked(input);
   useEffect(
     () => () => {
       client.current?.close();

@@ -23,6 +23,7 @@ function openStore(server: TestServer, isUp: () => boolean = () => true): BenchS
     },
     fetchSnapshot: async () => server.snapshot(),
     fetchPlan: async () => null,
+    atLeisure: () => {},
     plan: () => {},
     outbox: { open: async () => ({ mine: null, left: [] }), keep: () => {}, keepNow: () => {} },
     clock: () => new Date("2026-11-24T10:00:00Z"),

@@ -1,3 +1,4 @@
+import type { DayPlan } from "@/core/plan";
 import type { Piece } from "@/schemas/model";
 import { findRecord } from "@/schemas/recordTable";
 import type { ChangeGroup } from "@/schemas/change";
@@ -18,6 +19,8 @@ interface Opened {
   readonly server?: TestServer;
   readonly snapshot?: DaySnapshot;
   readonly fetchSnapshot?: () => Promise<DaySnapshot | null>;
+  readonly fetchPlan?: () => Promise<DayPlan | null>;
+  readonly atLeisure?: (work: () => void) => void;
 }
 
 /** A store over a server of the test's, with a clock that the test turns. */
@@ -27,6 +30,8 @@ export function open({
   server = createTestServer(),
   snapshot = server.snapshot(),
   fetchSnapshot = async () => server.snapshot(),
+  fetchPlan = async () => null,
+  atLeisure = (work) => work(),
 }: Opened = {}) {
   const planned: DayInput[] = [];
   let nowMs = Date.parse(NOW_ISO);
@@ -37,7 +42,8 @@ export function open({
     send: async (groups) => (send ? send(groups, server) : server.take(groups)),
     fetchSnapshot,
     plan: (input) => planned.push(input),
-    fetchPlan: async () => null,
+    fetchPlan,
+    atLeisure,
     outbox: {
       open: async () => found ?? { mine: null, left: [] },
       keep: (next) => (kept = next),
