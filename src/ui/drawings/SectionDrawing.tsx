@@ -103,8 +103,9 @@ export function SectionDrawing({ formed, name }: Props) {
           vectorEffect="non-scaling-stroke"
         />
       ))}
-      {dimensions.map((line) => (
-        <Dimension key={line.text} {...line} />
+      {dimensions.map((line, i) => (
+        // As high as it is wide, it has the same words twice.
+        <Dimension key={i} {...line} />
       ))}
     </svg>
   );
