@@ -51,7 +51,10 @@ test("through every form there is and back: the figures of before are there agai
   const form = screen.getByLabelText<HTMLSelectElement>("Form");
   const kinds = [...form.options].map(({ value }) => value).filter((kind) => kind !== "halfMoon");
   const was = JSON.stringify(piece());
+  const said = jest.spyOn(console, "error").mockImplementation(() => {});
   for (const kind of kinds) await user.selectOptions(form, kind);
+  expect(said).not.toHaveBeenCalled();
+  said.mockRestore();
   await user.selectOptions(form, "halfMoon");
   expect(JSON.stringify(piece())).toBe(was);
   await user.selectOptions(form, "gathered");
