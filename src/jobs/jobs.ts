@@ -125,7 +125,7 @@ function startBudget(budgetMs: number): Budget {
 function layOut(document: LayoutDocument): Result<LaidParts, PartsFailure> {
   // The rows it begins with are of its time.
   const budget = startBudget(document.budgetMs);
-  const rows = layOutParts(document);
+  const rows = layOutParts(document, document.mode === "tight" ? budget : undefined);
   if (!rows.ok || document.mode !== "tight") return rows;
   let best: TightProgress | null = null;
   for (const progress of searchTight(document, rows.value)) {

@@ -1,4 +1,5 @@
 import { expose } from "comlink";
+import { Budget } from "@/core/budget";
 import {
   layOutParts,
   searchTight,
@@ -29,7 +30,9 @@ const api = {
     stopped = false;
     const endMs = performance.now() + budgetMs;
     let reportedMs = performance.now();
-    const turns = searchTight(request);
+    // The rows it begins with are of its time.
+    const rows = layOutParts(request, new Budget(() => performance.now() >= endMs));
+    const turns = searchTight(request, rows.ok ? rows.value : undefined);
     for (;;) {
       const { value, done } = turns.next();
       const nowMs = performance.now();

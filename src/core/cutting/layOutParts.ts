@@ -1,3 +1,4 @@
+import { Budget } from "../budget";
 import { ok, type Result } from "../result";
 import {
   computeAreaMm2,
@@ -67,9 +68,10 @@ const MOST_IN_GAPS = 2000;
 
 /**
  * Lays out a sheet in any mode; in tight what its search begins with: rows, or nothing where several outlines have none.
+ * @param budget - Once it is over, the best rows of a single outline that were tried by then.
  * @returns The cuts, or why not one fits. @throws {RangeError} On sizes no form lets through.
  */
-export function layOutParts(request: PartsRequest): Result<LaidParts, PartsFailure> {
+export function layOutParts(request: PartsRequest, budget = new Budget()): Result<LaidParts, PartsFailure> {
   const { mode, sheet, outlines, webMm, marginMm, mayTurn } = request;
   const [first] = outlines;
   if (!first) throw new RangeError("layOutParts: no outline");
@@ -91,7 +93,7 @@ export function layOutParts(request: PartsRequest): Result<LaidParts, PartsFailu
     });
     return ok(finish(request, parts, shared.value.sets));
   }
-  const rows = layOutRows({ outline: first.outline, sheet, webMm, marginMm, mayTurn });
+  const rows = layOutRows({ outline: first.outline, sheet, webMm, marginMm, mayTurn }, budget);
   if (!rows.ok) return rows;
   const inRows =
     mode === "rows"

@@ -55,9 +55,11 @@ export function toHalfPlanes({ widthMm, heightMm, shape }: SheetShape): HalfPlan
   const [a, b] = [widthMm / 2, heightMm / 2];
   return Array.from({ length: OVAL_TANGENTS }, (_, i) => {
     const angle = (2 * Math.PI * i) / OVAL_TANGENTS;
-    const [x, y] = [b * Math.cos(angle), a * Math.sin(angle)];
+    const x = b * Math.cos(angle);
+    const y = a * Math.sin(angle);
     const length = Math.hypot(x, y);
-    const [nx, ny] = [x / length, y / length];
+    const nx = x / length;
+    const ny = y / length;
     return { nx, ny, reachMm: ((a * b) / length) * drawnIn + a * nx + b * ny };
   });
 }
@@ -73,5 +75,9 @@ export function drawIn(
 
 /** How far corners reach in a direction from the origin, mm. */
 export function reachOfPolygon(polygon: Polygon): (nx: number, ny: number) => number {
-  return (nx, ny) => Math.max(...polygon.map(([x, y]) => x * nx + y * ny));
+  return (nx, ny) => {
+    let most = -Infinity;
+    for (const corner of polygon) most = Math.max(most, corner[0] * nx + corner[1] * ny);
+    return most;
+  };
 }

@@ -20,7 +20,7 @@ import {
   countSets,
   type Ratioed,
 } from "../sheet";
-import { layOutRows, placeCuts } from "./layout";
+import { findRows, layOutRows, placeCuts } from "./layout";
 
 /** One of several outlines for the same sheet. */
 export interface SharedOutline extends Ratioed {
@@ -125,16 +125,8 @@ function findBands(
   const gapMm = Math.max(...outlines.map(({ webMm }) => webMm));
   const toBox = (highMm: number) =>
     standing ? { widthMm: highMm, heightMm: alongMm } : { widthMm: alongMm, heightMm: highMm };
-  const layOut = ({ outline, webMm }: SharedOutline, highMm: number) => {
-    const layout = layOutRows({
-      outline: outerOutline(outline),
-      sheet: toBox(highMm),
-      webMm,
-      marginMm: 0,
-      mayTurn,
-    });
-    return layout.ok ? layout.value.pattern : null;
-  };
+  const layOut = ({ outline, webMm }: SharedOutline, highMm: number) =>
+    findRows({ outline: outerOutline(outline), sheet: toBox(highMm), webMm, marginMm: 0, mayTurn });
   const known = new Map<string, number>();
   /** The lowest band that holds so many, or more than the sheet is high. */
   const findHighMm = (index: number, count: number): number => {
@@ -143,7 +135,7 @@ function findBands(
     if (seen !== undefined) return seen;
     const part = outlines[index];
     let [low, high] = [0, acrossMm];
-    const holds = (mm: number) => part !== undefined && (layOut(part, mm)?.count ?? 0) >= count;
+    const holds = (mm: number) => part !== undefined && layOut(part, mm).count >= count;
     if (!holds(high)) high = Infinity;
     else
       for (let i = 0; i < HALVINGS; i++) {
@@ -172,7 +164,7 @@ function findBands(
   let atMm = 0;
   const parts = findHighs(sets).map((highMm, i): SharedPart => {
     const pattern = layOut(outlines[i] as SharedOutline, highMm);
-    if (!pattern) throw new RangeError("findBands: a band that held its cuts holds none");
+    if (pattern.count === 0) throw new RangeError("findBands: a band that held its cuts holds none");
     const band = { ...toBox(highMm), xMm: standing ? atMm : 0, yMm: standing ? 0 : atMm };
     atMm += highMm + gapMm;
     return { count: pattern.count, band, pattern };

@@ -1,3 +1,4 @@
+import { Budget } from "../../budget";
 import { requireNotNegative, requirePositive } from "../../require";
 import { because, fail, ok, type Result } from "../../result";
 import {
@@ -48,14 +49,15 @@ export interface Layout {
 
 /**
  * The best layout of one outline on one sheet in rows a hand can follow.
+ * @param budget - Once it is over, the best of what was tried is given; something always is.
  * @throws {RangeError} If a size is not finite or not above 0, or web or margin is below 0.
  */
-export function layOutRows(request: LayoutRequest): Result<Layout, LayoutFailure> {
+export function layOutRows(request: LayoutRequest, budget = new Budget()): Result<Layout, LayoutFailure> {
   const { sheet, webMm, marginMm } = request;
   const outline = outerOutline(request.outline);
   const box = computeBox(outline);
   const usable = insideMargin(request);
-  const pattern = findPattern(request);
+  const pattern = findRows(request, budget);
   if (pattern.count === 0) {
     const [shortWidthMm, shortHeightMm] = findShortage(box, usable);
     return fail(because("nothingFits", { shortWidthMm, shortHeightMm, sheet, outline }));
@@ -72,14 +74,15 @@ export function layOutRows(request: LayoutRequest): Result<Layout, LayoutFailure
 }
 
 /** How many cuts {@link layOutRows} places, without placing them; 0 where not one fits. */
-export const countRows = (request: LayoutRequest): number => findPattern(request).count;
+export const countRows = (request: LayoutRequest): number => findRows(request).count;
 
 const insideMargin = ({ sheet, marginMm }: LayoutRequest): BoxMm => ({
   widthMm: sheet.widthMm - 2 * marginMm,
   heightMm: sheet.heightMm - 2 * marginMm,
 });
 
-function findPattern(request: LayoutRequest): RowPattern {
+/** The rows of {@link layOutRows} without their cuts; their count is 0 where not one fits. */
+export function findRows(request: LayoutRequest, budget = new Budget()): RowPattern {
   const { sheet, webMm, marginMm, mayTurn } = request;
   const outline = outerOutline(request.outline);
   for (const [name, size] of Object.entries({
@@ -92,11 +95,17 @@ function findPattern(request: LayoutRequest): RowPattern {
   requireNotNegative("webMm", webMm);
   requireNotNegative("marginMm", marginMm);
   return sheet.shape === "oval"
-    ? findBestOvalRows(outline, sheet, webMm, marginMm, mayTurn)
-    : findBestRows(outline, insideMargin(request), webMm, mayTurn);
+    ? findBestOvalRows({ outline, sheet, webMm, marginMm, mayTurn, budget })
+    : findBestRows(outline, insideMargin(request), webMm, mayTurn, budget);
 }
 
-function findBestRows(outline: Outline, usable: BoxMm, webMm: number, mayTurn: boolean): RowPattern {
+function findBestRows(
+  outline: Outline,
+  usable: BoxMm,
+  webMm: number,
+  mayTurn: boolean,
+  budget: Budget,
+): RowPattern {
   switch (outline.kind) {
     case "disc":
       return findBestDiscRows(outline.diameterMm, usable, webMm);
@@ -108,7 +117,7 @@ function findBestRows(outline: Outline, usable: BoxMm, webMm: number, mayTurn: b
       return { ...squares, style: "halved", count: 2 * squares.count };
     }
     default:
-      return findBestOutlineRows(outline, usable, webMm, mayTurn);
+      return findBestOutlineRows(outline, usable, webMm, mayTurn, budget);
   }
 }
 

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { Budget } from "../../budget";
 import { gapMm, placePolygon, toContour, toHalfPlanes, type Outline, type SheetShape } from "../../shape";
 import { fillGaps, layOutRows, layOutTogether, searchTightOutlines, type Placement } from "..";
 import { alternateDiscs } from "./alternateDiscs";
@@ -48,6 +49,12 @@ function check(
   );
   expect(Math.min(...gaps, webMm)).toBeGreaterThanOrEqual(webMm - 2e-3);
 }
+
+/** Rows of so many steps of their search. */
+const rowsOf = (request: Parameters<typeof layOutRows>[0], steps: number) => {
+  const layout = layOutRows(request, Budget.ofSteps(steps));
+  return layout.ok ? layout.value : null;
+};
 
 const sheets = fc.record({
   widthMm: fc.integer({ min: 90, max: 330 }),
@@ -281,3 +288,30 @@ test.each([10, 14, 23])(
     expect(laid.value.count / (middlesMm2 / hexagonMm2)).toBeCloseTo(1, 2);
   },
 );
+
+test("rows that are given no time are rows all the same, whatever fits at all; with more of it they are never fewer", () => {
+  let isCutShort = 0;
+  fc.assert(
+    fc.property(
+      fc.nat(outlines.length - 1),
+      sheets,
+      fc.boolean(),
+      fc.nat(30),
+      (at, sheet, mayTurn, steps) => {
+        const request = { outline: outlines[at]!, sheet, webMm: 2, marginMm: 5, mayTurn };
+        const whole = layOutRows(request);
+        const [none, some] = [rowsOf(request, 0), rowsOf(request, steps)];
+        if (!whole.ok) return expect([none, some]).toEqual([null, null]);
+        expect(none!.count).toBeGreaterThan(0);
+        expect(some!.count).toBeGreaterThanOrEqual(none!.count);
+        expect(some!.count).toBeLessThanOrEqual(whole.value.count);
+        expect(rowsOf(request, Infinity)).toEqual(whole.value);
+        check(outlines[at]!, none!.placements, sheet, 5, 2);
+        if (none!.count < whole.value.count) isCutShort++;
+      },
+    ),
+    { numRuns: 40, seed: 7 },
+  );
+  // Or the budget would be asked nowhere.
+  expect(isCutShort).toBeGreaterThan(3);
+});

@@ -1,3 +1,4 @@
+import type { Budget } from "../../budget";
 import { createMemory } from "../../createMemory";
 import { findLeast } from "../../findLeast";
 import { toContour, type BoxMm, type Outline } from "../../shape";
@@ -51,6 +52,7 @@ const ROUGH_EVERY = 8;
 /**
  * The most cuts of any outline in its own rows, the rows along the width or down the height.
  * @param mayTurn - False where the dough's grain allows only half turns.
+ * @param budget - Once it is over, the rows of the turns tried by then.
  * @returns The pattern; its count is 0 if not one fits. Families are worked out once for an outline and web.
  */
 export function findBestOutlineRows(
@@ -58,15 +60,18 @@ export function findBestOutlineRows(
   usable: BoxMm,
   webMm: number,
   mayTurn: boolean,
+  budget: Budget,
 ): RowPattern {
   // Of all turns only the densest rows are kept: what is found without turning is a choice too.
   let best: RowPattern = mayTurn
-    ? findBestOutlineRows(outline, usable, webMm, false)
+    ? findBestOutlineRows(outline, usable, webMm, false, budget)
     : { style: "fitted", rowsRunDown: false, rows: [], count: 0 };
+  if (best.count > 0 && budget.isOver()) return best;
   const families = listFamilies(outline, webMm, mayTurn);
   for (const rowsRunDown of [false, true]) {
     const along = rowsRunDown ? usable.heightMm : usable.widthMm;
     const across = rowsRunDown ? usable.widthMm : usable.heightMm;
+    if (rowsRunDown && best.count > 0 && budget.isOver()) return best;
     // Rows that run down are the sheet turned by a quarter; with grain the outline may not turn with it.
     for (const family of rowsRunDown && !mayTurn ? listDownFamilies(outline, webMm) : families) {
       for (const stretched of listStretches(family, along)) {
@@ -100,9 +105,20 @@ function listStretches(family: RowFamily, alongMm: number): RowFamily[] {
 
 /** The plain and the dense families of an outline. */
 export function listFamilies(outline: Outline, webMm: number, mayTurn: boolean): readonly RowFamily[] {
-  const turnsDeg = outline.kind === "path" ? [...TURNS_DEG, ...MIRRORED_TURNS_DEG] : TURNS_DEG;
   return remember(JSON.stringify([outline, webMm, mayTurn]), () =>
-    workOutFamilies(outline, webMm, mayTurn ? turnsDeg : [0]),
+    workOutFamilies(outline, webMm, listTurns(outline, mayTurn)),
+  );
+}
+
+function listTurns({ kind }: Outline, mayTurn: boolean): readonly number[] {
+  if (!mayTurn) return [0];
+  return kind === "path" ? [...TURNS_DEG, ...MIRRORED_TURNS_DEG] : TURNS_DEG;
+}
+
+/** {@link listFamilies} of rows whose cuts all lie alike. */
+export function listAlikeFamilies(outline: Outline, webMm: number, mayTurn: boolean): readonly RowFamily[] {
+  return remember(JSON.stringify([outline, webMm, mayTurn, "alike"]), () =>
+    workOutFamilies(outline, webMm, listTurns(outline, mayTurn), true),
   );
 }
 
@@ -115,12 +131,18 @@ function listDownFamilies(outline: Outline, webMm: number): readonly RowFamily[]
 const MOST_KNOWN = 64;
 const remember = createMemory<readonly RowFamily[]>(MOST_KNOWN);
 
-function workOutFamilies(outline: Outline, webMm: number, turnsDeg: readonly number[]): RowFamily[] {
+function workOutFamilies(
+  outline: Outline,
+  webMm: number,
+  turnsDeg: readonly number[],
+  isAlike = false,
+): RowFamily[] {
   const contour = toContour(outline);
   const drafts = turnsDeg.flatMap((angleDeg) => {
     const upright = computeProfile(contour, angleDeg, webMm);
     const turned = computeProfile(contour, (angleDeg + 180) % 360, webMm);
-    return listRowKinds(upright, turned).flatMap((row) => {
+    const kinds = isAlike ? [toRowKind(upright, null)] : listRowKinds(upright, turned);
+    return kinds.flatMap((row) => {
       const nexts = row.between ? [row] : [row, toRowKind(turned, null)];
       return nexts.flatMap((next) => {
         const pitchMm = findPitchMm(row);

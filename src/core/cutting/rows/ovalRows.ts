@@ -1,3 +1,4 @@
+import type { Budget } from "../../budget";
 import {
   computeSheetAreaMm2,
   drawIn,
@@ -9,7 +10,7 @@ import {
   type Outline,
   type SheetShape,
 } from "../../shape";
-import { listFamilies } from "./outlineRows";
+import { listAlikeFamilies } from "./outlineRows";
 import { improveRows } from "./mirrorRows";
 import { type Row, type RowPattern, createSpans, FIT_TOLERANCE_MM } from "../sheet";
 
@@ -32,18 +33,23 @@ const FEW_ROWS = 60;
 /** Lattices of an outline of its own worth trying. */
 const MOST_LATTICES = 12;
 
+interface OvalRequest {
+  readonly outline: Outline;
+  readonly sheet: SheetShape;
+  readonly webMm: number;
+  /** Ragged edge lost all round. */
+  readonly marginMm: number;
+  readonly mayTurn: boolean;
+  /** Once it is over, the best of the places tried by then. */
+  readonly budget: Budget;
+}
+
 /**
  * The most cuts in rows on a round or oval sheet, over places of the rows in both directions.
- * @param marginMm - Ragged edge lost all round.
  * @returns Rows measured inside the margin; count 0 if not one fits.
  */
-export function findBestOvalRows(
-  outline: Outline,
-  sheet: SheetShape,
-  webMm: number,
-  marginMm: number,
-  mayTurn: boolean,
-): RowPattern {
+export function findBestOvalRows(request: OvalRequest): RowPattern {
+  const { outline, sheet, webMm, marginMm, mayTurn, budget } = request;
   const planes = toHalfPlanes(sheet);
   const rooms = new Map<number, SpanOf>();
   const spanOf = (angleDeg: number): SpanOf => {
@@ -54,12 +60,12 @@ export function findBestOvalRows(
     return span;
   };
   let best: RowPattern = { style: "fitted", rowsRunDown: false, rows: [], count: 0 };
-  for (const lattice of listLattices(outline, webMm, mayTurn)) {
-    if (boundLattice(lattice, sheet) <= best.count) continue;
+  const isOver = () => best.count > 0 && budget.isOver();
+  const tryLattice = (lattice: Lattice) => {
     const beatMm = sum(lattice.stepsMm);
     const offsets = countOffsets(sheet.heightMm / (beatMm / 2));
     const places = lattice.isFree ? 1 : offsets;
-    for (let i = 0; i < offsets; i++) {
+    for (let i = 0; i < offsets && !isOver(); i++) {
       // What each row has room for depends on how far down the rows lie; how far along only shifts the cuts in it.
       const spans = listSpans(lattice, sheet, spanOf, (i * beatMm) / offsets);
       const most = spans.most.reduce((total, held) => total + held, 0);
@@ -74,7 +80,13 @@ export function findBestOvalRows(
           best = { style: "fitted", rowsRunDown: false, rows: layRows(lattice, spans, alongMm), count };
       }
     }
-  }
+  };
+  const tryAll = (lattices: readonly Lattice[]) => {
+    for (const lattice of lattices) if (boundLattice(lattice, sheet) > best.count) tryLattice(lattice);
+  };
+  // The densest of the outline as it stands is known soon: should there be no time for turns, it is what there is.
+  if (mayTurn && outline.kind !== "disc") tryAll(listLattices(outline, webMm, false).slice(0, 2));
+  if (!isOver()) tryAll(listLattices(outline, webMm, mayTurn));
   const inside = ({ startMm, acrossMm, ...row }: Row) => ({
     ...row,
     startMm: startMm - marginMm,
@@ -99,8 +111,7 @@ function listLattices(outline: Outline, webMm: number, mayTurn: boolean): Lattic
       { ...shared, shiftMm: 0, stepsMm: [spacingMm, spacingMm], isFree: true },
     ];
   }
-  return listFamilies(outline, webMm, mayTurn)
-    .filter(({ row }) => !row.between)
+  return [...listAlikeFamilies(outline, webMm, mayTurn)]
     .sort((a, b) => a.pitchMm * sum(a.stepsMm) - b.pitchMm * sum(b.stepsMm))
     .slice(0, MOST_LATTICES)
     .flatMap(({ row, next, pitchMm, shiftMm, stepsMm }): Lattice[] => {

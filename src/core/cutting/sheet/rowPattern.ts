@@ -68,22 +68,20 @@ export function placePattern(pattern: RowPattern, marginMm: number): Placement[]
   const placements: Placement[] = [];
   for (const { startMm, acrossMm, pitchMm, count, angleDeg, between } of pattern.rows) {
     const across = marginMm + acrossMm;
-    const place = (alongMm: number, deg: number) => {
-      const along = marginMm + alongMm;
-      placements.push(
-        pattern.rowsRunDown
-          ? { xMm: across, yMm: along, angleDeg: deg }
-          : { xMm: along, yMm: across, angleDeg: deg },
-      );
-    };
     const turnedDeg = (angleDeg + 180) % 360;
     for (let i = 0; i < count; i++) {
-      const alongMm = startMm + i * pitchMm;
-      place(alongMm, angleDeg);
-      if (between && i < between.count) place(alongMm + between.afterMm, turnedDeg);
+      const along = marginMm + (startMm + i * pitchMm);
+      placements.push({ xMm: along, yMm: across, angleDeg });
+      if (between && i < between.count)
+        placements.push({
+          xMm: marginMm + (startMm + i * pitchMm + between.afterMm),
+          yMm: across,
+          angleDeg: turnedDeg,
+        });
     }
   }
-  return placements;
+  if (!pattern.rowsRunDown) return placements;
+  return placements.map(({ xMm, yMm, angleDeg }) => ({ xMm: yMm, yMm: xMm, angleDeg }));
 }
 
 function placeRing({ middleMm, radiusMm, count, startDeg }: Ring, marginMm: number): Placement[] {

@@ -46,12 +46,14 @@ export function createSpans(
 function listBinding(room: readonly HalfPlane[], topMm: number, bottomMm: number): HalfPlane[] {
   let [leastRight, mostLeft] = [Infinity, -Infinity];
   for (const { nx, ny, reachMm } of room) {
-    const [top, bottom] = [(reachMm - ny * topMm) / nx, (reachMm - ny * bottomMm) / nx];
+    const top = (reachMm - ny * topMm) / nx;
+    const bottom = (reachMm - ny * bottomMm) / nx;
     if (nx >= LEAST_LEAN) leastRight = Math.min(leastRight, Math.max(top, bottom));
     else if (nx <= -LEAST_LEAN) mostLeft = Math.max(mostLeft, Math.min(top, bottom));
   }
   return room.filter(({ nx, ny, reachMm }) => {
-    const [top, bottom] = [(reachMm - ny * topMm) / nx, (reachMm - ny * bottomMm) / nx];
+    const top = (reachMm - ny * topMm) / nx;
+    const bottom = (reachMm - ny * bottomMm) / nx;
     if (nx >= LEAST_LEAN) return Math.min(top, bottom) <= leastRight + FIT_TOLERANCE_MM;
     return nx > -LEAST_LEAN || Math.max(top, bottom) >= mostLeft - FIT_TOLERANCE_MM;
   });
