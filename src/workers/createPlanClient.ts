@@ -15,7 +15,7 @@ import type { Improvement } from "@/core/schedule";
 import { diffTables, toLists, type RecordTable } from "@/schemas/recordTable";
 import type { DayGround } from "@/schemas/toDayBook";
 import { createLatestClient, type LatestClient } from "./createLatestClient";
-import { applyPatch } from "./patch";
+import { applyPatch, type Patch } from "./patch";
 import type {
   AheadRequest,
   ChoicesRequest,
@@ -55,7 +55,7 @@ export function createPlanClient(): PlanClient {
     const shown = before ? plan : input.shown;
     const patch =
       before?.date === date && before.ground === ground
-        ? await remote.changeDay({ edits: diffTables(before.table, table), nowMin })
+        ? (JSON.parse(await remote.changeDay({ edits: diffTables(before.table, table), nowMin })) as Patch)
         : await remote.openDay({ date, lists: toLists(table), ground, nowMin, shown });
     return (plan = applyPatch(shown, patch) as DayPlan | null);
   });

@@ -12,9 +12,10 @@ test("whatever is sent, the value after the patch is the one that was made, and 
   fc.assert(
     fc.property(value, value, (before, after) => {
       const kept = structuredClone(before);
-      // As it comes through a worker's door.
-      const patch = structuredClone(makePatch(before, after));
-      expect(applyPatch(before, patch)).toEqual(after);
+      const patch = makePatch(before, after);
+      // As it comes through a worker's door, as objects or as text.
+      expect(applyPatch(before, structuredClone(patch))).toEqual(after);
+      expect(applyPatch(before, JSON.parse(JSON.stringify(patch)) as typeof patch)).toEqual(after);
       expect(before).toEqual(kept);
     }),
     { numRuns: 500 },

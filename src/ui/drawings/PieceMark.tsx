@@ -1,5 +1,6 @@
 "use client";
 
+import { memo } from "react";
 import { boundsOfPolygon } from "@/core/shape";
 import { useBench } from "../bench/BenchProvider";
 import { OutlineIcon } from "./OutlineShape";
@@ -14,8 +15,11 @@ const MARK_PX = 40;
 /** A thin line of a mark, px: thinner ones are lost at arm's length. */
 const LINE_PX = 1.2;
 
-/** A piece as a small picture beside its name, as large as it goes into a square. */
-export function FaceMark({ fromAbove, vents, sizePx = MARK_PX }: FaceMarkProps) {
+/**
+ * A piece as a small picture beside its name, as large as it goes into a square. Drawn anew only when its face changes: a
+ * dial tells its plan many times a second, with a dozen of them in it.
+ */
+export const FaceMark = memo(function FaceMark({ fromAbove, vents, sizePx = MARK_PX }: FaceMarkProps) {
   const { leftMm, rightMm, topMm, bottomMm } = boundsOfPolygon([
     ...fromAbove.edge,
     ...(fromAbove.stick ?? []),
@@ -32,7 +36,7 @@ export function FaceMark({ fromAbove, vents, sizePx = MARK_PX }: FaceMarkProps) 
       <PieceFace fromAbove={fromAbove} vents={vents} strokeMm={(LINE_PX * side) / sizePx} />
     </svg>
   );
-}
+});
 
 /** The same of a piece of the book; what cannot be made as it is shows its cut. Nothing where there is no such piece. */
 export function PieceMark({
