@@ -19,7 +19,7 @@ import {
   type RowPattern,
 } from "../sheet";
 import { findBestDiscRows } from "./discRows";
-import { findBestOutlineRows } from "./outlineRows";
+import { findBestOutlineRows, type RowsRequest } from "./outlineRows";
 import { findBestOvalRows } from "./ovalRows";
 import { findBestRectangleRows } from "./rectangleRows";
 
@@ -96,16 +96,11 @@ export function findRows(request: LayoutRequest, budget = new Budget()): RowPatt
   requireNotNegative("marginMm", marginMm);
   return sheet.shape === "oval"
     ? findBestOvalRows({ outline, sheet, webMm, marginMm, mayTurn, budget })
-    : findBestRows(outline, insideMargin(request), webMm, mayTurn, budget);
+    : findBestRows({ outline, usable: insideMargin(request), webMm, mayTurn, budget });
 }
 
-function findBestRows(
-  outline: Outline,
-  usable: BoxMm,
-  webMm: number,
-  mayTurn: boolean,
-  budget: Budget,
-): RowPattern {
+function findBestRows(request: RowsRequest): RowPattern {
+  const { outline, usable, webMm, mayTurn } = request;
   switch (outline.kind) {
     case "disc":
       return findBestDiscRows(outline.diameterMm, usable, webMm);
@@ -117,7 +112,7 @@ function findBestRows(
       return { ...squares, style: "halved", count: 2 * squares.count };
     }
     default:
-      return findBestOutlineRows(outline, usable, webMm, mayTurn, budget);
+      return findBestOutlineRows(request);
   }
 }
 

@@ -49,22 +49,27 @@ const MOST_FAMILIES = 40;
 /** Of so many bands of a profile one is looked at where a bound is enough: a cut has some twenty left to be bounded by. */
 const ROUGH_EVERY = 8;
 
+/** One outline on a rectangle. */
+export interface RowsRequest {
+  readonly outline: Outline;
+  /** Inside the ragged edge. */
+  readonly usable: BoxMm;
+  readonly webMm: number;
+  /** False where the dough's grain allows only half turns. */
+  readonly mayTurn: boolean;
+  /** Once it is over, the rows of the turns tried by then. */
+  readonly budget: Budget;
+}
+
 /**
  * The most cuts of any outline in its own rows, the rows along the width or down the height.
- * @param mayTurn - False where the dough's grain allows only half turns.
- * @param budget - Once it is over, the rows of the turns tried by then.
  * @returns The pattern; its count is 0 if not one fits. Families are worked out once for an outline and web.
  */
-export function findBestOutlineRows(
-  outline: Outline,
-  usable: BoxMm,
-  webMm: number,
-  mayTurn: boolean,
-  budget: Budget,
-): RowPattern {
+export function findBestOutlineRows(request: RowsRequest): RowPattern {
+  const { outline, usable, webMm, mayTurn, budget } = request;
   // Of all turns only the densest rows are kept: what is found without turning is a choice too.
   let best: RowPattern = mayTurn
-    ? findBestOutlineRows(outline, usable, webMm, false, budget)
+    ? findBestOutlineRows({ ...request, mayTurn: false })
     : { style: "fitted", rowsRunDown: false, rows: [], count: 0 };
   if (best.count > 0 && budget.isOver()) return best;
   const families = listFamilies(outline, webMm, mayTurn);
@@ -104,7 +109,7 @@ function listStretches(family: RowFamily, alongMm: number): RowFamily[] {
 }
 
 /** The plain and the dense families of an outline. */
-export function listFamilies(outline: Outline, webMm: number, mayTurn: boolean): readonly RowFamily[] {
+function listFamilies(outline: Outline, webMm: number, mayTurn: boolean): readonly RowFamily[] {
   return remember(JSON.stringify([outline, webMm, mayTurn]), () =>
     workOutFamilies(outline, webMm, listTurns(outline, mayTurn)),
   );
