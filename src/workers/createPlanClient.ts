@@ -52,7 +52,9 @@ export function createPlanClient(): PlanClient {
     const { date, table, nowMin, ground } = input;
     const before = told;
     told = input;
-    const shown = before ? plan : input.shown;
+    // The worker begins from it too, and has it still should its plan fail.
+    if (!before) plan = input.shown;
+    const shown = plan;
     const patch =
       before?.date === date && before.ground === ground
         ? (JSON.parse(await remote.changeDay({ edits: diffTables(before.table, table), nowMin })) as Patch)
