@@ -147,12 +147,16 @@ report("rows layout, 80 mm rounds on a 430 mm round sheet", () =>
   }),
 );
 report("two sizes in equal numbers on 620 × 430 mm", () =>
-  layOutTogether(
-    [80, 72].map((diameterMm) => ({ outline: { kind: "disc", diameterMm } as const, webMm: 1, ratio: 1 })),
+  layOutTogether({
+    outlines: [80, 72].map((diameterMm) => ({
+      outline: { kind: "disc", diameterMm } as const,
+      webMm: 1,
+      ratio: 1,
+    })),
     sheet,
-    8,
-    true,
-  ),
+    marginMm: 8,
+    mayTurn: true,
+  }),
 );
 report("cut plan, 96 rounds, three answers", () =>
   planCuts({

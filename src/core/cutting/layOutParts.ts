@@ -68,7 +68,7 @@ const MOST_IN_GAPS = 2000;
 
 /**
  * Lays out a sheet in any mode; in tight what its search begins with: rows, or nothing where several outlines have none.
- * @param budget - Once it is over, the best rows of a single outline that were tried by then.
+ * @param budget - Once it is over, the best rows or bands that were tried by then.
  * @returns The cuts, or why not one fits. @throws {RangeError} On sizes no form lets through.
  */
 export function layOutParts(request: PartsRequest, budget = new Budget()): Result<LaidParts, PartsFailure> {
@@ -77,10 +77,8 @@ export function layOutParts(request: PartsRequest, budget = new Budget()): Resul
   if (!first) throw new RangeError("layOutParts: no outline");
   if ((mode === "rows" || mode === "tight") && outlines.length > 1) {
     const shared = layOutTogether(
-      outlines.map((each) => ({ ...each, webMm })),
-      sheet,
-      marginMm,
-      mayTurn,
+      { ...request, outlines: outlines.map((each) => ({ ...each, webMm })) },
+      budget,
     );
     if (!shared.ok) {
       if (mode === "rows") return shared;
@@ -134,7 +132,7 @@ function layOutFinely(request: PartsRequest, outline: Outline, rows: Layout): Op
     ? improveRows(rows.pattern, { diameterMm: outer.diameterMm, sheet, webMm, marginMm })
     : rows.pattern;
   if (pattern === rows.pattern) return { outline, placements: rows.placements, pattern };
-  return { outline, placements: placeCuts(outer, pattern, webMm, marginMm), pattern };
+  return { outline, placements: placeCuts(outer, pattern, webMm, { xMm: marginMm, yMm: marginMm }), pattern };
 }
 
 /**

@@ -77,7 +77,11 @@ export function drawIn(
 export function reachOfPolygon(polygon: Polygon): (nx: number, ny: number) => number {
   return (nx, ny) => {
     let most = -Infinity;
-    for (const corner of polygon) most = Math.max(most, corner[0] * nx + corner[1] * ny);
+    for (let i = 0; i < polygon.length; i++) {
+      const corner = polygon[i]!;
+      const reach = corner[0] * nx + corner[1] * ny;
+      if (reach > most) most = reach;
+    }
     return most;
   };
 }

@@ -184,11 +184,8 @@ function layOutPart(
     return layout.value.pattern;
   };
   const pattern = part.pattern ?? own();
-  const placements = placeCuts(outline, pattern, webMm, marginMm).map(({ xMm, yMm, angleDeg }) => ({
-    xMm: xMm + band.xMm,
-    yMm: yMm + band.yMm,
-    angleDeg,
-  }));
+  const corner = { xMm: marginMm + band.xMm, yMm: marginMm + band.yMm };
+  const placements = placeCuts(outline, pattern, webMm, corner);
   return { pattern, placements, band };
 }
 

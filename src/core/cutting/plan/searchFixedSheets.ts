@@ -58,7 +58,7 @@ function layOutSheet(
       return fail(because("noSheetHolds", { demandId: stream.demands[0]?.id ?? "", why: layout.failure }));
     soles.push(soleRun(i, { sheet, areaMm2, count: layout.value.count }, 1));
   }
-  return ok({ soles, together: budget.isOver() ? null : layOutAll(request, streams, sheet) });
+  return ok({ soles, together: budget.isOver() ? null : layOutAll(request, streams, sheet, budget) });
 }
 
 function listRepeats(
@@ -76,14 +76,16 @@ function listRepeats(
   ];
 }
 
-function layOutAll(request: CutRequest, streams: readonly CutStream[], sheet: SheetShape): SheetRun | null {
+function layOutAll(
+  { mayTurn }: CutRequest,
+  streams: readonly CutStream[],
+  sheet: SheetShape,
+  budget: Budget,
+): SheetRun | null {
   if (streams.length === 1) return null;
-  const shared = layOutTogether(
-    streams.map(({ outline, webMm, count }) => ({ outline, webMm, ratio: count })),
-    sheet,
-    Math.max(...streams.map(({ marginMm }) => marginMm)),
-    request.mayTurn,
-  );
+  const outlines = streams.map(({ outline, webMm, count }) => ({ outline, webMm, ratio: count }));
+  const marginMm = Math.max(...streams.map((stream) => stream.marginMm));
+  const shared = layOutTogether({ outlines, sheet, marginMm, mayTurn }, budget);
   if (!shared.ok) return null;
   const parts = shared.value.parts.map((part, stream) => ({ stream, ...part }));
   const count = parts.reduce((sum, part) => sum + part.count, 0);

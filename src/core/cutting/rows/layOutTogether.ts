@@ -1,3 +1,4 @@
+import { Budget } from "../../budget";
 import { requirePositive } from "../../require";
 import { because, fail, ok, type Result } from "../../result";
 import {
@@ -47,26 +48,36 @@ export interface SharedSheet {
 /** Halvings in looking for the lowest band: to a tenth of a millimetre on a bench of 800. */
 const HALVINGS = 13;
 
+/** Several outlines and the sheet they are to share. */
+export interface SharedRequest {
+  readonly outlines: readonly SharedOutline[];
+  readonly sheet: SheetShape;
+  /** Ragged edge lost all round, ≥ 0. */
+  readonly marginMm: number;
+  /** False where the dough's grain allows only half turns. */
+  readonly mayTurn: boolean;
+}
+
 /**
  * The most whole sets of several outlines on one sheet: each in a band of its own as high as it needs, bands along the
  * width or down the height; two discs also by turns, the small in the hollows of the large.
+ * @param budget - Once it is over, the most sets found by then.
  * @returns The parts, or why not one set fits. @throws {RangeError} If a ratio is not above 0.
  */
 export function layOutTogether(
-  outlines: readonly SharedOutline[],
-  sheet: SheetShape,
-  marginMm: number,
-  mayTurn: boolean,
+  { outlines, sheet, marginMm, mayTurn }: SharedRequest,
+  budget = new Budget(),
 ): Result<SharedSheet, SharedFailure> {
   for (const { ratio } of outlines) requirePositive("ratio", ratio);
   if (sheet.shape === "oval") return fail(because("sharedOnOval", {}));
   const usable = { widthMm: sheet.widthMm - 2 * marginMm, heightMm: sheet.heightMm - 2 * marginMm };
-  const needs = countNeeds(outlines);
-  const candidates = [
-    findBands(outlines, usable, mayTurn, needs, false),
-    findBands(outlines, usable, mayTurn, needs, true),
-    ...alternate(outlines, usable),
-  ].flatMap((each) => each ?? []);
+  const bands = [false, true].map((standing) => createBands(outlines, usable, mayTurn, standing));
+  // What the outlines' shares of the dough give is soonest known: should there be no time for more, it is what there is.
+  // Where they give nothing few cuts fit, and bands are looked for whatever it takes.
+  const shares = [bands[0]?.byShares(budget) ?? bands[1]?.byShares(budget) ?? []].flat();
+  const isOver = () => shares.length > 0 && budget.isOver();
+  const searched = bands.flatMap((each) => (isOver() ? [] : (each?.search(budget, isOver) ?? [])));
+  const candidates = [...searched, ...(isOver() ? [] : alternate(outlines, usable)), ...shares];
   const best = candidates.sort((a, b) => b.sets - a.sets)[0];
   if (best) return ok(best);
   return fail(because("noSetFits", { boxes: outlines.map(({ outline }) => computeBox(outline)), usable }));
@@ -89,7 +100,7 @@ export function layOutSets({ outlines, sheet, webMm, marginMm, mayTurn }: SetsRe
     return [rows.ok ? [...rows.value.placements] : []];
   }
   const withWeb = outlines.map((each) => ({ ...each, webMm }));
-  const shared = layOutTogether(withWeb, sheet, marginMm, mayTurn);
+  const shared = layOutTogether({ outlines: withWeb, sheet, marginMm, mayTurn });
   return shared.ok
     ? shared.value.parts.map((part, i) => placeShared(part, outlines[i]!.outline, webMm, marginMm))
     : outlines.map(() => []);
@@ -102,74 +113,104 @@ export function placeShared(
   webMm: number,
   marginMm: number,
 ): Placement[] {
-  return placeCuts(outerOutline(outline), pattern, webMm, marginMm).map((placement) => ({
-    ...placement,
-    xMm: placement.xMm + band.xMm,
-    yMm: placement.yMm + band.yMm,
-  }));
+  const corner = { xMm: marginMm + band.xMm, yMm: marginMm + band.yMm };
+  return placeCuts(outerOutline(outline), pattern, webMm, corner);
 }
 
-type Needs = (sets: number) => readonly number[];
+/** Ways to divide a sheet into one band for each outline. */
+interface Bands {
+  /** As high as the dough that a set takes of each: a set or more, or null. */
+  readonly byShares: (budget: Budget) => SharedSheet | null;
+  /** Each as low as holds what the most sets need of it: the most found before `isOver`. */
+  readonly search: (budget: Budget, isOver: () => boolean) => SharedSheet | null;
+}
 
-function findBands(
+/** A band so high and the rows in it. */
+interface FilledBand {
+  readonly highMm: number;
+  readonly pattern: RowPattern;
+}
+
+/** @param standing - The bands stand side by side instead of lying one below the other. @returns null without room. */
+function createBands(
   outlines: readonly SharedOutline[],
   usable: BoxMm,
   mayTurn: boolean,
-  needs: Needs,
   standing: boolean,
-): SharedSheet | null {
+): Bands | null {
   const [alongMm, acrossMm] = standing
     ? [usable.heightMm, usable.widthMm]
     : [usable.widthMm, usable.heightMm];
   if (alongMm <= 0 || acrossMm <= 0) return null;
+  const needs = countNeeds(outlines);
   const gapMm = Math.max(...outlines.map(({ webMm }) => webMm));
+  const roomMm = acrossMm - gapMm * (outlines.length - 1);
   const toBox = (highMm: number) =>
     standing ? { widthMm: highMm, heightMm: alongMm } : { widthMm: alongMm, heightMm: highMm };
-  const layOut = ({ outline, webMm }: SharedOutline, highMm: number) =>
-    findRows({ outline: outerOutline(outline), sheet: toBox(highMm), webMm, marginMm: 0, mayTurn });
-  const known = new Map<string, number>();
-  /** The lowest band that holds so many, or more than the sheet is high. */
-  const findHighMm = (index: number, count: number): number => {
-    const key = `${index} ${count}`;
-    const seen = known.get(key);
-    if (seen !== undefined) return seen;
-    const part = outlines[index];
-    let [low, high] = [0, acrossMm];
-    const holds = (mm: number) => part !== undefined && layOut(part, mm).count >= count;
-    if (!holds(high)) high = Infinity;
-    else
-      for (let i = 0; i < HALVINGS; i++) {
-        const middle = (low + high) / 2;
-        if (holds(middle)) high = middle;
-        else low = middle;
-      }
-    known.set(key, high);
-    return high;
-  };
-  const findHighs = (sets: number) => needs(sets).map((count, i) => findHighMm(i, count));
-  const fits = (sets: number) =>
-    findHighs(sets).reduce((sum, mm) => sum + mm, 0) + gapMm * (outlines.length - 1) <= acrossMm;
-  const blanksMm2 = needs(1).reduce(
-    (sum, count, i) =>
-      sum + count * computeAreaMm2(outerOutline(outlines[i]?.outline ?? { kind: "disc", diameterMm: 1 })),
-    0,
-  );
-  let [sets, most] = [0, Math.floor((alongMm * acrossMm) / blanksMm2)];
-  while (sets < most) {
-    const middle = (sets + most + 1) >> 1;
-    if (fits(middle)) sets = middle;
-    else most = middle - 1;
-  }
-  if (sets === 0) return null;
-  let atMm = 0;
-  const parts = findHighs(sets).map((highMm, i): SharedPart => {
-    const pattern = layOut(outlines[i] as SharedOutline, highMm);
-    if (pattern.count === 0) throw new RangeError("findBands: a band that held its cuts holds none");
-    const band = { ...toBox(highMm), xMm: standing ? atMm : 0, yMm: standing ? 0 : atMm };
-    atMm += highMm + gapMm;
-    return { count: pattern.count, band, pattern };
+  const fill = ({ outline, webMm }: SharedOutline, highMm: number, budget: Budget): FilledBand => ({
+    highMm,
+    pattern: findRows(
+      { outline: outerOutline(outline), sheet: toBox(highMm), webMm, marginMm: 0, mayTurn },
+      budget,
+    ),
   });
-  return { parts, sets };
+  const setMm2 = needs(1).map((count, i) => count * computeAreaMm2(outerOutline(outlines[i]!.outline)));
+  const allMm2 = setMm2.reduce((sum, mm2) => sum + mm2, 0);
+  const join = (filled: readonly FilledBand[], sets: number): SharedSheet => {
+    let atMm = 0;
+    const parts = filled.map(({ highMm, pattern }): SharedPart => {
+      const band = { ...toBox(highMm), xMm: standing ? atMm : 0, yMm: standing ? 0 : atMm };
+      atMm += highMm + gapMm;
+      return { count: pattern.count, band, pattern };
+    });
+    return { parts, sets };
+  };
+  const byShares: Bands["byShares"] = (budget) => {
+    if (roomMm <= 0) return null;
+    const filled = outlines.map((part, i) => fill(part, (roomMm * setMm2[i]!) / allMm2, budget));
+    const sets = countSets(
+      outlines,
+      filled.map(({ pattern }) => pattern.count),
+    );
+    return sets > 0 ? join(filled, sets) : null;
+  };
+  const search: Bands["search"] = (budget, isOver) => {
+    const known = new Map<string, FilledBand | null>();
+    /** The lowest band that holds so many, or the lowest tried in time; null if the whole sheet does not. */
+    const findLowest = (index: number, count: number): FilledBand | null => {
+      const key = `${index} ${count}`;
+      const seen = known.get(key);
+      if (seen !== undefined) return seen;
+      const tryHigh = (highMm: number) => {
+        const filled = fill(outlines[index]!, highMm, budget);
+        return filled.pattern.count >= count ? filled : null;
+      };
+      let lowest = tryHigh(acrossMm);
+      for (let i = 0, lowMm = 0; lowest && i < HALVINGS && !isOver(); i++) {
+        const middleMm = (lowMm + lowest.highMm) / 2;
+        const held: FilledBand | null = tryHigh(middleMm);
+        if (held) lowest = held;
+        else lowMm = middleMm;
+      }
+      known.set(key, lowest);
+      return lowest;
+    };
+    const findBands = (sets: number): FilledBand[] | null => {
+      const filled = needs(sets).flatMap((count, i) => findLowest(i, count) ?? []);
+      const highMm = filled.reduce((sum, band) => sum + band.highMm, 0);
+      return filled.length === outlines.length && highMm <= roomMm ? filled : null;
+    };
+    let best: SharedSheet | null = null;
+    let [sets, most] = [0, Math.floor((alongMm * acrossMm) / allMm2)];
+    while (sets < most && !isOver()) {
+      const middle = (sets + most + 1) >> 1;
+      const filled = findBands(middle);
+      if (filled) best = join(filled, (sets = middle));
+      else most = middle - 1;
+    }
+    return best;
+  };
+  return { byShares, search };
 }
 
 function alternate(outlines: readonly SharedOutline[], usable: BoxMm): SharedSheet[] {

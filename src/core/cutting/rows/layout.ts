@@ -15,6 +15,8 @@ import {
   type LayoutFailure,
   placePattern,
   turnBox,
+  walkPattern,
+  type Corner,
   type Placement,
   type RowPattern,
 } from "../sheet";
@@ -66,7 +68,7 @@ export function layOutRows(request: LayoutRequest, budget = new Budget()): Resul
     outline: request.outline,
     sheet,
     pattern,
-    placements: placeCuts(outline, pattern, webMm, marginMm),
+    placements: placeCuts(outline, pattern, webMm, { xMm: marginMm, yMm: marginMm }),
     count: pattern.count,
     upperBound: boundCount(outline, sheet, webMm, marginMm),
     usedShare: (pattern.count * computeAreaMm2(outline)) / computeSheetAreaMm2(sheet),
@@ -74,7 +76,7 @@ export function layOutRows(request: LayoutRequest, budget = new Budget()): Resul
 }
 
 /** How many cuts {@link layOutRows} places, without placing them; 0 where not one fits. */
-export const countRows = (request: LayoutRequest): number => findRows(request).count;
+export const countRows = (request: LayoutRequest, budget?: Budget): number => findRows(request, budget).count;
 
 const insideMargin = ({ sheet, marginMm }: LayoutRequest): BoxMm => ({
   widthMm: sheet.widthMm - 2 * marginMm,
@@ -116,20 +118,17 @@ function findBestRows(request: RowsRequest): RowPattern {
   }
 }
 
-/** Every cut of a pattern on the sheet; a pattern of squares for half squares gives two each. */
-export function placeCuts(
-  outline: Outline,
-  pattern: RowPattern,
-  webMm: number,
-  marginMm: number,
-): Placement[] {
-  const placements = placePattern(pattern, marginMm);
-  if (outline.kind !== "triangle" || pattern.style !== "halved") return placements;
+/** Every cut of a pattern that begins at a corner of the sheet; one of squares for half squares gives two each. */
+export function placeCuts(outline: Outline, pattern: RowPattern, webMm: number, corner: Corner): Placement[] {
+  if (outline.kind !== "triangle" || pattern.style !== "halved") return placePattern(pattern, corner);
   const asideMm = halfWebMm(webMm) / 2;
-  return placements.flatMap(({ xMm, yMm }) => [
-    { xMm: xMm - asideMm, yMm: yMm - asideMm, angleDeg: 0 },
-    { xMm: xMm + asideMm, yMm: yMm + asideMm, angleDeg: 180 },
-  ]);
+  const placements = new Array<Placement>(pattern.count);
+  let at = 0;
+  walkPattern(pattern, corner, (xMm, yMm) => {
+    placements[at++] = { xMm: xMm - asideMm, yMm: yMm - asideMm, angleDeg: 0 };
+    placements[at++] = { xMm: xMm + asideMm, yMm: yMm + asideMm, angleDeg: 180 };
+  });
+  return placements;
 }
 
 /** How far two half squares are moved apart along each side so that a web lies between their long edges. */

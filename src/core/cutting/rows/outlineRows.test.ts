@@ -188,7 +188,7 @@ test("two sizes on one sheet in equal numbers: better than halving it", () => {
   let better = 0;
   for (let widthMm = 300; widthMm <= 620; widthMm += 40) {
     const sheet = { widthMm, heightMm: 400 };
-    const together = layOutTogether(outlines, sheet, 8, true);
+    const together = layOutTogether({ outlines, sheet, marginMm: 8, mayTurn: true });
     if (!together.ok) throw new Error(together.failure.code);
     const count = (outline: Outline, half: { widthMm: number; heightMm: number }) => {
       const layout = layOutRows({ outline, sheet: half, webMm: 1, marginMm: 0, mayTurn: true });
@@ -244,9 +244,18 @@ test("nothing that goes together, or two on a round sheet, is said", () => {
     { outline: outlines[0]!, webMm: 1, ratio: 1 },
     { outline: outlines[1]!, webMm: 1, ratio: 1 },
   ];
-  expect(layOutTogether(pair, { widthMm: 60, heightMm: 60 }, 5, true)).toMatchObject({ ok: false });
   expect(
-    refused(layOutTogether(pair, { widthMm: 400, heightMm: 400, shape: "oval" }, 5, true)),
+    layOutTogether({ outlines: pair, sheet: { widthMm: 60, heightMm: 60 }, marginMm: 5, mayTurn: true }),
+  ).toMatchObject({ ok: false });
+  expect(
+    refused(
+      layOutTogether({
+        outlines: pair,
+        sheet: { widthMm: 400, heightMm: 400, shape: "oval" },
+        marginMm: 5,
+        mayTurn: true,
+      }),
+    ),
   ).toMatchObject({ words: expect.stringContaining("rectangle") });
 });
 

@@ -67,18 +67,23 @@ export interface RowsRequest {
  */
 export function findBestOutlineRows(request: RowsRequest): RowPattern {
   const { outline, usable, webMm, mayTurn, budget } = request;
-  // Of all turns only the densest rows are kept: what is found without turning is a choice too.
-  let best: RowPattern = mayTurn
-    ? findBestOutlineRows({ ...request, mayTurn: false })
-    : { style: "fitted", rowsRunDown: false, rows: [], count: 0 };
-  if (best.count > 0 && budget.isOver()) return best;
-  const families = listFamilies(outline, webMm, mayTurn);
-  for (const rowsRunDown of [false, true]) {
+  // Of all turns only the densest rows are kept: what is found without turning is a choice too. And what is soonest known
+  // comes first: should there be no time for more, it is what there is.
+  const tries: { rowsRunDown: boolean; list: () => readonly RowFamily[] }[] = [
+    { rowsRunDown: false, list: () => listPlainFamilies(outline, webMm, false) },
+    { rowsRunDown: false, list: () => listFamilies(outline, webMm, false) },
+    // Rows that run down are the sheet turned by a quarter; with grain the outline may not turn with it.
+    { rowsRunDown: true, list: () => listDownFamilies(outline, webMm) },
+    ...(mayTurn
+      ? [false, true].map((rowsRunDown) => ({ rowsRunDown, list: () => listFamilies(outline, webMm, true) }))
+      : []),
+  ];
+  let best: RowPattern = { style: "fitted", rowsRunDown: false, rows: [], count: 0 };
+  for (const { rowsRunDown, list } of tries) {
+    if (best.count > 0 && budget.isOver()) return best;
     const along = rowsRunDown ? usable.heightMm : usable.widthMm;
     const across = rowsRunDown ? usable.widthMm : usable.heightMm;
-    if (rowsRunDown && best.count > 0 && budget.isOver()) return best;
-    // Rows that run down are the sheet turned by a quarter; with grain the outline may not turn with it.
-    for (const family of rowsRunDown && !mayTurn ? listDownFamilies(outline, webMm) : families) {
+    for (const family of list()) {
       for (const stretched of listStretches(family, along)) {
         if (countCuts(stretched, along, across) <= best.count) continue;
         best = buildRows(stretched, along, across, rowsRunDown, usable.widthMm);
@@ -123,7 +128,14 @@ function listTurns({ kind }: Outline, mayTurn: boolean): readonly number[] {
 /** {@link listFamilies} of rows whose cuts all lie alike. */
 export function listAlikeFamilies(outline: Outline, webMm: number, mayTurn: boolean): readonly RowFamily[] {
   return remember(JSON.stringify([outline, webMm, mayTurn, "alike"]), () =>
-    workOutFamilies(outline, webMm, listTurns(outline, mayTurn), true),
+    workOutFamilies(outline, webMm, listTurns(outline, mayTurn), { isAlike: true }),
+  );
+}
+
+/** Of {@link listFamilies} without turning, or of those whose cuts all lie alike, the plain ones: an eighth of the work. */
+export function listPlainFamilies(outline: Outline, webMm: number, isAlike: boolean): readonly RowFamily[] {
+  return remember(JSON.stringify([outline, webMm, isAlike, "plain"]), () =>
+    workOutFamilies(outline, webMm, [0], { isAlike, isPlain: true }),
   );
 }
 
@@ -140,28 +152,30 @@ function workOutFamilies(
   outline: Outline,
   webMm: number,
   turnsDeg: readonly number[],
-  isAlike = false,
+  only: { readonly isAlike?: boolean; readonly isPlain?: boolean } = {},
 ): RowFamily[] {
   const contour = toContour(outline);
   const drafts = turnsDeg.flatMap((angleDeg) => {
     const upright = computeProfile(contour, angleDeg, webMm);
     const turned = computeProfile(contour, (angleDeg + 180) % 360, webMm);
-    const kinds = isAlike ? [toRowKind(upright, null)] : listRowKinds(upright, turned);
+    const kinds = only.isAlike ? [toRowKind(upright, null)] : listRowKinds(upright, turned);
     return kinds.flatMap((row) => {
       const nexts = row.between ? [row] : [row, toRowKind(turned, null)];
       return nexts.flatMap((next) => {
         const pitchMm = findPitchMm(row);
         const sameMm = clearSameMm(row, next, pitchMm);
-        return Array.from({ length: SHIFTS }, (_, i) => {
+        const every = only.isPlain ? SHIFTS / 2 : 1;
+        return Array.from({ length: SHIFTS / every }, (_, n) => {
+          const i = n * every;
           const isPlain = angleDeg % 90 === 0 && i % (SHIFTS / 2) === 0;
           const loose = { row, next, pitchMm, shiftMm: 0, stepsMm: [0, 0] as const, isPlain };
-          const place = (every?: number) => placeNext(loose, (i * pitchMm) / SHIFTS, sameMm, every);
+          const place = (bands?: number) => placeNext(loose, (i * pitchMm) / SHIFTS, sameMm, bands);
           let family: RowFamily | null = null;
           const finish = () => {
             family ??= place();
             return { value: family, measure: mm2PerCut(family) };
           };
-          return { isPlain, finish, atLeast: mm2PerCut(place(ROUGH_EVERY)) };
+          return { isPlain, finish, atLeast: isPlain ? finish().measure : mm2PerCut(place(ROUGH_EVERY)) };
         });
       });
     });

@@ -10,7 +10,7 @@ import {
   type Outline,
   type SheetShape,
 } from "../../shape";
-import { listAlikeFamilies } from "./outlineRows";
+import { listAlikeFamilies, listPlainFamilies, type RowFamily } from "./outlineRows";
 import { improveRows } from "./mirrorRows";
 import { type Row, type RowPattern, createSpans, FIT_TOLERANCE_MM } from "../sheet";
 
@@ -30,8 +30,10 @@ const MOST_OFFSETS = 24;
 const LEAST_OFFSETS = 6;
 /** Up to so many rows every place is tried: more than are rolled by hand. */
 const FEW_ROWS = 60;
-/** Lattices of an outline of its own worth trying. */
-const MOST_LATTICES = 12;
+/** Families of an outline of its own worth trying. */
+const MOST_FAMILIES = 12;
+/** Lattices of the densest family: all that is tried before turns are. */
+const SOON = 2;
 
 interface OvalRequest {
   readonly outline: Outline;
@@ -49,7 +51,7 @@ interface OvalRequest {
  * @returns Rows measured inside the margin; count 0 if not one fits.
  */
 export function findBestOvalRows(request: OvalRequest): RowPattern {
-  const { outline, sheet, webMm, marginMm, mayTurn, budget } = request;
+  const { outline, sheet, webMm, marginMm, budget } = request;
   const planes = toHalfPlanes(sheet);
   const rooms = new Map<number, SpanOf>();
   const spanOf = (angleDeg: number): SpanOf => {
@@ -69,7 +71,7 @@ export function findBestOvalRows(request: OvalRequest): RowPattern {
       // What each row has room for depends on how far down the rows lie; how far along only shifts the cuts in it.
       const spans = listSpans(lattice, sheet, spanOf, (i * beatMm) / offsets);
       const most = spans.most.reduce((total, held) => total + held, 0);
-      for (let j = 0; j < places && most > best.count; j++) {
+      for (let j = 0; j < places && most > best.count && !isOver(); j++) {
         const alongMm = sheet.widthMm / 2 + (j * lattice.pitchMm) / offsets;
         // Hundreds of places are counted for one that is laid, and most are given up when their rows lack too much.
         let count = most;
@@ -84,9 +86,7 @@ export function findBestOvalRows(request: OvalRequest): RowPattern {
   const tryAll = (lattices: readonly Lattice[]) => {
     for (const lattice of lattices) if (boundLattice(lattice, sheet) > best.count) tryLattice(lattice);
   };
-  // The densest of the outline as it stands is known soon: should there be no time for turns, it is what there is.
-  if (mayTurn && outline.kind !== "disc") tryAll(listLattices(outline, webMm, false).slice(0, 2));
-  if (!isOver()) tryAll(listLattices(outline, webMm, mayTurn));
+  for (const list of listTries(request)) if (!isOver()) tryAll(list());
   const inside = ({ startMm, acrossMm, ...row }: Row) => ({
     ...row,
     startMm: startMm - marginMm,
@@ -101,19 +101,30 @@ export function findBestOvalRows(request: OvalRequest): RowPattern {
 const countOffsets = (rows: number): number =>
   Math.max(Math.min(Math.floor((MOST_OFFSETS * FEW_ROWS) / rows), MOST_OFFSETS), LEAST_OFFSETS);
 
-function listLattices(outline: Outline, webMm: number, mayTurn: boolean): Lattice[] {
-  if (outline.kind === "disc") {
-    const spacingMm = outline.diameterMm + webMm;
-    const stepMm = (spacingMm * Math.sqrt(3)) / 2;
-    const shared = { pitchMm: spacingMm, anglesDeg: [0, 0] as const };
-    return [
-      { ...shared, shiftMm: spacingMm / 2, stepsMm: [stepMm, stepMm], isFree: false },
-      { ...shared, shiftMm: 0, stepsMm: [spacingMm, spacingMm], isFree: true },
-    ];
-  }
-  return [...listAlikeFamilies(outline, webMm, mayTurn)]
+/** What is soonest known first: should there be no time for more, it is what there is. */
+function listTries({ outline, webMm, mayTurn }: OvalRequest): (() => Lattice[])[] {
+  if (outline.kind === "disc") return [() => listDiscLattices(outline.diameterMm + webMm)];
+  return [
+    () => toLattices(listPlainFamilies(outline, webMm, true), webMm).slice(0, SOON),
+    ...(mayTurn ? [() => toLattices(listAlikeFamilies(outline, webMm, false), webMm).slice(0, SOON)] : []),
+    () => toLattices(listAlikeFamilies(outline, webMm, mayTurn), webMm),
+  ];
+}
+
+function listDiscLattices(spacingMm: number): Lattice[] {
+  const stepMm = (spacingMm * Math.sqrt(3)) / 2;
+  const shared = { pitchMm: spacingMm, anglesDeg: [0, 0] as const };
+  return [
+    { ...shared, shiftMm: spacingMm / 2, stepsMm: [stepMm, stepMm], isFree: false },
+    { ...shared, shiftMm: 0, stepsMm: [spacingMm, spacingMm], isFree: true },
+  ];
+}
+
+/** The densest families, each as it is and with its rows free to begin where they like. */
+function toLattices(families: readonly RowFamily[], webMm: number): Lattice[] {
+  return [...families]
     .sort((a, b) => a.pitchMm * sum(a.stepsMm) - b.pitchMm * sum(b.stepsMm))
-    .slice(0, MOST_LATTICES)
+    .slice(0, MOST_FAMILIES)
     .flatMap(({ row, next, pitchMm, shiftMm, stepsMm }): Lattice[] => {
       const { topMm, bottomMm, angleDeg } = row.first;
       const apartMm = bottomMm - topMm + webMm;

@@ -8,6 +8,8 @@ export {
   placePattern,
   turnBox,
   turnPattern,
+  walkPattern,
+  type Corner,
   type Placement,
   type Ring,
   type Row,

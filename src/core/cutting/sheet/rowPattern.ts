@@ -61,38 +61,47 @@ export interface Placement {
   readonly angleDeg: number;
 }
 
-/** Every cut of the pattern on a sheet with a ragged margin `marginMm` all round. O(count). */
-export function placePattern(pattern: RowPattern, marginMm: number): Placement[] {
-  if (pattern.rings) return pattern.rings.flatMap((ring) => placeRing(ring, marginMm));
-  // Into one list: a small cutter leaves tens of thousands, and lists of lists of them cost more than finding the rows.
-  const placements: Placement[] = [];
-  for (const { startMm, acrossMm, pitchMm, count, angleDeg, between } of pattern.rows) {
-    const across = marginMm + acrossMm;
-    const turnedDeg = (angleDeg + 180) % 360;
-    for (let i = 0; i < count; i++) {
-      const along = marginMm + (startMm + i * pitchMm);
-      placements.push({ xMm: along, yMm: across, angleDeg });
-      if (between && i < between.count)
-        placements.push({
-          xMm: marginMm + (startMm + i * pitchMm + between.afterMm),
-          yMm: across,
-          angleDeg: turnedDeg,
-        });
-    }
-  }
-  if (!pattern.rowsRunDown) return placements;
-  return placements.map(({ xMm, yMm, angleDeg }) => ({ xMm: yMm, yMm: xMm, angleDeg }));
+/** Where the part that rows are measured in begins, from the sheet's top left corner. */
+export interface Corner {
+  readonly xMm: number;
+  readonly yMm: number;
 }
 
-function placeRing({ middleMm, radiusMm, count, startDeg }: Ring, marginMm: number): Placement[] {
-  return Array.from({ length: count }, (_, i) => {
-    const angle = ((startDeg + (i * 360) / count) * Math.PI) / 180;
-    return {
-      xMm: marginMm + middleMm + radiusMm * Math.cos(angle),
-      yMm: marginMm + middleMm + radiusMm * Math.sin(angle),
-      angleDeg: 0,
-    };
+/** Every cut of the pattern, its usable part beginning at `corner`. O(count). */
+export function placePattern(pattern: RowPattern, corner: Corner): Placement[] {
+  // One list of its full length: a small cutter leaves tens of thousands, and to let it grow costs more than finding the
+  // rows.
+  const placements = new Array<Placement>(pattern.rows.reduce((sum, row) => sum + countRow(row), 0));
+  let at = 0;
+  walkPattern(pattern, corner, (xMm, yMm, angleDeg) => {
+    placements[at++] = { xMm, yMm, angleDeg };
   });
+  return placements;
+}
+
+/** Tells every cut of the pattern in the order of cutting, as {@link placePattern} lists them. */
+export function walkPattern(
+  { rows, rowsRunDown, rings }: RowPattern,
+  { xMm, yMm }: Corner,
+  tell: (xMm: number, yMm: number, angleDeg: number) => void,
+): void {
+  for (const { middleMm, radiusMm, count, startDeg } of rings ?? []) {
+    for (let i = 0; i < count; i++) {
+      const angle = ((startDeg + (i * 360) / count) * Math.PI) / 180;
+      tell(xMm + middleMm + radiusMm * Math.cos(angle), yMm + middleMm + radiusMm * Math.sin(angle), 0);
+    }
+  }
+  for (const { startMm, acrossMm, pitchMm, count, angleDeg, between } of rows) {
+    const turnedDeg = (angleDeg + 180) % 360;
+    for (let i = 0; i < count; i++) {
+      const alongMm = startMm + i * pitchMm;
+      if (rowsRunDown) tell(xMm + acrossMm, yMm + alongMm, angleDeg);
+      else tell(xMm + alongMm, yMm + acrossMm, angleDeg);
+      if (!between || i >= between.count) continue;
+      if (rowsRunDown) tell(xMm + acrossMm, yMm + (alongMm + between.afterMm), turnedDeg);
+      else tell(xMm + (alongMm + between.afterMm), yMm + acrossMm, turnedDeg);
+    }
+  }
 }
 
 /** Cuts in a row, those between included. */

@@ -6,8 +6,10 @@ const LEAST_LEAN = 1e-12;
 
 /** The stretch of a line across the sheet on which a middle may lie; empty if `from` > `to`. */
 export function findSpan(room: readonly HalfPlane[], yMm: number): { from: number; to: number } {
-  let [from, to] = [-Infinity, Infinity];
-  for (const { nx, ny, reachMm } of room) {
+  let from = -Infinity;
+  let to = Infinity;
+  for (let i = 0; i < room.length; i++) {
+    const { nx, ny, reachMm } = room[i]!;
     const rest = reachMm - ny * yMm;
     if (Math.abs(nx) < LEAST_LEAN) {
       if (rest < -FIT_TOLERANCE_MM) return { from: Infinity, to: -Infinity };
@@ -18,7 +20,7 @@ export function findSpan(room: readonly HalfPlane[], yMm: number): { from: numbe
 }
 
 /** Strips into which a sheet is parted, each with the few planes that bound a line in it. */
-const STRIPS = 48;
+const STRIPS = 16;
 
 /**
  * {@link findSpan} of one room for many lines, the same to the last digit: an oval has 180 half planes, of which three or
@@ -44,17 +46,23 @@ export function createSpans(
  * at both ends leaves more room than another does at either bounds nothing between.
  */
 function listBinding(room: readonly HalfPlane[], topMm: number, bottomMm: number): HalfPlane[] {
+  // How much room each plane leaves in the strip at least and at most, and what some plane surely bounds on either side.
+  const least = new Float64Array(room.length);
+  const most = new Float64Array(room.length);
   let [leastRight, mostLeft] = [Infinity, -Infinity];
-  for (const { nx, ny, reachMm } of room) {
+  for (let i = 0; i < room.length; i++) {
+    const { nx, ny, reachMm } = room[i]!;
     const top = (reachMm - ny * topMm) / nx;
     const bottom = (reachMm - ny * bottomMm) / nx;
-    if (nx >= LEAST_LEAN) leastRight = Math.min(leastRight, Math.max(top, bottom));
-    else if (nx <= -LEAST_LEAN) mostLeft = Math.max(mostLeft, Math.min(top, bottom));
+    const less = top < bottom ? top : bottom;
+    const more = top < bottom ? bottom : top;
+    least[i] = less;
+    most[i] = more;
+    if (nx >= LEAST_LEAN && more < leastRight) leastRight = more;
+    else if (nx <= -LEAST_LEAN && less > mostLeft) mostLeft = less;
   }
-  return room.filter(({ nx, ny, reachMm }) => {
-    const top = (reachMm - ny * topMm) / nx;
-    const bottom = (reachMm - ny * bottomMm) / nx;
-    if (nx >= LEAST_LEAN) return Math.min(top, bottom) <= leastRight + FIT_TOLERANCE_MM;
-    return nx > -LEAST_LEAN || Math.max(top, bottom) >= mostLeft - FIT_TOLERANCE_MM;
+  return room.filter(({ nx }, i) => {
+    if (nx >= LEAST_LEAN) return least[i]! <= leastRight + FIT_TOLERANCE_MM;
+    return nx > -LEAST_LEAN || most[i]! >= mostLeft - FIT_TOLERANCE_MM;
   });
 }

@@ -79,9 +79,9 @@ export function* searchTightDiscs(request: TightRequest): Generator<TightProgres
     );
     return { counts, radiiMm: Float64Array.from(radiiMm), room, random };
   };
-  let rounds = toRounds(best.sets + 1);
   // The rows took their time: whoever keeps a clock hears of them first.
   if (!best.isProven) yield best.report();
+  let rounds = toRounds(best.sets + 1);
   let jam: { centres: Float64Array; overlap: number; failures: number } | null = null;
   while (!best.isProven) {
     best.attempts++;

@@ -137,7 +137,7 @@ test("base and lid of a pie: a pair beyond what bands give on many sheets, never
         { diameterMm: small, ratio: 1 },
       ];
       const outlines = discs.map(({ diameterMm }) => ({ outline: toOutline(diameterMm), ratio: 1, webMm }));
-      const bands = layOutTogether(outlines, sheet, 6, true);
+      const bands = layOutTogether({ outlines, sheet, marginMm: 6, mayTurn: true });
       const found = search(searchTightDiscs({ discs, sheet, webMm, marginMm: 6, seed: 2 }), 60);
       tried++;
       expect(found.sets).toBeGreaterThanOrEqual(bands.ok ? bands.value.sets : 0);
