@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { Budget } from "../../budget";
 import { checkCutPlan, computeYield, craftHandTimes, planCuts, planYield } from "..";
+import type { Outline } from "../../shape";
 import { demandFor, market, requests } from "./testRequest";
 
 test("ended after any number of steps, what is found is a whole plan, and it is said to be cut short", () => {
@@ -19,6 +20,45 @@ test("ended after any number of steps, what is found is a whole plan, and it is 
     { numRuns: 10, seed: 11 },
   );
   expect(short).toBeGreaterThan(2);
+});
+
+test("outlines of their own, on sheets of any size or one that is there, are a whole plan whenever time ends", () => {
+  const cutters: readonly Outline[] = [
+    { kind: "heart", widthMm: 62, heightMm: 58 },
+    { kind: "leaf", widthMm: 80, heightMm: 40 },
+    { kind: "star", diameterMm: 70, points: 6 },
+    { kind: "oval", widthMm: 90, heightMm: 55 },
+    { kind: "disc", diameterMm: 74 },
+  ];
+  const any = fc.record({
+    cuts: fc.uniqueArray(fc.nat(cutters.length - 1), { minLength: 1, maxLength: 3 }),
+    count: fc.integer({ min: 1, max: 90 }),
+    // Another web is another outline to all that remembers.
+    webMm: fc.double({ min: 0, max: 6, noNaN: true }),
+    mayTurn: fc.boolean(),
+    isPinned: fc.boolean(),
+    isDecorated: fc.boolean(),
+    steps: fc.nat(40),
+  });
+  let short = 0;
+  fc.assert(
+    fc.property(any, ({ cuts, count, webMm, mayTurn, isPinned, isDecorated, steps }) => {
+      const request = {
+        ...market,
+        mayTurn,
+        demands: cuts.map((at, i) => demandFor(cutters[at]!, count + i, { id: `${at}`, webMm })),
+        pinnedSheet: isPinned ? { widthMm: 600, heightMm: 400 } : null,
+        decoration: isDecorated ? ({ kind: "leaf", widthMm: 40, heightMm: 18 } as const) : null,
+      };
+      const budget = Budget.ofSteps(steps);
+      const ended = planCuts(request, budget);
+      if (!ended.ok) throw new Error(ended.failure.code);
+      for (const plan of Object.values(ended.value)) expect(checkCutPlan(request, plan)).toEqual([]);
+      if (budget.cutShort) short++;
+    }),
+    { numRuns: 30 },
+  );
+  expect(short).toBeGreaterThan(5);
 });
 
 test("a yield that is ended finds cuts that are there, at most those of the whole search", () => {

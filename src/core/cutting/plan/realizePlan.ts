@@ -49,7 +49,7 @@ export function realizePlan(
       const known =
         laid.get(part) ??
         (isMenus ? laidAlone.get(entry) : undefined) ??
-        layOutPart(request, stream, entry.sheet, marginMm, part);
+        layOutPart(request, stream, entry.sheet, marginMm, part, budget);
       laid.set(part, known);
       if (isMenus) laidAlone.set(entry, known);
       const taken = takenOf[i] ?? [];
@@ -164,6 +164,7 @@ function layOutPart(
   sheet: CutSheet["sheet"],
   marginMm: number,
   part: RunPart,
+  budget: Budget,
 ): LaidPart {
   const band = part.band ?? {
     xMm: 0,
@@ -177,6 +178,8 @@ function layOutPart(
       part.band
         ? { outline, sheet: band, webMm, marginMm: 0, mayTurn }
         : { outline, sheet, webMm, marginMm, mayTurn },
+      budget,
+      part.count,
     );
     if (!layout.ok || layout.value.count < part.count) {
       throw new RangeError(`realizePlan: a sheet for ${part.count} cuts does not give them`);

@@ -5,8 +5,8 @@ import { choose, findFewest, type Aim } from "./chooseSketch";
 import type { CutFailure } from "../sheet";
 import type { CutRequest } from "./cutPlan";
 import type { CutStream } from "./cutStream";
-import { estimatePlan, meets, soleRun, type PlanSketch, type SheetRun } from "./estimatePlan";
-import { layOutRows, layOutTogether } from "../rows";
+import { estimatePlan, meets, type PlanSketch, type SheetRun } from "./estimatePlan";
+import { explainNothing, findRows, layOutTogether } from "../rows";
 
 /**
  * Plans whose first rolling is sheets of given sizes only: every cutter on sheets of its own, or all together on each,
@@ -53,10 +53,18 @@ function layOutSheet(
   const areaMm2 = computeSheetAreaMm2(sheet);
   const soles: SheetRun[] = [];
   for (const [i, stream] of streams.entries()) {
-    const layout = layOutRows({ ...stream, sheet, mayTurn: request.mayTurn });
-    if (!layout.ok)
-      return fail(because("noSheetHolds", { demandId: stream.demands[0]?.id ?? "", why: layout.failure }));
-    soles.push(soleRun(i, { sheet, areaMm2, count: layout.value.count }, 1));
+    const layout = { ...stream, sheet, mayTurn: request.mayTurn };
+    const pattern = findRows(layout, budget);
+    const { count } = pattern;
+    if (count === 0) {
+      const why = explainNothing(layout);
+      return fail(because("noSheetHolds", { demandId: stream.demands[0]?.id ?? "", why }));
+    }
+    soles.push({
+      entry: { sheet, areaMm2, count },
+      copies: 1,
+      parts: [{ stream: i, count, band: null, pattern }],
+    });
   }
   return ok({ soles, together: budget.isOver() ? null : layOutAll(request, streams, sheet, budget) });
 }

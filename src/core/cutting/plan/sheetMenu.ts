@@ -49,7 +49,7 @@ function workOut(request: MenuRequest, limit: BoxMm, budget: Budget): readonly M
   const { marginMm } = request;
   const usableLimit = { widthMm: limit.widthMm - 2 * marginMm, heightMm: limit.heightMm - 2 * marginMm };
   // An outline's own rows were counted on these very sheets; rows of discs and blocks of rectangles may be better yet.
-  const listed = keepUndominated(thinOut(listUsables(request, usableLimit), marginMm, budget));
+  const listed = keepUndominated(thinOut(listUsables(request, usableLimit, budget), marginMm, budget));
   if (!hasPlainRows(request.outline)) return listed;
   const recounted = listed.map((entry) =>
     budget.isOver() ? entry : { ...entry, count: countRows({ ...request, sheet: entry.sheet }) },
@@ -101,7 +101,11 @@ interface UsableSheet {
   readonly count: number;
 }
 
-function* listUsables({ outline, webMm, mayTurn }: MenuRequest, limit: BoxMm): Generator<UsableSheet> {
+function* listUsables(
+  { outline, webMm, mayTurn }: MenuRequest,
+  limit: BoxMm,
+  budget: Budget,
+): Generator<UsableSheet> {
   const cut = outerOutline(outline);
   switch (cut.kind) {
     case "disc":
@@ -122,7 +126,7 @@ function* listUsables({ outline, webMm, mayTurn }: MenuRequest, limit: BoxMm): G
         yield { usable, count: 2 * count };
       return;
     default:
-      yield* listOutlineSheets(cut, limit, webMm, mayTurn);
+      yield* listOutlineSheets(cut, limit, webMm, mayTurn, budget);
   }
 }
 

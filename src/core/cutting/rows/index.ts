@@ -7,7 +7,16 @@ export {
   type SharedPart,
   type SharedSheet,
 } from "./layOutTogether";
-export { countRows, layOutRows, placeCuts, squareOfTwo, type Layout, type LayoutRequest } from "./layout";
+export {
+  countRows,
+  explainNothing,
+  findRows,
+  layOutRows,
+  placeCuts,
+  squareOfTwo,
+  type Layout,
+  type LayoutRequest,
+} from "./layout";
 export { improveRows } from "./mirrorRows";
 export { listOutlineSheets } from "./outlineRows";
 export { listRectangleSheets } from "./rectangleRows";

@@ -75,9 +75,9 @@ export function layOutTogether(
   // What the outlines' shares of the dough give is soonest known: should there be no time for more, it is what there is.
   // Where they give nothing few cuts fit, and bands are looked for whatever it takes.
   const shares = [bands[0]?.byShares(budget) ?? bands[1]?.byShares(budget) ?? []].flat();
-  const isOver = () => shares.length > 0 && budget.isOver();
-  const searched = bands.flatMap((each) => (isOver() ? [] : (each?.search(budget, isOver) ?? [])));
-  const candidates = [...searched, ...(isOver() ? [] : alternate(outlines, usable)), ...shares];
+  const left = shares.length > 0 ? budget : new Budget();
+  const searched = bands.flatMap((each) => (left.isOver() ? [] : (each?.search(left) ?? [])));
+  const candidates = [...searched, ...(left.isOver() ? [] : alternate(outlines, usable)), ...shares];
   const best = candidates.sort((a, b) => b.sets - a.sets)[0];
   if (best) return ok(best);
   return fail(because("noSetFits", { boxes: outlines.map(({ outline }) => computeBox(outline)), usable }));
@@ -121,8 +121,8 @@ export function placeShared(
 interface Bands {
   /** As high as the dough that a set takes of each: a set or more, or null. */
   readonly byShares: (budget: Budget) => SharedSheet | null;
-  /** Each as low as holds what the most sets need of it: the most found before `isOver`. */
-  readonly search: (budget: Budget, isOver: () => boolean) => SharedSheet | null;
+  /** Each as low as holds what the most sets need of it: the most found in time. */
+  readonly search: (budget: Budget) => SharedSheet | null;
 }
 
 /** A band so high and the rows in it. */
@@ -174,7 +174,7 @@ function createBands(
     );
     return sets > 0 ? join(filled, sets) : null;
   };
-  const search: Bands["search"] = (budget, isOver) => {
+  const search: Bands["search"] = (budget) => {
     const known = new Map<string, FilledBand | null>();
     /** The lowest band that holds so many, or the lowest tried in time; null if the whole sheet does not. */
     const findLowest = (index: number, count: number): FilledBand | null => {
@@ -186,7 +186,7 @@ function createBands(
         return filled.pattern.count >= count ? filled : null;
       };
       let lowest = tryHigh(acrossMm);
-      for (let i = 0, lowMm = 0; lowest && i < HALVINGS && !isOver(); i++) {
+      for (let i = 0, lowMm = 0; lowest && i < HALVINGS && !budget.isOver(); i++) {
         const middleMm = (lowMm + lowest.highMm) / 2;
         const held: FilledBand | null = tryHigh(middleMm);
         if (held) lowest = held;
@@ -202,7 +202,7 @@ function createBands(
     };
     let best: SharedSheet | null = null;
     let [sets, most] = [0, Math.floor((alongMm * acrossMm) / allMm2)];
-    while (sets < most && !isOver()) {
+    while (sets < most && !budget.isOver()) {
       const middle = (sets + most + 1) >> 1;
       const filled = findBands(middle);
       if (filled) best = join(filled, (sets = middle));

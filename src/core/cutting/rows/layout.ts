@@ -51,19 +51,19 @@ export interface Layout {
 
 /**
  * The best layout of one outline on one sheet in rows a hand can follow.
- * @param budget - Once it is over, the best of what was tried is given; something always is.
+ * @param budget - Once it is over, the best of what was tried is given.
+ * @param least - So many are looked for whatever the time: something always is found, where one fits.
  * @throws {RangeError} If a size is not finite or not above 0, or web or margin is below 0.
  */
-export function layOutRows(request: LayoutRequest, budget = new Budget()): Result<Layout, LayoutFailure> {
+export function layOutRows(
+  request: LayoutRequest,
+  budget = new Budget(),
+  least = 1,
+): Result<Layout, LayoutFailure> {
   const { sheet, webMm, marginMm } = request;
   const outline = outerOutline(request.outline);
-  const box = computeBox(outline);
-  const usable = insideMargin(request);
-  const pattern = findRows(request, budget);
-  if (pattern.count === 0) {
-    const [shortWidthMm, shortHeightMm] = findShortage(box, usable);
-    return fail(because("nothingFits", { shortWidthMm, shortHeightMm, sheet, outline }));
-  }
+  const pattern = findRows(request, budget, least);
+  if (pattern.count === 0) return fail(explainNothing(request));
   return ok({
     outline: request.outline,
     sheet,
@@ -75,8 +75,15 @@ export function layOutRows(request: LayoutRequest, budget = new Budget()): Resul
   });
 }
 
+/** What the sheet lacks for one cut of {@link layOutRows}. */
+export function explainNothing(request: LayoutRequest): LayoutFailure {
+  const outline = outerOutline(request.outline);
+  const [shortWidthMm, shortHeightMm] = findShortage(computeBox(outline), insideMargin(request));
+  return because("nothingFits", { shortWidthMm, shortHeightMm, sheet: request.sheet, outline });
+}
+
 /** How many cuts {@link layOutRows} places, without placing them; 0 where not one fits. */
-export const countRows = (request: LayoutRequest, budget?: Budget): number => findRows(request, budget).count;
+export const countRows = (request: LayoutRequest): number => findRows(request).count;
 
 const insideMargin = ({ sheet, marginMm }: LayoutRequest): BoxMm => ({
   widthMm: sheet.widthMm - 2 * marginMm,
@@ -84,7 +91,7 @@ const insideMargin = ({ sheet, marginMm }: LayoutRequest): BoxMm => ({
 });
 
 /** The rows of {@link layOutRows} without their cuts; their count is 0 where not one fits. */
-export function findRows(request: LayoutRequest, budget = new Budget()): RowPattern {
+export function findRows(request: LayoutRequest, budget = new Budget(), least = 1): RowPattern {
   const { sheet, webMm, marginMm, mayTurn } = request;
   const outline = outerOutline(request.outline);
   for (const [name, size] of Object.entries({
@@ -97,8 +104,8 @@ export function findRows(request: LayoutRequest, budget = new Budget()): RowPatt
   requireNotNegative("webMm", webMm);
   requireNotNegative("marginMm", marginMm);
   return sheet.shape === "oval"
-    ? findBestOvalRows({ outline, sheet, webMm, marginMm, mayTurn, budget })
-    : findBestRows({ outline, usable: insideMargin(request), webMm, mayTurn, budget });
+    ? findBestOvalRows({ outline, sheet, webMm, marginMm, mayTurn, budget, least })
+    : findBestRows({ outline, usable: insideMargin(request), webMm, mayTurn, budget, least });
 }
 
 function findBestRows(request: RowsRequest): RowPattern {

@@ -1,7 +1,9 @@
 import fc from "fast-check";
 import { Budget } from "../../budget";
 import { gapMm, placePolygon, toContour, toHalfPlanes, type Outline, type SheetShape } from "../../shape";
-import { fillGaps, layOutRows, layOutTogether, searchTightOutlines, type Placement } from "..";
+import { checkSheet, fillGaps, layOutRows, layOutTogether, searchTightOutlines } from "..";
+import type { Placement, SharedSheet } from "..";
+import { placeShared } from "./layOutTogether";
 import { alternateDiscs } from "./alternateDiscs";
 import { clearBelowMm, computeProfile } from "./profile";
 import { refused } from "../../words/__tests__/refused";
@@ -237,6 +239,77 @@ test("discs by turns keep their distances", () => {
     ),
     { numRuns: 60 },
   );
+});
+
+test("no row length of discs by turns holds more sets than the one that is chosen", () => {
+  const any = fc.record({
+    largeMm: fc.integer({ min: 30, max: 110 }),
+    smallMm: fc.integer({ min: 12, max: 60 }),
+    widthMm: fc.integer({ min: 120, max: 900 }),
+    heightMm: fc.integer({ min: 120, max: 900 }),
+    webMm: fc.constantFrom(0, 1, 3),
+  });
+  fc.assert(
+    fc.property(any, ({ largeMm: d, smallMm: e, widthMm, heightMm, webMm }) => {
+      fc.pre(d >= e);
+      // Counted row by row down the sheet, nothing left out.
+      let most = 0;
+      for (let perRow = 1; d + (perRow - 1) * (d + webMm) <= widthMm; perRow++) {
+        const spare = [
+          perRow > 1 ? (widthMm - d) / (perRow - 1) : 0,
+          (widthMm - (d + e) / 2) / (perRow - 0.5),
+        ];
+        for (const pitchMm of [d + webMm, ...spare].filter((mm) => mm >= d + webMm)) {
+          const downMm = Math.sqrt(Math.max(((d + e) / 2 + webMm) ** 2 - (pitchMm / 2) ** 2, 0));
+          const upMm = Math.max(downMm, d + webMm - downMm);
+          const small = Math.min(Math.floor((widthMm - e / 2 - d / 2 - pitchMm / 2) / pitchMm) + 1, perRow);
+          let [large, between] = [0, 0];
+          for (let atMm = d / 2; atMm + d / 2 <= heightMm; atMm += downMm + upMm) {
+            large += perRow;
+            if (atMm + downMm + e / 2 <= heightMm) between += Math.max(small, 0);
+          }
+          most = Math.max(most, Math.min(large, between));
+        }
+      }
+      const rows = alternateDiscs(d, e, { widthMm, heightMm }, webMm);
+      expect(rows ? Math.min(rows.large.count, rows.small.count) : 0).toBeGreaterThanOrEqual(most);
+    }),
+  );
+});
+
+test("bands that are given no time hold a set whatever fits at all; with more of it never fewer, and all is cut apart", () => {
+  let isCutShort = 0;
+  const any = fc.record({
+    cuts: fc.uniqueArray(fc.nat(outlines.length - 1), { minLength: 2, maxLength: 3 }),
+    ratio: fc.integer({ min: 1, max: 4 }),
+    widthMm: fc.integer({ min: 140, max: 420 }),
+    heightMm: fc.integer({ min: 140, max: 420 }),
+    mayTurn: fc.boolean(),
+    steps: fc.nat(60),
+  });
+  fc.assert(
+    fc.property(any, ({ cuts, ratio, widthMm, heightMm, mayTurn, steps }) => {
+      const request = {
+        outlines: cuts.map((at, i) => ({ outline: outlines[at]!, ratio: i === 0 ? ratio : 1, webMm: 2 })),
+        ...{ sheet: { widthMm, heightMm }, marginMm: 5, mayTurn },
+      };
+      const [whole, none, some] = [Infinity, 0, steps].map((end) => {
+        const laid = layOutTogether(request, Budget.ofSteps(end));
+        return laid.ok ? laid.value : { parts: [], sets: 0 };
+      }) as [SharedSheet, SharedSheet, SharedSheet];
+      expect(none.sets > 0).toBe(whole.sets > 0);
+      expect(some.sets).toBeGreaterThanOrEqual(none.sets);
+      expect(some.sets).toBeLessThanOrEqual(whole.sets);
+      if (none.sets < whole.sets) isCutShort++;
+      const parts = none.parts.map((part, i) => {
+        const { outline } = request.outlines[i]!;
+        return { outline, placements: placeShared(part, outline, 2, 5) };
+      });
+      expect(checkSheet(request.sheet, 5, 2, parts)).toEqual([]);
+    }),
+    { numRuns: 30, seed: 5 },
+  );
+  expect(isCutShort).toBeGreaterThan(3);
 });
 
 test("nothing that goes together, or two on a round sheet, is said", () => {

@@ -1,7 +1,7 @@
-import type { Budget } from "../../budget";
+import { Budget } from "../../budget";
 import { createMemory } from "../../createMemory";
-import { findLeast } from "../../findLeast";
-import { toContour, type BoxMm, type Outline } from "../../shape";
+import { findLeast, type Draft } from "../../findLeast";
+import { toContour, type BoxMm, type Outline, type Polygon } from "../../shape";
 import { clearBelowMm, clearBesideMm, computeProfile, type Profile } from "./profile";
 import { countRow, type Row, type RowPattern, countPitches, FIT_TOLERANCE_MM } from "../sheet";
 
@@ -57,8 +57,9 @@ export interface RowsRequest {
   readonly webMm: number;
   /** False where the dough's grain allows only half turns. */
   readonly mayTurn: boolean;
-  /** Once it is over, the rows of the turns tried by then. */
+  /** Once it is over, the rows of the turns tried by then, if they hold so many. */
   readonly budget: Budget;
+  readonly least: number;
 }
 
 /**
@@ -66,21 +67,24 @@ export interface RowsRequest {
  * @returns The pattern; its count is 0 if not one fits. Families are worked out once for an outline and web.
  */
 export function findBestOutlineRows(request: RowsRequest): RowPattern {
-  const { outline, usable, webMm, mayTurn, budget } = request;
+  const { outline, usable, webMm, mayTurn, budget, least } = request;
   // Of all turns only the densest rows are kept: what is found without turning is a choice too. And what is soonest known
   // comes first: should there be no time for more, it is what there is.
   const tries: { rowsRunDown: boolean; list: () => readonly RowFamily[] }[] = [
-    { rowsRunDown: false, list: () => listPlainFamilies(outline, webMm, false) },
-    { rowsRunDown: false, list: () => listFamilies(outline, webMm, false) },
+    { rowsRunDown: false, list: () => listFamilies(outline, webMm, UPRIGHT_DEG, { isPlain: true }) },
+    { rowsRunDown: false, list: () => listFamilies(outline, webMm, UPRIGHT_DEG) },
     // Rows that run down are the sheet turned by a quarter; with grain the outline may not turn with it.
-    { rowsRunDown: true, list: () => listDownFamilies(outline, webMm) },
+    { rowsRunDown: true, list: () => listFamilies(outline, webMm, DOWN_DEG) },
     ...(mayTurn
-      ? [false, true].map((rowsRunDown) => ({ rowsRunDown, list: () => listFamilies(outline, webMm, true) }))
+      ? [false, true].map((rowsRunDown) => ({
+          rowsRunDown,
+          list: () => listFamilies(outline, webMm, listTurns(outline), { budget }),
+        }))
       : []),
   ];
   let best: RowPattern = { style: "fitted", rowsRunDown: false, rows: [], count: 0 };
   for (const { rowsRunDown, list } of tries) {
-    if (best.count > 0 && budget.isOver()) return best;
+    if (best.count >= least && budget.isOver()) return best;
     const along = rowsRunDown ? usable.heightMm : usable.widthMm;
     const across = rowsRunDown ? usable.widthMm : usable.heightMm;
     for (const family of list()) {
@@ -113,75 +117,83 @@ function listStretches(family: RowFamily, alongMm: number): RowFamily[] {
   return [family, ...stretch(spareMm / pitches), ...stretch(spareMm / (pitches + shiftMm / pitchMm))];
 }
 
+/** Which of an outline's families are worked out. */
+interface FamiliesWanted {
+  /** Of rows whose cuts all lie alike. */
+  readonly isAlike?: boolean;
+  /** An eighth of the work. */
+  readonly isPlain?: boolean;
+  /** Once it is over, those of the turns worked out by then: one at least. */
+  readonly budget?: Budget;
+}
+
 /** The plain and the dense families of an outline. */
-function listFamilies(outline: Outline, webMm: number, mayTurn: boolean): readonly RowFamily[] {
-  return remember(JSON.stringify([outline, webMm, mayTurn]), () =>
-    workOutFamilies(outline, webMm, listTurns(outline, mayTurn)),
-  );
+export function listFamilies(
+  outline: Outline,
+  webMm: number,
+  turnsDeg: readonly number[],
+  { isAlike = false, isPlain = false, budget = new Budget() }: FamiliesWanted = {},
+): readonly RowFamily[] {
+  const workOut = () => {
+    const contour = toContour(outline);
+    const drafts: FamilyDraft[] = [];
+    for (const angleDeg of turnsDeg) {
+      if (drafts.length > 0 && budget.isOver()) break;
+      drafts.push(...draftFamilies(contour, angleDeg, webMm, isAlike, isPlain ? SHIFTS / 2 : 1));
+    }
+    const plain = drafts.flatMap((draft) => (draft.isPlain ? [draft.finish().value] : []));
+    return [...new Set([...plain, ...findLeast(drafts, MOST_FAMILIES)])];
+  };
+  const key = JSON.stringify([outline, webMm, turnsDeg, isAlike, isPlain]);
+  return remember(key, workOut, () => !budget.cutShort);
 }
 
-function listTurns({ kind }: Outline, mayTurn: boolean): readonly number[] {
-  if (!mayTurn) return [0];
-  return kind === "path" ? [...TURNS_DEG, ...MIRRORED_TURNS_DEG] : TURNS_DEG;
-}
+/** The outline as it stands; on rows that run down a sheet, laid out as if the sheet lay on its side. */
+export const UPRIGHT_DEG = [0];
+const DOWN_DEG = [270];
 
-/** {@link listFamilies} of rows whose cuts all lie alike. */
-export function listAlikeFamilies(outline: Outline, webMm: number, mayTurn: boolean): readonly RowFamily[] {
-  return remember(JSON.stringify([outline, webMm, mayTurn, "alike"]), () =>
-    workOutFamilies(outline, webMm, listTurns(outline, mayTurn), { isAlike: true }),
-  );
-}
-
-/** Of {@link listFamilies} without turning, or of those whose cuts all lie alike, the plain ones: an eighth of the work. */
-export function listPlainFamilies(outline: Outline, webMm: number, isAlike: boolean): readonly RowFamily[] {
-  return remember(JSON.stringify([outline, webMm, isAlike, "plain"]), () =>
-    workOutFamilies(outline, webMm, [0], { isAlike, isPlain: true }),
-  );
-}
-
-/** Rows running down a sheet whose cuts keep their upright: laid out as if the sheet lay on its side. */
-function listDownFamilies(outline: Outline, webMm: number): readonly RowFamily[] {
-  return remember(JSON.stringify([outline, webMm, "down"]), () => workOutFamilies(outline, webMm, [270]));
-}
+/** The ways an outline may lie where the dough has no grain. */
+export const listTurns = ({ kind }: Outline): readonly number[] =>
+  kind === "path" ? [...TURNS_DEG, ...MIRRORED_TURNS_DEG] : TURNS_DEG;
 
 /** Outlines remembered at once: more than any day cuts. */
 const MOST_KNOWN = 64;
 const remember = createMemory<readonly RowFamily[]>(MOST_KNOWN);
 
-function workOutFamilies(
-  outline: Outline,
+interface FamilyDraft extends Draft<RowFamily> {
+  readonly isPlain: boolean;
+}
+
+/** The families of one turn, not yet worked out. @param every - Of the shifts of the next row only each so manieth. */
+function draftFamilies(
+  contour: Polygon,
+  angleDeg: number,
   webMm: number,
-  turnsDeg: readonly number[],
-  only: { readonly isAlike?: boolean; readonly isPlain?: boolean } = {},
-): RowFamily[] {
-  const contour = toContour(outline);
-  const drafts = turnsDeg.flatMap((angleDeg) => {
-    const upright = computeProfile(contour, angleDeg, webMm);
-    const turned = computeProfile(contour, (angleDeg + 180) % 360, webMm);
-    const kinds = only.isAlike ? [toRowKind(upright, null)] : listRowKinds(upright, turned);
-    return kinds.flatMap((row) => {
-      const nexts = row.between ? [row] : [row, toRowKind(turned, null)];
-      return nexts.flatMap((next) => {
-        const pitchMm = findPitchMm(row);
-        const sameMm = clearSameMm(row, next, pitchMm);
-        const every = only.isPlain ? SHIFTS / 2 : 1;
-        return Array.from({ length: SHIFTS / every }, (_, n) => {
-          const i = n * every;
-          const isPlain = angleDeg % 90 === 0 && i % (SHIFTS / 2) === 0;
-          const loose = { row, next, pitchMm, shiftMm: 0, stepsMm: [0, 0] as const, isPlain };
-          const place = (bands?: number) => placeNext(loose, (i * pitchMm) / SHIFTS, sameMm, bands);
-          let family: RowFamily | null = null;
-          const finish = () => {
-            family ??= place();
-            return { value: family, measure: mm2PerCut(family) };
-          };
-          return { isPlain, finish, atLeast: isPlain ? finish().measure : mm2PerCut(place(ROUGH_EVERY)) };
-        });
+  isAlike: boolean,
+  every: number,
+): FamilyDraft[] {
+  const upright = computeProfile(contour, angleDeg, webMm);
+  const turned = computeProfile(contour, (angleDeg + 180) % 360, webMm);
+  const kinds = isAlike ? [toRowKind(upright, null)] : listRowKinds(upright, turned);
+  return kinds.flatMap((row) => {
+    const nexts = row.between ? [row] : [row, toRowKind(turned, null)];
+    return nexts.flatMap((next) => {
+      const pitchMm = findPitchMm(row);
+      const sameMm = clearSameMm(row, next, pitchMm);
+      return Array.from({ length: SHIFTS / every }, (_, n) => {
+        const i = n * every;
+        const isPlain = angleDeg % 90 === 0 && i % (SHIFTS / 2) === 0;
+        const loose = { row, next, pitchMm, shiftMm: 0, stepsMm: [0, 0] as const, isPlain };
+        const place = (bands?: number) => placeNext(loose, (i * pitchMm) / SHIFTS, sameMm, bands);
+        let family: RowFamily | null = null;
+        const finish = () => {
+          family ??= place();
+          return { value: family, measure: mm2PerCut(family) };
+        };
+        return { isPlain, finish, atLeast: isPlain ? finish().measure : mm2PerCut(place(ROUGH_EVERY)) };
       });
     });
   });
-  const plain = drafts.flatMap(({ isPlain, finish }) => (isPlain ? [finish().value] : []));
-  return [...new Set([...plain, ...findLeast(drafts, MOST_FAMILIES)])];
 }
 
 function listRowKinds(upright: Profile, turned: Profile): RowKind[] {
@@ -335,6 +347,7 @@ function buildRows(
 
 /**
  * Just-large-enough sheets inside `limit` for the plainest and densest of an outline's rows.
+ * @param budget - Over before all turns are worked out, for its plain rows as it stands.
  * @returns Usable sizes with the count they are made for, unsorted.
  */
 export function* listOutlineSheets(
@@ -342,10 +355,15 @@ export function* listOutlineSheets(
   limit: BoxMm,
   webMm: number,
   mayTurn: boolean,
+  budget: Budget,
 ): Generator<{ usable: BoxMm; count: number }> {
+  const turned =
+    mayTurn && !budget.isOver() ? listFamilies(outline, webMm, listTurns(outline), { budget }) : null;
   for (const rowsRunDown of [false, true]) {
     const families =
-      rowsRunDown && !mayTurn ? listDownFamilies(outline, webMm) : listFamilies(outline, webMm, mayTurn);
+      turned && !budget.cutShort
+        ? turned
+        : listFamilies(outline, webMm, rowsRunDown ? DOWN_DEG : UPRIGHT_DEG, { isPlain: budget.isOver() });
     const [along, across] = rowsRunDown ? [limit.heightMm, limit.widthMm] : [limit.widthMm, limit.heightMm];
     for (const family of [...families].sort((a, b) => mm2PerCut(a) - mm2PerCut(b)).slice(0, MENU_FAMILIES)) {
       const own = family.row.reach;

@@ -10,7 +10,7 @@ import {
   type Outline,
   type SheetShape,
 } from "../../shape";
-import { listAlikeFamilies, listPlainFamilies, type RowFamily } from "./outlineRows";
+import { listFamilies, listTurns, UPRIGHT_DEG, type RowFamily } from "./outlineRows";
 import { improveRows } from "./mirrorRows";
 import { type Row, type RowPattern, createSpans, FIT_TOLERANCE_MM } from "../sheet";
 
@@ -42,8 +42,9 @@ interface OvalRequest {
   /** Ragged edge lost all round. */
   readonly marginMm: number;
   readonly mayTurn: boolean;
-  /** Once it is over, the best of the places tried by then. */
+  /** Once it is over, the best of the places tried by then, if it holds so many. */
   readonly budget: Budget;
+  readonly least: number;
 }
 
 /**
@@ -62,7 +63,7 @@ export function findBestOvalRows(request: OvalRequest): RowPattern {
     return span;
   };
   let best: RowPattern = { style: "fitted", rowsRunDown: false, rows: [], count: 0 };
-  const isOver = () => best.count > 0 && budget.isOver();
+  const isOver = () => best.count >= request.least && budget.isOver();
   const tryLattice = (lattice: Lattice) => {
     const beatMm = sum(lattice.stepsMm);
     const offsets = countOffsets(sheet.heightMm / (beatMm / 2));
@@ -102,13 +103,13 @@ const countOffsets = (rows: number): number =>
   Math.max(Math.min(Math.floor((MOST_OFFSETS * FEW_ROWS) / rows), MOST_OFFSETS), LEAST_OFFSETS);
 
 /** What is soonest known first: should there be no time for more, it is what there is. */
-function listTries({ outline, webMm, mayTurn }: OvalRequest): (() => Lattice[])[] {
+function listTries({ outline, webMm, mayTurn, budget }: OvalRequest): (() => Lattice[])[] {
   if (outline.kind === "disc") return [() => listDiscLattices(outline.diameterMm + webMm)];
-  return [
-    () => toLattices(listPlainFamilies(outline, webMm, true), webMm).slice(0, SOON),
-    ...(mayTurn ? [() => toLattices(listAlikeFamilies(outline, webMm, false), webMm).slice(0, SOON)] : []),
-    () => toLattices(listAlikeFamilies(outline, webMm, mayTurn), webMm),
-  ];
+  const list = (turnsDeg: readonly number[], isPlain = false) =>
+    toLattices(listFamilies(outline, webMm, turnsDeg, { isAlike: true, isPlain, budget }), webMm);
+  const soon = [() => list(UPRIGHT_DEG, true).slice(0, SOON)];
+  if (!mayTurn) return [...soon, () => list(UPRIGHT_DEG)];
+  return [...soon, () => list(UPRIGHT_DEG).slice(0, SOON), () => list(listTurns(outline))];
 }
 
 function listDiscLattices(spacingMm: number): Lattice[] {
