@@ -3,3 +3,8 @@ import { bundle, run } from "./house.mjs";
 
 bundle("scripts/bench.ts", "build/bench.mjs");
 run(process.execPath, ["build/bench.mjs", ...process.argv.slice(2)]);
+// Where only some figures are asked for, not these.
+if (process.argv.length === 2) {
+  bundle("scripts/benchBudgets.ts", "build/benchBudgets.mjs");
+  run(process.execPath, ["build/benchBudgets.mjs"]);
+}

@@ -82,19 +82,23 @@ export function findBestOutlineRows(request: RowsRequest): RowPattern {
         }))
       : []),
   ];
-  let best: RowPattern = { style: "fitted", rowsRunDown: false, rows: [], count: 0 };
+  let best: { count: number; build: () => RowPattern } = {
+    count: 0,
+    build: () => ({ style: "fitted", rowsRunDown: false, rows: [], count: 0 }),
+  };
   for (const { rowsRunDown, list } of tries) {
-    if (best.count >= least && budget.isOver()) return best;
+    if (best.count >= least && budget.isOver()) break;
     const along = rowsRunDown ? usable.heightMm : usable.widthMm;
     const across = rowsRunDown ? usable.widthMm : usable.heightMm;
     for (const family of list()) {
       for (const stretched of listStretches(family, along)) {
-        if (countCuts(stretched, along, across) <= best.count) continue;
-        best = buildRows(stretched, along, across, rowsRunDown, usable.widthMm);
+        const count = countCuts(stretched, along, across);
+        if (count <= best.count) continue;
+        best = { count, build: () => buildRows(stretched, along, across, rowsRunDown, usable.widthMm) };
       }
     }
   }
-  return best;
+  return best.build();
 }
 
 /** The family as it is, and with its pitch stretched so that a row (or one shifted) fills the sheet's length. */
