@@ -7,7 +7,7 @@ const DEMO_DATA = "data/demo.db";
 /** The fullest of its days that still fits the bench. */
 const DEMO_DAY = "2026-11-28";
 
-installPackages();
+await installPackages();
 buildApplication();
 for (const suffix of ["", "-wal", "-shm"]) rmSync(DEMO_DATA + suffix, { force: true });
 run("npx", ["tsx", "scripts/seedDemo.ts", DEMO_DATA, "--past"]);

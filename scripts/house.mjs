@@ -34,12 +34,13 @@ export function runAndRead(command, args, env = {}) {
   });
 }
 
-/** Installs exactly what the lockfile says, unless that has been done. */
-export function installPackages() {
+/** Installs exactly what the lockfile says, unless that has been done; ends the script if it fails. */
+export async function installPackages() {
   const wanted = createHash("sha256").update(readFileSync("package-lock.json")).digest("hex");
   const mark = "node_modules/.tezgah-installed";
   if (existsSync(mark) && readFileSync(mark, "utf8") === wanted) return;
-  run("npm", ["ci", "--no-audit", "--no-fund"]);
+  const { code } = await runAndRead("npm", ["ci", "--no-audit", "--no-fund"]);
+  if (code !== 0) process.exit(code);
   writeFileSync(mark, wanted);
 }
 
@@ -129,23 +130,24 @@ export const WINDOWLESS = "/usr/bin/chromium-headless-shell";
 
 const isThere = (file) => existsSync(file) && statSync(file).isFile();
 
-/** Makes sure that Chromium is there for the tests, the windowless one where apt may fetch it. */
-export function installChromium() {
-  if (isThere(WINDOWLESS)) return;
+/**
+ * Makes sure that Chromium is there for the tests, the windowless one where apt may fetch it.
+ * @returns Whether one is there: if not, what to do has been said.
+ */
+export async function installChromium() {
+  if (isThere(WINDOWLESS)) return true;
   const isRoot = process.getuid?.() === 0;
   const hasApt = spawnSync("apt-get", ["--version"]).status === 0;
   if (isRoot && hasApt) {
     // Without a network it is given up soon: the other one will do.
     const apt = ["-qq", "-o", "Acquire::Retries=0", "-o", "Acquire::http::Timeout=10"];
-    spawnSync("apt-get", [...apt, "update"], { stdio: "inherit" });
+    await runAndRead("apt-get", [...apt, "update"]);
     const wanted = ["chromium-headless-shell", ...(isThere(CHROMIUM) ? [] : ["chromium"])];
-    spawnSync("apt-get", [...apt, "install", "-y", "--no-install-recommends", ...wanted], {
-      stdio: "inherit",
-    });
+    await runAndRead("apt-get", [...apt, "install", "-y", "--no-install-recommends", ...wanted]);
   }
-  if (isThere(CHROMIUM)) return;
+  if (isThere(CHROMIUM)) return true;
   console.error(
     `The end-to-end tests need Chromium at ${CHROMIUM}. Install it (Debian: apt-get install chromium) and run again.`,
   );
-  process.exit(1);
+  return false;
 }

@@ -61,6 +61,14 @@ test("a house of inches reads a cutter on its rule and types it bare", async () 
   expect([told.at(-1), field.value]).toEqual([50.8, "2"]);
 });
 
+test("every hundredth of a pound of oil stands as it was typed", () => {
+  setHouseMeasures({ lengthUnit: "inch", massUnit: "ounce" });
+  for (let hundredths = 200; hundredths < 900; hundredths++) {
+    const read = parseDial(`${hundredths / 100} lb`, fryerLimits.oilKg);
+    expect("value" in read && toDialText(read.value, fryerLimits.oilKg)).toBe(String(hundredths / 100));
+  }
+});
+
 test("what is out of reach is told in the house's unit", async () => {
   setHouseMeasures({ lengthUnit: "inch", massUnit: "ounce" });
   const { told, field } = showDial(pieceLimits.diameterMm, 90);

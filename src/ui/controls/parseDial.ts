@@ -79,11 +79,18 @@ const readers: Readonly<Record<string, (text: string) => Parsed>> = {
   },
 };
 
+/** Decimals of a figure that is read: what a dial shows. */
+const DECIMALS = 2;
+/** Of kilograms where the house says pounds: a hundredth of one is 4.5 g. */
+const DECIMALS_OF_POUNDS = 3;
+
 /** A figure in `unit`, rounded to what a dial shows. */
 function parseIn(text: string, unit: string): Parsed {
   const read = Object.hasOwn(readers, unit) ? readers[unit] : undefined;
   const parsed = read ? read(text) : readOwn(text, unit);
-  return parsed.ok && read ? { ok: true, value: Number(parsed.value.toFixed(2)) } : parsed;
+  const isInPounds = unit === "kg" && findShownUnit(unit).factor !== 1;
+  const decimals = isInPounds ? DECIMALS_OF_POUNDS : DECIMALS;
+  return parsed.ok && read ? { ok: true, value: Number(parsed.value.toFixed(decimals)) } : parsed;
 }
 
 /** A bare number, or one with the dial's own unit behind it. */
