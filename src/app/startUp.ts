@@ -15,6 +15,8 @@ import { loadPackedPlan } from "./planCache";
 
 /** A shopping list looks so far, days. */
 const SHOPPING_DAYS = 31;
+/** What nobody has asked for yet waits so long after a start: until then there are pages that somebody waits for. */
+const AHEAD_AFTER_MS = 20_000;
 
 /** Works out what the next days weigh out, so that the first shopping list finds it done. */
 async function weighDaysAhead(from: string): Promise<void> {
@@ -36,7 +38,10 @@ export function startUp(): void {
     copyByTheClock();
     // Its thread has planned once by the time the first page asks.
     const date = findDayToOpen();
-    if (date) void loadPackedPlan(date).then(() => weighDaysAhead(date));
+    if (!date) return;
+    void loadPackedPlan(date);
+    // Should it fail, whoever opens the list is told.
+    setTimeout(() => void weighDaysAhead(date).catch(() => undefined), AHEAD_AFTER_MS).unref();
   } catch (error) {
     // Whatever it is, the server starts: its pages say what is wrong and what to do.
     const fault = toFileFault(error);
