@@ -371,6 +371,37 @@ test.each([10, 14, 23])(
   },
 );
 
+test("as many as are asked for are found whatever the time, also of an outline that was forgotten", () => {
+  const asked = [outlines[0]!, outlines[1]!, outlines[2]!, outlines[7]!].map((outline) => {
+    const request = {
+      outline,
+      sheet: { widthMm: 330, heightMm: 250 },
+      webMm: 1.2,
+      marginMm: 5,
+      mayTurn: true,
+    };
+    const [whole, upright] = [request, { ...request, mayTurn: false }].map((each) => layOutRows(each));
+    if (!whole!.ok || !upright!.ok) throw new Error("none");
+    return { request, most: whole!.value.count, isTurned: whole!.value.count > upright!.value.count };
+  });
+  // Or turns would not be needed.
+  expect(asked.filter(({ isTurned }) => isTurned).length).toBeGreaterThan(0);
+  for (let i = 0; i < 70; i++) {
+    const outline: Outline = { kind: "polygon", diameterMm: 60, sides: 5 };
+    layOutRows({
+      outline,
+      sheet: { widthMm: 100, heightMm: 100 },
+      webMm: i / 10,
+      marginMm: 0,
+      mayTurn: false,
+    });
+  }
+  for (const { request, most } of asked) {
+    const laid = layOutRows(request, Budget.ofSteps(0), most);
+    expect(laid.ok && laid.value.count).toBe(most);
+  }
+});
+
 test("rows that are given no time are rows all the same, whatever fits at all; with more of it they are never fewer", () => {
   let isCutShort = 0;
   fc.assert(

@@ -70,6 +70,12 @@ export function findBestOutlineRows(request: RowsRequest): RowPattern {
   const { outline, usable, webMm, mayTurn, budget, least } = request;
   // Of all turns only the densest rows are kept: what is found without turning is a choice too. And what is soonest known
   // comes first: should there be no time for more, it is what there is.
+  let best: { count: number; build: () => RowPattern } = {
+    count: 0,
+    build: () => ({ style: "fitted", rowsRunDown: false, rows: [], count: 0 }),
+  };
+  // As long as there are too few, turns are looked into whatever the time.
+  const inTime = () => (best.count < least ? {} : { budget });
   const tries: { rowsRunDown: boolean; list: () => readonly RowFamily[] }[] = [
     { rowsRunDown: false, list: () => listFamilies(outline, webMm, UPRIGHT_DEG, { isPlain: true }) },
     { rowsRunDown: false, list: () => listFamilies(outline, webMm, UPRIGHT_DEG) },
@@ -78,14 +84,10 @@ export function findBestOutlineRows(request: RowsRequest): RowPattern {
     ...(mayTurn
       ? [false, true].map((rowsRunDown) => ({
           rowsRunDown,
-          list: () => listFamilies(outline, webMm, listTurns(outline), { budget }),
+          list: () => listFamilies(outline, webMm, listTurns(outline), inTime()),
         }))
       : []),
   ];
-  let best: { count: number; build: () => RowPattern } = {
-    count: 0,
-    build: () => ({ style: "fitted", rowsRunDown: false, rows: [], count: 0 }),
-  };
   for (const { rowsRunDown, list } of tries) {
     if (best.count >= least && budget.isOver()) break;
     const along = rowsRunDown ? usable.heightMm : usable.widthMm;

@@ -87,7 +87,9 @@ export function findBestOvalRows(request: OvalRequest): RowPattern {
   const tryAll = (lattices: readonly Lattice[]) => {
     for (const lattice of lattices) if (boundLattice(lattice, sheet) > best.count) tryLattice(lattice);
   };
-  for (const list of listTries(request)) if (!isOver()) tryAll(list());
+  // As long as there are too few, turns are looked into whatever the time.
+  const inTime = () => (best.count < request.least ? {} : { budget });
+  for (const list of listTries(request, inTime)) if (!isOver()) tryAll(list());
   const inside = ({ startMm, acrossMm, ...row }: Row) => ({
     ...row,
     startMm: startMm - marginMm,
@@ -103,10 +105,13 @@ const countOffsets = (rows: number): number =>
   Math.max(Math.min(Math.floor((MOST_OFFSETS * FEW_ROWS) / rows), MOST_OFFSETS), LEAST_OFFSETS);
 
 /** What is soonest known first: should there be no time for more, it is what there is. */
-function listTries({ outline, webMm, mayTurn, budget }: OvalRequest): (() => Lattice[])[] {
+function listTries(
+  { outline, webMm, mayTurn }: OvalRequest,
+  inTime: () => { readonly budget?: Budget },
+): (() => Lattice[])[] {
   if (outline.kind === "disc") return [() => listDiscLattices(outline.diameterMm + webMm)];
   const list = (turnsDeg: readonly number[], isPlain = false) =>
-    toLattices(listFamilies(outline, webMm, turnsDeg, { isAlike: true, isPlain, budget }), webMm);
+    toLattices(listFamilies(outline, webMm, turnsDeg, { ...inTime(), isAlike: true, isPlain }), webMm);
   const soon = [() => list(UPRIGHT_DEG, true).slice(0, SOON)];
   if (!mayTurn) return [...soon, () => list(UPRIGHT_DEG)];
   return [...soon, () => list(UPRIGHT_DEG).slice(0, SOON), () => list(listTurns(outline))];
