@@ -30,52 +30,46 @@ export function alternateDiscs(
     for (const pitchMm of pitches) {
       if (pitchMm < largeMm + webMm - FIT_TOLERANCE_MM) continue;
       // Of small cutters hundreds of row lengths cannot pay, and each is hundreds of rows to lay.
-      if (boundAlternating(largeMm, smallMm, usable, webMm, pitchMm, perRow) <= least(best)) continue;
-      const rows = layAlternating(largeMm, smallMm, usable, webMm, pitchMm, perRow);
+      const asked = { largeMm, smallMm, usable, webMm, pitchMm, perRow };
+      if (boundAlternating(asked) <= least(best)) continue;
+      const rows = layAlternating(asked);
       if (least(rows) > least(best)) best = rows;
     }
   }
   return best;
 }
 
+/** Rows of one length and one pitch. */
+interface Alternation {
+  readonly largeMm: number;
+  readonly smallMm: number;
+  readonly usable: BoxMm;
+  readonly webMm: number;
+  readonly pitchMm: number;
+  /** Large ones in a row. */
+  readonly perRow: number;
+}
+
 /** No fewer than {@link layAlternating} lays of the scarcer size. */
-function boundAlternating(
-  largeMm: number,
-  smallMm: number,
-  usable: BoxMm,
-  webMm: number,
-  pitchMm: number,
-  perRow: number,
-): number {
-  const { stepMm, backMm } = findSteps(largeMm, smallMm, webMm, pitchMm);
-  const beatMm = stepMm + backMm;
-  const pairs = countPitches(usable.heightMm - (largeMm + smallMm) / 2 - stepMm, beatMm) + 1;
+function boundAlternating(asked: Alternation): number {
+  const { largeMm, smallMm, usable, perRow } = asked;
+  const { stepMm, backMm } = findSteps(asked);
+  const pairs = countPitches(usable.heightMm - (largeMm + smallMm) / 2 - stepMm, stepMm + backMm) + 1;
   // One more than are counted, for steps that are added up may fall short of their product by a bit.
   return perRow * Math.max(pairs + 1, 0);
 }
 
 /** Across from a row of large ones to the next of small ones, and from there on to the next of large ones. */
-function findSteps(
-  largeMm: number,
-  smallMm: number,
-  webMm: number,
-  pitchMm: number,
-): { stepMm: number; backMm: number } {
+function findSteps({ largeMm, smallMm, webMm, pitchMm }: Alternation): { stepMm: number; backMm: number } {
   const apartMm = (largeMm + smallMm) / 2 + webMm;
   const stepMm = Math.sqrt(Math.max(apartMm ** 2 - (pitchMm / 2) ** 2, 0));
   // Where the rows nest deeper than half, the next row of the same size is what it must clear.
   return { stepMm, backMm: Math.max(stepMm, largeMm + webMm - stepMm) };
 }
 
-function layAlternating(
-  largeMm: number,
-  smallMm: number,
-  usable: BoxMm,
-  webMm: number,
-  pitchMm: number,
-  perRow: number,
-): AlternatingRows {
-  const { stepMm, backMm } = findSteps(largeMm, smallMm, webMm, pitchMm);
+function layAlternating(asked: Alternation): AlternatingRows {
+  const { largeMm, smallMm, usable, pitchMm, perRow } = asked;
+  const { stepMm, backMm } = findSteps(asked);
   const smallStartMm = largeMm / 2 + pitchMm / 2;
   const smallPerRow = Math.min(
     countPitches(usable.widthMm - smallMm / 2 - smallStartMm, pitchMm) + 1,
