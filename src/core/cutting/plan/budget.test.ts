@@ -92,6 +92,23 @@ test("a search that is ended is asked nothing more, nor is what it left remember
   expect(whole.value.leastDough.doughG).toBeLessThanOrEqual(ended.value.leastDough.doughG);
 });
 
+test("a sheet that is there, round or shared, takes a small part of the steps that a day's plan has", () => {
+  const cutters: readonly Outline[] = [
+    { kind: "heart", widthMm: 61, heightMm: 58 },
+    { kind: "leaf", widthMm: 79, heightMm: 40 },
+    { kind: "star", diameterMm: 71, points: 6 },
+  ];
+  const demands = cutters.map((outline, i) => demandFor(outline, 90, { id: `${i}`, webMm: 2 }));
+  for (const shape of ["oval", "rectangle"] as const) {
+    let asked = 0;
+    const counted = new Budget(() => ++asked < 0);
+    const request = { ...market, demands, pinnedSheet: { shape, widthMm: 420, heightMm: 420 } };
+    expect(planCuts(request, counted).ok).toBe(true);
+    // A day's plan gives 30,000 of them.
+    expect(asked).toBeLessThan(6000);
+  }
+});
+
 test("no limit is never over; steps are so many and no more", () => {
   const free = new Budget();
   for (let i = 0; i < 1000; i++) expect(free.isOver()).toBe(false);

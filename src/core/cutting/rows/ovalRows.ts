@@ -72,7 +72,7 @@ export function findBestOvalRows(request: OvalRequest): RowPattern {
       // What each row has room for depends on how far down the rows lie; how far along only shifts the cuts in it.
       const spans = listSpans(lattice, sheet, spanOf, (i * beatMm) / offsets);
       const most = spans.most.reduce((total, held) => total + held, 0);
-      for (let j = 0; j < places && most > best.count && !isOver(); j++) {
+      for (let j = 0; j < places && most > best.count; j++) {
         const alongMm = sheet.widthMm / 2 + (j * lattice.pitchMm) / offsets;
         // Hundreds of places are counted for one that is laid, and most are given up when their rows lack too much.
         let count = most;

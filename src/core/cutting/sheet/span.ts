@@ -19,12 +19,15 @@ export function findSpan(room: readonly HalfPlane[], yMm: number): { from: numbe
   return { from, to };
 }
 
-/** Strips into which a sheet is parted, each with the few planes that bound a line in it. */
+/**
+ * Strips into which a sheet is parted, each with the few planes that bound a line in it: every strip asks all planes once,
+ * and of more than so many that costs a first layout more than its lines save.
+ */
 const STRIPS = 16;
 
 /**
- * {@link findSpan} of one room for many lines, the same to the last digit: an oval has 180 half planes, of which three or
- * four can bound a line in any strip of the sheet.
+ * {@link findSpan} of one room for many lines, the same to the last digit: an oval has 180 half planes, of which a dozen
+ * or so can bound a line in any strip of the sheet.
  * @param heightMm - Of the sheet; lines beyond it are asked of all planes.
  */
 export function createSpans(
