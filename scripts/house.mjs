@@ -34,12 +34,20 @@ export function runAndRead(command, args, env = {}) {
   });
 }
 
-/** Installs exactly what the lockfile says, unless that has been done; ends the script if it fails. */
+/** What installs: of one version, so that a lockfile is read as it was written. */
+const PNPM = "pnpm@12.21.0";
+
+/**
+ * Installs exactly what the lockfile says, unless that has been done; ends the script if it fails. pnpm keeps what it once
+ * fetched and compiled for all copies of the house on this machine.
+ */
 export async function installPackages() {
-  const wanted = createHash("sha256").update(readFileSync("package-lock.json")).digest("hex");
+  const wanted = createHash("sha256").update(readFileSync("pnpm-lock.yaml")).digest("hex");
   const mark = "node_modules/.tezgah-installed";
   if (existsSync(mark) && readFileSync(mark, "utf8") === wanted) return;
-  const { code } = await runAndRead("npm", ["ci", "--no-audit", "--no-fund"]);
+  // SQLite is compiled on a machine that has not done so before: by as many cores as there are.
+  const env = { JOBS: "max" };
+  const { code } = await runAndRead("npx", ["--yes", PNPM, "install", "--frozen-lockfile"], env);
   if (code !== 0) process.exit(code);
   writeFileSync(mark, wanted);
 }
@@ -52,7 +60,7 @@ export function buildApplication() {
   if (existsSync(built) && existsSync("build/jobs.mjs") && existsSync(SERVICE_WORKER)) {
     const newest = spawnSync(
       "find",
-      ["src", "next.config.mjs", "scripts/packings.mjs", "package-lock.json", "-newer", built],
+      ["src", "next.config.mjs", "scripts/packings.mjs", "pnpm-lock.yaml", "-newer", built],
       {
         encoding: "utf8",
       },
