@@ -1,5 +1,5 @@
 import { execFileSync } from "node:child_process";
-import { readdirSync, readFileSync } from "node:fs";
+import { readdirSync, readFileSync, statSync } from "node:fs";
 import { expect, test } from "@playwright/test";
 
 /** Every command in docs/api.md, run as it stands but for the address. */
@@ -173,4 +173,23 @@ test("scripts and styles go over packed as a browser can unpack them, and are wh
       expect(Buffer.compare(await answer.body(), built)).toBe(0);
       if (coding) expect(Number(headers["content-length"])).toBeLessThan(built.length);
     }
+});
+
+test("the first page asks for few scripts, light ones, and has its frame compiled while it comes in", async ({
+  request,
+}) => {
+  const answer = await request.get("/day/2026-12-05/orders");
+  const tags = (await answer.text()).match(/<script [^>]*src="[^"]+\.js"[^>]*>/g) ?? [];
+  const addresses = tags.filter((tag) => !/nomodule/i.test(tag)).map((tag) => /src="([^"]+)"/.exec(tag)![1]!);
+  expect(addresses.length).toBeGreaterThan(3);
+  expect(addresses.length).toBeLessThanOrEqual(13);
+  const files = addresses.map((address) => address.replace("/_next/", ".next/"));
+  const packedBytes = files.map((file) => statSync(`${file}.br`).size);
+  expect(packedBytes.reduce((sum, bytes) => sum + bytes, 0)).toBeLessThan(250_000);
+  const isLarge = (text: string) => text.length >= 100_000;
+  const atOnce = files
+    .map((file) => readFileSync(file, "utf8"))
+    .filter((text) => text.startsWith("//# allFunctionsCalledOnLoad\n"));
+  expect(atOnce.filter(isLarge).length).toBe(atOnce.length);
+  expect(atOnce.length).toBe(2);
 });
