@@ -1,9 +1,11 @@
 // Part of npm run bench: by how much a search comes after its budget, the worst it can be asked: cutters of 10 mm on the
-// largest sheet, in a process that has laid out nothing yet. Figures are wall time, since that is what a budget is of.
+// largest sheet, in a thread like the server's of a process that has laid out nothing yet. Figures are wall time, since that is what a budget is of.
 import { spawnSync } from "node:child_process";
+import { isMainThread, Worker } from "node:worker_threads";
 import { Budget } from "@/core/budget";
 import { craftHandTimes, layOutParts, planCuts, searchTight, type PartsRequest } from "@/core/cutting";
 import type { Outline, SheetShape } from "@/core/shape";
+import { widenYoungSpace } from "@/jobs/youngSpace";
 
 const RUNS = 7;
 const BUDGETS_MS = [1, 30, 100];
@@ -73,7 +75,10 @@ const cases: Record<string, (budget: Budget) => void> = {
 };
 
 const [name, budgetMs] = process.argv.slice(2);
-if (name && budgetMs) {
+if (name && budgetMs && isMainThread) {
+  const resourceLimits = widenYoungSpace();
+  new Worker(process.argv[1]!, { argv: [name, budgetMs], resourceLimits });
+} else if (name && budgetMs) {
   const endsAtMs = performance.now() + Number(budgetMs);
   cases[name]!(new Budget(() => performance.now() >= endsAtMs));
   console.log(performance.now() - endsAtMs);

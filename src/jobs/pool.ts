@@ -4,6 +4,7 @@ import { Piscina } from "piscina";
 import { fail, ok, type Result } from "@/core/result";
 import { createGate, GateFull } from "./gate";
 import type { JobInput, JobName, JobOutput } from "./jobs";
+import { widenYoungSpace } from "./youngSpace";
 
 /** Why a job gave nothing. */
 export type JobFault =
@@ -62,6 +63,7 @@ function createRoad() {
       filename: PROGRAMME,
       minThreads: 1,
       maxThreads: THREADS_A_ROAD,
+      resourceLimits: widenYoungSpace(),
     }),
     pass: createGate(THREADS_A_ROAD, MOST_WAITING),
   };
