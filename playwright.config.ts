@@ -45,8 +45,8 @@ const WINDOWLESS = "/usr/bin/chromium-headless-shell";
 export default defineConfig({
   testDir: "tests",
   fullyParallel: false,
-  // One more than cores: a journey that waits for a bell, a server's start or another tablet leaves its core to the next.
-  workers: 3,
+  // One a core: three of them came no sooner to their end.
+  workers: 2,
   // Generous: a busy machine is slow, not wrong, and stands still for half a minute while its neighbours build.
   timeout: 480_000,
   expect: { timeout: 60_000 },

@@ -16,6 +16,15 @@ const button = (page: Page, name: RegExp) =>
 /** A knuckle that lands again at once counts once: the next press waits for it. */
 const settle = (page: Page) => page.waitForTimeout(800);
 
+/** What was tapped last is at the server, one of these: a page that is closed takes with it what it has not yet sent. */
+const arrives = (kind: RegExp) =>
+  expect
+    .poll(async () => {
+      const answer = await fetch(`${BASE}/api/v1/runs/${DATE}/events`);
+      return ((await answer.json()) as { events: { kind: string }[] }).events.at(-1)?.kind;
+    })
+    .toMatch(kind);
+
 interface Sheet {
   readonly placed: readonly { readonly taskId: string; readonly startMin: number; readonly mode: number }[];
   readonly jobs: readonly { readonly taskId: string; readonly title: string; readonly person: number }[];
@@ -131,6 +140,7 @@ test("a morning by keyboard alone: begun, done, wrong, more, undone; a reload fi
   await expect(page.getByRole("button", { name: "Begin it now" })).toBeHidden();
   await expect(button(page, /^Undo/)).toContainText("Mix Bay shortcrust: begun");
   await expect(job(page)).toHaveText("Mix Bay shortcrust");
+  await arrives(/begun/);
 });
 
 test("steps and lines are ticked off one by one, and a knuckle that rebounds counts once", async ({
@@ -152,6 +162,7 @@ test("steps and lines are ticked off one by one, and a knuckle that rebounds cou
   await settle(page);
   await expect(job(page)).toHaveText("Make Quince and bay");
   await expect(button(page, /^Done/)).toBeVisible();
+  await arrives(/done|begun/);
 });
 
 test.describe("with the application on the device", () => {
