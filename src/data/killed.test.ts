@@ -14,20 +14,20 @@ beforeEach(() => {
 });
 afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
-/** Children are begun some forty times: bundled once, each is there in a moment. Beside the packages they ask for. */
+/** Children are begun some forty times: bundled once with all they ask for but what is compiled, each is there in a moment. */
 const BUNDLES = path.resolve("node_modules/.cache/tezgah-killed");
 beforeAll(() => {
   buildSync({
     entryPoints: ["saveForever", "happenForever", "migrateForever"].map((name) =>
       path.join("src/data/__tests__", `${name}.ts`),
     ),
-    ...{ bundle: true, packages: "external", platform: "node", format: "esm", outdir: BUNDLES },
-    outExtension: { ".js": ".mjs" },
+    ...{ bundle: true, external: ["better-sqlite3"], platform: "node", format: "cjs", outdir: BUNDLES },
+    outExtension: { ".js": ".cjs" },
   });
 });
 
 const run = (script: string, ...args: readonly string[]): ChildProcess =>
-  spawn(process.execPath, [path.join(BUNDLES, script.replace(/ts$/, "mjs")), ...args], {
+  spawn(process.execPath, [path.join(BUNDLES, script.replace(/ts$/, "cjs")), ...args], {
     stdio: ["ignore", "pipe", "inherit"],
   });
 
