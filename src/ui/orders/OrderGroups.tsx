@@ -179,7 +179,7 @@ function OrderLine({ order }: { readonly order: TakenOrder }) {
         <PieceMark pieceId={order.pieceId} />
         {name}
       </Link>
-      <span className="max-w-28 shrink-0 pt-1.5 text-right">
+      <span className="max-w-20 shrink-0 pt-1.5 text-right sm:max-w-28">
         <span className="quiet text-sm">ready </span>
         <span className="figure text-lg">{ready === null ? "–" : formatClock(ready)}</span>
         {hasLog && <NineInTen mostMin={line?.readyMostMin[order.id] ?? null} order={order} />}
