@@ -1,5 +1,6 @@
 // Part of npm run bench: by how much a search comes after its budget, the worst it can be asked: cutters of 10 mm on the
-// largest sheet, in a thread like the server's of a process that has laid out nothing yet. Figures are wall time, since that is what a budget is of.
+// largest sheet, in a thread like the server's of a process that has laid out nothing yet. Figures are wall time, since that
+// is what a budget is of.
 import { spawnSync } from "node:child_process";
 import { isMainThread, Worker } from "node:worker_threads";
 import { Budget } from "@/core/budget";

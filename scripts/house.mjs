@@ -60,7 +60,15 @@ export function buildApplication() {
   if (existsSync(built) && existsSync("build/jobs.mjs") && existsSync(SERVICE_WORKER)) {
     const newest = spawnSync(
       "find",
-      ["src", "next.config.mjs", "scripts/packings.mjs", "pnpm-lock.yaml", "-newer", built],
+      [
+        "src",
+        "next.config.mjs",
+        "scripts/packings.mjs",
+        "scripts/house.mjs",
+        "pnpm-lock.yaml",
+        "-newer",
+        built,
+      ],
       {
         encoding: "utf8",
       },
