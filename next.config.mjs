@@ -17,13 +17,13 @@ const sent = packings.map(({ coding, suffix }, at) => ({
 }));
 
 /**
- * What one more script costs a page, as bytes of source: each is a question to the server and a way through four threads of
- * the browser, some 10 ms of processor time. Three times the framework's figures, since a device keeps all scripts after its first
- * page: what two pages share need not be fetched once. A day's page has 13 for 18; all of them together are a quarter larger.
+ * What one more script costs a page, as bytes of source. Browsers ask six at a time: 18 scripts of a day's page came in three
+ * rounds. Three times the framework's figures make them 13, and all parts together a quarter larger: a device keeps them after
+ * its first page, so that what two pages share may be there twice.
  */
 const SCRIPT_COST_BYTES = 600_000;
 const LEAST_SCRIPT_BYTES = 150_000;
-/** Larger ones are not written into several: React, the router, the charts. */
+/** Larger ones are not written into several. */
 const MOST_MERGED_BYTES = 600_000;
 
 /** @type {import("next").NextConfig} */

@@ -2,8 +2,8 @@ import { setFlagsFromString } from "node:v8";
 
 /**
  * Room for new objects that a thread has from its start, MB. A layout of a large sheet is tens of thousands of cuts that live
- * until it is answered: from the runtime's one megabyte up they are moved again and again while it grows, half of a search's
- * time after its budget.
+ * until it is answered: from the runtime's one megabyte up they are moved again and again while it grows, a fifth to two
+ * fifths of a search's time after its budget.
  */
 export const YOUNG_SPACE_MB = 32;
 /** The runtime counts two halves and a third for what is new and large. */
