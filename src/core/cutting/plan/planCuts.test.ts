@@ -1,6 +1,7 @@
 import fc from "fast-check";
+import { Budget } from "../../budget";
 import { gapMm, placePolygon, toContour } from "../../shape";
-import { planCuts, type CutPlan, type CutRequest } from "..";
+import { checkCutPlan, planCuts, type CutPlan, type CutRequest } from "..";
 import { AIM_SLACK_SHARE } from "./chooseSketch";
 import { demandFor, market, requests } from "./testRequest";
 import { refused } from "../../words/__tests__/refused";
@@ -240,4 +241,52 @@ test("what is left becomes as many leaves as fit, and the balance holds", () => 
   const { decorations, decorationsG, trimLeftG } = answers.value.leastDough;
   expect(decorations).toBeGreaterThan(20);
   expect(decorationsG).toBeGreaterThan(trimLeftG);
+});
+
+test("of a sheet that is there whole rows are cut until there are spares for all that is asked, and the rest stays dough", () => {
+  const asked = [
+    demandFor({ kind: "disc", diameterMm: 50 }, 10),
+    demandFor({ kind: "disc", diameterMm: 50 }, 500),
+  ];
+  for (const demand of asked) {
+    for (const keepsSurplus of [true, false]) {
+      const request = {
+        ...market,
+        demands: [{ ...demand, keepsSurplus }],
+        pinnedSheet: { widthMm: 600, heightMm: 400 },
+      };
+      const answers = planCuts(request);
+      if (!answers.ok) throw new Error(answers.failure.code);
+      const { sheets, yields, trimLeftG } = answers.value.pinned!;
+      expect(checkCutPlan(request, answers.value.pinned!)).toEqual([]);
+      const perRow = Math.floor((600 - 16) / 50);
+      if (demand.count === 10) {
+        const enough = keepsSurplus ? 20 : 10;
+        expect(sheets).toHaveLength(1);
+        expect(yields[0]!.count).toBeGreaterThanOrEqual(enough);
+        expect(yields[0]!.count).toBeLessThan(enough + perRow);
+        expect(trimLeftG).toBeCloseTo(sheets[0]!.doughG - yields[0]!.count * yields[0]!.eachG, 6);
+      } else {
+        // Where one is not enough each is cut to its end.
+        expect(sheets.length).toBeGreaterThan(3);
+        expect(sheets[0]!.count).toBeGreaterThanOrEqual(7 * perRow);
+      }
+    }
+  }
+});
+
+test("several cutters share a sheet that is there and holds them all, whether or not there is time to try more", () => {
+  const demands = [
+    demandFor({ kind: "heart", widthMm: 41, heightMm: 39 }, 20, { id: "heart" }),
+    demandFor({ kind: "disc", diameterMm: 40 }, 20, { id: "round" }),
+    demandFor({ kind: "leaf", widthMm: 60, heightMm: 30 }, 20, { id: "leaf" }),
+  ];
+  const request = { ...market, demands, pinnedSheet: { widthMm: 600, heightMm: 400 } };
+  for (const steps of [0, 40, 1e9]) {
+    const answers = planCuts(request, Budget.ofSteps(steps));
+    if (!answers.ok) throw new Error(answers.failure.code);
+    const { sheets, rerolls, yields } = answers.value.pinned!;
+    expect([sheets.map(({ parts }) => parts.length), rerolls]).toEqual([[3], []]);
+    for (const { count } of yields) expect(count).toBeGreaterThanOrEqual(20);
+  }
 });

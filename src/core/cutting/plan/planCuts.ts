@@ -57,7 +57,10 @@ export function planCuts(asked: CutRequest, budget = new Budget()): Result<CutAn
   if (!search.ok) return search;
   // What was found for one aim may serve another better than its own search.
   const sense = sensible((request.thicknessMm * request.densityGPerMl) / 1000);
-  const sketches = [leastDough, fewestRerolls, leastTime, sense].map(search.value);
+  const sensibly = search.value(sense);
+  // Each aim searches several cutters anew: with no time left the sensible one's plan has to serve them all.
+  const others = budget.isOver() ? [] : [leastDough, fewestRerolls, leastTime].map(search.value);
+  const sketches = [...others, sensibly];
   const realized = new Map<PlanSketch, CutPlan>();
   const answer = (aim: Aim) => {
     // With no time left what has been laid out for one aim serves the others too.

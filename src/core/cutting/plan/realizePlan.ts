@@ -13,7 +13,7 @@ import type {
 import type { CutStream } from "./cutStream";
 import { rollOut, type PlanSketch, type RunPart, type SheetRun } from "./estimatePlan";
 import { estimateHandMin, boundCount, type Placement, type RowPattern } from "../sheet";
-import { layOutRows, placeCuts } from "../rows";
+import { findRows, layOutRows, placeCuts } from "../rows";
 import { listSheetMenu, type MenuSheet } from "./sheetMenu";
 
 /** A millilitre is a thousand cubic millimetres. */
@@ -174,17 +174,17 @@ function layOutPart(
   };
   const { outline, webMm } = stream;
   const own = (): RowPattern => {
-    const layout = layOutRows(
+    const rows = findRows(
       part.band
         ? { outline, sheet: band, webMm, marginMm: 0, mayTurn }
         : { outline, sheet, webMm, marginMm, mayTurn },
       budget,
       part.count,
     );
-    if (!layout.ok || layout.value.count < part.count) {
+    if (rows.count < part.count) {
       throw new RangeError(`realizePlan: a sheet for ${part.count} cuts does not give them`);
     }
-    return layout.value.pattern;
+    return rows;
   };
   const pattern = part.pattern ?? own();
   const corner = { xMm: marginMm + band.xMm, yMm: marginMm + band.yMm };

@@ -2,7 +2,7 @@ import type { Budget } from "../../budget";
 import { because, fail, ok, type Result } from "../../result";
 import { computeSheetAreaMm2, type SheetShape } from "../../shape";
 import { choose, findFewest, type Aim } from "./chooseSketch";
-import type { CutFailure } from "../sheet";
+import { firstRows, type CutFailure, type RowPattern } from "../sheet";
 import type { CutRequest } from "./cutPlan";
 import type { CutStream } from "./cutStream";
 import { estimatePlan, meets, type PlanSketch, type SheetRun } from "./estimatePlan";
@@ -38,9 +38,9 @@ export function searchFixedSheets(
   return fault;
 }
 
-/** One size of sheet: each stream alone on it, and all together if they go. */
+/** One size of sheet: each stream alone on it, and all together if they go; one of the two where there is time for no more. */
 interface LaidSheet {
-  readonly soles: readonly SheetRun[];
+  readonly soles: readonly SheetRun[] | null;
   readonly together: SheetRun | null;
 }
 
@@ -50,11 +50,14 @@ function layOutSheet(
   sheet: SheetShape,
   budget: Budget,
 ): Result<LaidSheet, CutFailure> {
+  const together = layOutAll(request, streams, sheet, budget);
+  // Together they take one sheet where by themselves each takes one: with no time for both that is the better of the two.
+  if (together && budget.isOver()) return ok({ soles: null, together });
   const areaMm2 = computeSheetAreaMm2(sheet);
   const soles: SheetRun[] = [];
   for (const [i, stream] of streams.entries()) {
     const layout = { ...stream, sheet, mayTurn: request.mayTurn };
-    const pattern = findRows(layout, budget);
+    const pattern = cutEnough(findRows(layout, budget), stream);
     const { count } = pattern;
     if (count === 0) {
       const why = explainNothing(layout);
@@ -66,8 +69,18 @@ function layOutSheet(
       parts: [{ stream: i, count, band: null, pattern }],
     });
   }
-  return ok({ soles, together: budget.isOver() ? null : layOutAll(request, streams, sheet, budget) });
+  return ok({ soles, together });
 }
+
+/**
+ * Spare blanks cut of a sheet that is there, for each that is asked for: what is over is worth more as dough than as still
+ * more of them. Craft's first guess.
+ */
+const MOST_SPARE_SHARE = 1;
+
+/** The rows of a sheet that is there, as far as they are cut: a large one holds twenty times what a day asks for. */
+const cutEnough = (pattern: RowPattern, { count, keepsSurplus }: CutStream): RowPattern =>
+  firstRows(pattern, count * (keepsSurplus ? 1 + MOST_SPARE_SHARE : 1));
 
 function listRepeats(
   request: CutRequest,
@@ -75,11 +88,14 @@ function listRepeats(
   { soles, together }: LaidSheet,
   aim: Aim,
 ): PlanSketch[] {
-  const last = soles.at(-1);
-  if (!last) throw new RangeError("listRepeats: no stream");
-  const others = soles.slice(0, -1).map((run, i) => ({ ...run, copies: countSheets(run, streams[i], i) }));
+  const byThemselves = (runs: readonly SheetRun[]) => {
+    const last = runs.at(-1);
+    if (!last) throw new RangeError("listRepeats: no stream");
+    const others = runs.slice(0, -1).map((run, i) => ({ ...run, copies: countSheets(run, streams[i], i) }));
+    return repeatSheet(request, streams, others, last, aim);
+  };
   return [
-    repeatSheet(request, streams, others, last, aim),
+    ...(soles ? [byThemselves(soles)] : []),
     ...(together ? [repeatSheet(request, streams, [], together, aim)] : []),
   ];
 }
@@ -93,9 +109,12 @@ function layOutAll(
   if (streams.length === 1) return null;
   const outlines = streams.map(({ outline, webMm, count }) => ({ outline, webMm, ratio: count }));
   const marginMm = Math.max(...streams.map((stream) => stream.marginMm));
-  const shared = layOutTogether({ outlines, sheet, marginMm, mayTurn }, budget);
+  const shared = layOutTogether({ outlines, sheet, marginMm, mayTurn }, budget, 0);
   if (!shared.ok) return null;
-  const parts = shared.value.parts.map((part, stream) => ({ stream, ...part }));
+  const parts = shared.value.parts.map((part, i) => {
+    const pattern = cutEnough(part.pattern, streams[i]!);
+    return { ...part, stream: i, pattern, count: pattern.count };
+  });
   const count = parts.reduce((sum, part) => sum + part.count, 0);
   return { entry: { sheet, areaMm2: computeSheetAreaMm2(sheet), count }, copies: 1, parts };
 }

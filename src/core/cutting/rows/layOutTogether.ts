@@ -62,11 +62,13 @@ export interface SharedRequest {
  * The most whole sets of several outlines on one sheet: each in a band of its own as high as it needs, bands along the
  * width or down the height; two discs also by turns, the small in the hollows of the large.
  * @param budget - Once it is over, the most sets found by then.
+ * @param least - So many sets are looked for whatever the time: one always is found, where one fits; with 0 it may be none.
  * @returns The parts, or why not one set fits. @throws {RangeError} If a ratio is not above 0.
  */
 export function layOutTogether(
   { outlines, sheet, marginMm, mayTurn }: SharedRequest,
   budget = new Budget(),
+  least: 0 | 1 = 1,
 ): Result<SharedSheet, SharedFailure> {
   for (const { ratio } of outlines) requirePositive("ratio", ratio);
   if (sheet.shape === "oval") return fail(because("sharedOnOval", {}));
@@ -75,7 +77,7 @@ export function layOutTogether(
   // What the outlines' shares of the dough give is soonest known: should there be no time for more, it is what there is.
   // Where they give nothing few cuts fit, and bands are looked for whatever it takes.
   const shares = [bands[0]?.byShares(budget) ?? bands[1]?.byShares(budget) ?? []].flat();
-  const left = shares.length > 0 ? budget : new Budget();
+  const left = shares.length >= least ? budget : new Budget();
   const searched = bands.flatMap((each) => (left.isOver() ? [] : (each?.search(left) ?? [])));
   const candidates = [...searched, ...(left.isOver() ? [] : alternate(outlines, usable)), ...shares];
   const best = candidates.sort((a, b) => b.sets - a.sets)[0];

@@ -148,7 +148,7 @@ export function listFamilies(
       drafts.push(...draftFamilies(contour, angleDeg, webMm, isAlike, isPlain ? SHIFTS / 2 : 1));
     }
     const plain = drafts.flatMap((draft) => (draft.isPlain ? [draft.finish().value] : []));
-    return [...new Set([...plain, ...findLeast(drafts, MOST_FAMILIES)])];
+    return [...new Set([...plain, ...findLeast(drafts, MOST_FAMILIES, budget)])];
   };
   const key = JSON.stringify([outline, webMm, turnsDeg, isAlike, isPlain]);
   return remember(key, workOut, () => !budget.cutShort);

@@ -5,6 +5,7 @@ export { craftHandTimes, estimateHandMin, type CuttingHandTimes } from "./handTi
 export { convexRoom, rectangularRoom, type Room } from "./room";
 export {
   countRow,
+  firstRows,
   placePattern,
   turnBox,
   turnPattern,

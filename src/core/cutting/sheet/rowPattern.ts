@@ -108,6 +108,27 @@ export function walkPattern(
 export const countRow = ({ count, between }: Row): number => count + (between?.count ?? 0);
 
 /**
+ * The pattern's first whole rows, or rings, that give `enough` cuts: all of it where it gives no more. A hand that has begun a
+ * row ends it.
+ */
+export function firstRows(pattern: RowPattern, enough: number): RowPattern {
+  if (pattern.count <= enough) return pattern;
+  const { rows, rings } = pattern;
+  const cutsPerPlace = pattern.style === "halved" ? 2 : 1;
+  let count = 0;
+  const isWanted = (places: number) => {
+    if (count >= enough) return false;
+    count += places * cutsPerPlace;
+    return true;
+  };
+  const begun = {
+    ...(rings && { rings: rings.filter((ring) => isWanted(ring.count)) }),
+    rows: rows.filter((row) => isWanted(countRow(row))),
+  };
+  return { ...pattern, ...begun, count };
+}
+
+/**
  * The same rows running down a sheet instead of across it, by exchanging the two directions: right for discs and
  * rectangles, which are their own mirror images.
  */
