@@ -8,13 +8,15 @@ import { CopiesPage } from "@/ui/copies/CopiesPage";
 export const metadata: Metadata = { title: "Copies" };
 export const dynamic = "force-dynamic";
 
+const tellNow = (): string => new Date().toISOString();
+
 /** Needs no data file: it may be ill, and then this page is what helps. */
 export default function Page() {
   return (
     <CopiesPage
       outward={readOutward(findDataFile())}
       copies={listCopies(findDataFile())}
-      nowIso={new Date().toISOString()}
+      nowIso={tellNow()}
       timeZone={findComputersZone()}
     />
   );

@@ -92,6 +92,7 @@ export const DayClock = memo(function DayClock(props: Props) {
   };
   return (
     <div ref={place} className="min-w-0">
+      {/* oxlint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- keys come up from the bar that has the focus */}
       <svg
         ref={drawing}
         viewBox={`0 0 ${width} ${height}`}

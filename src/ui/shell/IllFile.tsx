@@ -20,6 +20,7 @@ export function IllFile({ message, remedy, kind }: FileFaultWords) {
       <div className="flex flex-wrap gap-3">
         <ReloadButton />
         {mayHelp && (
+          // oxlint-disable-next-line nextjs/no-html-link-for-pages -- nothing of this page is to be kept
           <a href="/copies" className="btn touch">
             Look at the copies
           </a>

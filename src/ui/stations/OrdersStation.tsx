@@ -105,6 +105,7 @@ export function OrdersStation() {
             </div>
             <p className="quiet text-sm">
               A calendar that stays, for two weeks ahead:{" "}
+              {/* oxlint-disable-next-line nextjs/no-html-link-for-pages -- a file, not a page */}
               <a className="link figure" href="/api/calendar.ics">
                 /api/calendar.ics
               </a>
