@@ -73,6 +73,14 @@ const rules = {
     },
     ...packageRules,
     {
+      name: "the-gate-opens-no-file",
+      comment:
+        "A server reads what its gate needs before its first answer: 16 modules, not the 744 that know a record.",
+      severity: "error",
+      from: { path: String.raw`^src/proxy\.ts$` },
+      to: { path: String.raw`^src/data/getStore\.ts$`, reachable: true },
+    },
+    {
       name: "what-runs-for-users-needs-no-tool",
       comment: "A package of devDependencies is not there where the application runs.",
       severity: "error",

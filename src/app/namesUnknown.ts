@@ -1,5 +1,5 @@
+import { findOpenStore } from "@/data/dataFile";
 import { toFileFault } from "@/data/fileFault";
-import { getStore } from "@/data/getStore";
 
 /** Pages of one piece, and of one formula. */
 const PAGES = /^\/day\/[^/]+\/(?:(piece)|formula|rest|weigh)\/([^/]+)/;
@@ -8,8 +8,10 @@ const PAGES = /^\/day\/[^/]+\/(?:(piece)|formula|rest|weigh)\/([^/]+)/;
 export function namesUnknown(pathname: string): boolean {
   const [, piece, id] = PAGES.exec(pathname) ?? [];
   if (id === undefined) return false;
+  const store = findOpenStore();
+  if (!store) return false;
   try {
-    return !getStore().holds(piece ? "piece" : "formula", id);
+    return !store.holds(piece ? "piece" : "formula", id);
   } catch (error) {
     if (toFileFault(error)) return false;
     throw error;

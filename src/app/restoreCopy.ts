@@ -4,7 +4,8 @@ import { fail, ok, type Result } from "@/core/result";
 import { findRestoringFile, putInPlace } from "@/data/copies";
 import type { CopyManifest } from "@/data/copyFile";
 import { toFileFault } from "@/data/fileFault";
-import { closeStore, findDataFile, findMigrationsFolder, getStore } from "@/data/getStore";
+import { findDataFile } from "@/data/dataFile";
+import { closeStore, findMigrationsFolder, getStore } from "@/data/getStore";
 import { findNewestVersion } from "@/data/openDatabase";
 import { makeCopy, openInThread } from "./copyInBackground";
 

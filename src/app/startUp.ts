@@ -1,6 +1,7 @@
 import { addDays } from "@/core/plan";
 import { toFileFault } from "@/data/fileFault";
-import { findDataFile, getStore } from "@/data/getStore";
+import { findDataFile } from "@/data/dataFile";
+import { getStore } from "@/data/getStore";
 import { PLAN_END_MS, runJob } from "@/jobs/pool";
 import { getDoorkeeper, isHouseOpen, sayStartCode } from "./access/keys";
 import { readClock } from "./clock";

@@ -1,5 +1,5 @@
 import { openAccessFile, findAccessFile } from "@/data/accessFile";
-import { findDataFile } from "@/data/getStore";
+import { findDataFile } from "@/data/dataFile";
 import { roles, type Role } from "@/schemas/access";
 import { isLoopback } from "./loopback";
 import { createDoorkeeper, type Doorkeeper } from "./doorkeeper";

@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { listCopies } from "@/data/copies";
-import { findDataFile } from "@/data/getStore";
+import { findDataFile } from "@/data/dataFile";
 import { readOutward } from "@/data/outward";
 import { findComputersZone } from "@/time/wallClock";
 import { CopiesPage } from "@/ui/copies/CopiesPage";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { findDataFile } from "@/data/getStore";
+import { findDataFile } from "@/data/dataFile";
 import { readOutward } from "@/data/outward";
 import { HowPage } from "@/ui/how/HowPage";
 import { getDoorkeeper } from "../access/keys";

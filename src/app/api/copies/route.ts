@@ -1,4 +1,4 @@
-import { findDataFile } from "@/data/getStore";
+import { findDataFile } from "@/data/dataFile";
 import { listCopies } from "@/data/copies";
 import { makeCopy } from "../../copyInBackground";
 import { findStranger, refuse } from "../readJson";

@@ -1,7 +1,7 @@
 import { createReadStream, statSync } from "node:fs";
 import { Readable } from "node:stream";
 import { findCopy, readManifestOf } from "@/data/copies";
-import { findDataFile } from "@/data/getStore";
+import { findDataFile } from "@/data/dataFile";
 import { refuse } from "../../readJson";
 
 interface Context {

@@ -2,7 +2,7 @@ import { createReadStream, mkdirSync, rmSync, statSync } from "node:fs";
 import path from "node:path";
 import { Readable } from "node:stream";
 import { findCopiesFolder } from "@/data/copies";
-import { findDataFile } from "@/data/getStore";
+import { findDataFile } from "@/data/dataFile";
 import { writeLinesInThread } from "../../../copyInBackground";
 import { refuse } from "../../readJson";
 

@@ -7,7 +7,7 @@ import { pipeline } from "node:stream/promises";
 import { findCopiesFolder, findCopy } from "@/data/copies";
 import { looksLikeCopy, NEEDS_PASSPHRASE } from "@/data/openCopy";
 import { inspectData } from "@/data/copyFile";
-import { findDataFile } from "@/data/getStore";
+import { findDataFile } from "@/data/dataFile";
 import { unpackForRestore } from "../../../restoreCopy";
 import { findStranger, refuse } from "../../readJson";
 

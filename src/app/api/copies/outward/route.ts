@@ -1,4 +1,4 @@
-import { findDataFile } from "@/data/getStore";
+import { findDataFile } from "@/data/dataFile";
 import { endOutward, findFolderFault, readOutward } from "@/data/outward";
 import { runJob } from "@/jobs/pool";
 import { MAX_PASSPHRASE, MIN_PASSPHRASE } from "@/schemas/access";
