@@ -100,7 +100,7 @@ test("the lanes are one stop of the tabulator: up and down go by the clock and t
   const user = userEvent.setup();
   act(() => (stops()[0] as unknown as SVGElement).focus());
   const starts: string[] = [];
-  for (let step = 0; step < 60; step++) {
+  for (let step = 0; step < 24; step++) {
     await user.keyboard("{ArrowDown}");
     expect(stops()).toHaveLength(1);
     expect(document.activeElement).toBe(stops()[0]);

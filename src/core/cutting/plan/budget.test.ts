@@ -56,9 +56,9 @@ test("outlines of their own, on sheets of any size or one that is there, are a w
       for (const plan of Object.values(ended.value)) expect(checkCutPlan(request, plan)).toEqual([]);
       if (budget.cutShort) short++;
     }),
-    { numRuns: 30 },
+    { numRuns: 18 },
   );
-  expect(short).toBeGreaterThan(5);
+  expect(short).toBeGreaterThan(3);
 });
 
 test("a yield that is ended finds cuts that are there, at most those of the whole search", () => {
