@@ -2,7 +2,7 @@ import nextJest from "next/jest.js";
 
 /** @type {import("jest").Config} */
 const config = {
-  testEnvironment: "<rootDir>/plainEnvironment.mjs",
+  testEnvironment: "<rootDir>/plainEnvironment.cjs",
   runtime: "<rootDir>/sharedRuntime.cjs",
   setupFilesAfterEnv: ["<rootDir>/src/core/units/__tests__/beginMetric.ts"],
   // No core is left idle, at the end neither.

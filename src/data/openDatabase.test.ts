@@ -147,6 +147,17 @@ describe("a file that is ill is said in words, with what to do", () => {
     expect(tryOpen(inFolder("dir.db"))).toBe("unreadable");
   });
 
+  test("a programme without its migrations is called so, and not the file's folder; the file is not touched", () => {
+    const file = inFolder("baker.db");
+    openDemo(file).close();
+    const before = readFileSync(file);
+    const nowhere = inFolder("no-migrations");
+    const open = () => openDatabase(file, nowhere);
+    expect(open).toThrow(FileFault);
+    expect(open).toThrow(`not there: ${nowhere}`);
+    expect(readFileSync(file)).toEqual(before);
+  });
+
   test("read-only", () => {
     const file = inFolder("baker.db");
     openDemo(file).close();

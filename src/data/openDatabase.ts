@@ -52,14 +52,22 @@ interface Migration {
   readonly sql: string;
 }
 
-const listMigrations = (folder: string): Migration[] =>
-  readdirSync(folder)
+/** @throws {FileFault} Where the folder is not there: its absence says nothing about the data file's own. */
+function listMigrations(folder: string): Migration[] {
+  if (!existsSync(folder))
+    throw new FileFault(
+      "migration",
+      `What brings a data file to this version is not there: ${folder}.`,
+      "Start Tezgah in its own folder, or install it anew. What is in the data file is as it was.",
+    );
+  return readdirSync(folder)
     .filter((name) => /^\d{4}_.*\.sql$/.test(name))
     .sort()
     .map((name) => ({
       number: Number(name.slice(0, 4)),
       sql: readFileSync(path.join(folder, name), "utf8"),
     }));
+}
 
 /** The version of the data that this programme writes. */
 export const findNewestVersion = (migrationsFolder: string): number =>

@@ -1,4 +1,7 @@
-/** @jest-environment jsdom */
+/**
+ * @jest-environment jsdom
+ * @own-rooms
+ */
 import { renderOnBench } from "../bench/__tests__/renderOnBench";
 import "../bench/__tests__/workersAtHand";
 import { screen, waitFor } from "@testing-library/react";

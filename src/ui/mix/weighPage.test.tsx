@@ -1,4 +1,7 @@
-/** @jest-environment jsdom */
+/**
+ * @jest-environment jsdom
+ * @own-rooms
+ */
 import { renderOnBench } from "../bench/__tests__/renderOnBench";
 import { screen } from "@testing-library/react";
 import { formatScale } from "@/core/units";

@@ -1,4 +1,7 @@
-/** @jest-environment jsdom */
+/**
+ * @jest-environment jsdom
+ * @own-rooms
+ */
 import { readFileSync } from "node:fs";
 import { renderOnBench } from "../bench/__tests__/renderOnBench";
 import { screen, within } from "@testing-library/react";

@@ -1,4 +1,7 @@
-/** @jest-environment jsdom */
+/**
+ * @jest-environment jsdom
+ * @own-rooms
+ */
 import { address, renderOnBench } from "../bench/__tests__/renderOnBench";
 import { act, screen, within } from "@testing-library/react";
 import type { DayPlan } from "@/core/plan";

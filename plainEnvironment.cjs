@@ -1,9 +1,9 @@
 // Where the tests of what needs no screen run: in Node's own global scope. The usual one lies behind a virtual machine's,
 // in which each look at Math or at an array's constructor goes through an interceptor: the engines ran a fifth as fast.
 // What a test puts on the global scope it takes away again.
-import vm from "node:vm";
-import { ModernFakeTimers } from "@jest/fake-timers";
-import { ModuleMocker } from "jest-mock";
+const vm = require("node:vm");
+const { ModernFakeTimers } = require("@jest/fake-timers");
+const { ModuleMocker } = require("jest-mock");
 
 /** Stands for the scope that is there anyway: what is compiled for it is compiled for this one. */
 const here = vm.createContext({});
@@ -11,10 +11,8 @@ const { compileFunction } = vm;
 vm.compileFunction = (code, parameters, { parsingContext, ...options } = {}) =>
   compileFunction(code, parameters, parsingContext === here ? options : { ...options, parsingContext });
 
-export default class PlainEnvironment {
+module.exports = class PlainEnvironment {
   global = globalThis;
-  /** What a suite reads may be read for all of them (sharedRuntime.cjs). */
-  isNodesScope = true;
   moduleMocker = new ModuleMocker(globalThis);
   fakeTimers = null;
 
@@ -35,4 +33,4 @@ export default class PlainEnvironment {
   getVmContext() {
     return here;
   }
-}
+};
