@@ -8,6 +8,7 @@ import { CopiesPage } from "@/ui/copies/CopiesPage";
 export const metadata: Metadata = { title: "Copies" };
 export const dynamic = "force-dynamic";
 
+/** A page of the server is made anew each time it is asked for: how old a copy is, is told as of then. */
 const tellNow = (): string => new Date().toISOString();
 
 /** Needs no data file: it may be ill, and then this page is what helps. */
