@@ -20,11 +20,12 @@ const BASE = 34;
  * Roll & cut, takes filling on at Fill, gives water off at Bake, and ends as pieces. Heights are masses.
  */
 export function Ribbon({ flow, pieces, date }: Props) {
-  const largestG = Math.max(flow.doughG, flow.blanksG - flow.surplusBlanksG + flow.fillingG);
+  const usedG = Math.max(flow.blanksG + flow.storedG - flow.surplusBlanksG, 0);
+  const filledG = usedG + flow.fillingG;
+  const largestG = Math.max(flow.doughG, filledG, flow.piecesG);
   if (largestG <= 0) return <div className="h-[46px]" aria-hidden />;
   const high = (massG: number) => (massG / largestG) * MOST;
-  const usedG = flow.blanksG + flow.storedG - flow.surplusBlanksG;
-  const bakedShare = flow.piecesG / (usedG + flow.fillingG);
+  const bakedShare = filledG > 0 ? flow.piecesG / filledG : 0;
   const [dough, used, doughBaked] = [high(flow.doughG), high(usedG), high(usedG * bakedShare)];
   const [filling, fillingBaked] = [high(flow.fillingG), high(flow.fillingG * bakedShare)];
   const x = (column: number) => column * COLUMN;
@@ -43,10 +44,11 @@ export function Ribbon({ flow, pieces, date }: Props) {
   const trimPath = `M${x(2)},${top(dough)} L${x(3)},${top(dough)} L${x(3)},${top(used)} C${x(2.6)},${top(used)} ${x(2.4)},${top(dough)} ${x(2)},${top(dough)} Z`;
   const [before, after] = [used + filling, doughBaked + fillingBaked];
   const waterPath = `M${x(5)},${top(before)} L${x(6)},${top(before)} L${x(6)},${top(after)} C${x(5.6)},${top(after)} ${x(5.4)},${top(before)} ${x(5)},${top(before)} Z`;
+  const toFillG = Math.max(flow.blanksG - flow.surplusBlanksG, 0);
   const away = flow.trimLeftG + flow.rollingLossG + flow.surplusBlanksG;
   const leaves = `− ${formatMass(flow.waterG)} water${flow.keptG > 0 ? `, ${formatMass(flow.keptG)} for later` : ""}`;
   const label =
-    `Mass of the day: ${formatMass(flow.doughG)} dough, ${formatMass(flow.blanksG)} in blanks, ` +
+    `Mass of the day: ${formatMass(flow.doughG)} dough, ${formatMass(toFillG)} in blanks, ` +
     `${formatMass(away)} left over or lost, ${formatMass(flow.fillingG)} filling, ${formatMass(flow.waterG)} water out, ${formatMass(flow.keptG)} kept for another day, ${formatMass(flow.piecesG)} of pieces`;
 
   return (
@@ -97,7 +99,7 @@ export function Ribbon({ flow, pieces, date }: Props) {
         date={date}
         station="roll"
         column={2}
-        text={`${formatMass(flow.blanksG)} in blanks${away >= 1 ? ` · ${formatMass(away)} over` : ""}`}
+        text={`${formatMass(toFillG)} in blanks${away >= 1 ? ` · ${formatMass(away)} over` : ""}`}
       />
       <RibbonLabel date={date} station="fill" column={3.85} text={`+ ${formatMass(flow.fillingG)} filling`} />
       <RibbonLabel date={date} station="bake" column={5} text={leaves} />
