@@ -29,12 +29,18 @@ export function loadSnapshot(date: string, role: Role = "owner"): DaySnapshot | 
   };
 }
 
+/** The document a stored day is planned from. @param nowMin - Minutes after its midnight; null before it has begun. */
+export function toBook(snapshot: DaySnapshot, nowMin: number | null): DayBook {
+  const { date, lists } = snapshot;
+  const book = toDayBook(fromLists(lists), date, nowMin, snapshot);
+  if (!book) throw new RangeError(`toBook: no day ${date} among its own records`);
+  return book;
+}
+
 /** The document a stored day is planned from now, or null if the date has none. */
 export function loadBook(date: string): DayBook | null {
   const snapshot = loadSnapshot(date);
-  if (!snapshot) return null;
-  const { wall } = readKitchenClock();
-  return toDayBook(fromLists(snapshot.lists), date, findNowMin(date, wall), snapshot);
+  return snapshot && toBook(snapshot, findNowMin(date, readKitchenClock().wall));
 }
 
 export interface PlannedDay {

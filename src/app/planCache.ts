@@ -1,6 +1,8 @@
 import { ok, type Result } from "@/core/result";
 import { PLAN_END_MS, runJob, type JobFault } from "@/jobs/pool";
-import { loadBook, loadSnapshot } from "./loadDay";
+import { findNowMin } from "@/time/wallClock";
+import { readKitchenClock } from "./kitchenClock";
+import { loadSnapshot, toBook } from "./loadDay";
 
 /** A plan packed to be sent, and what it is the plan of. */
 export interface PackedPlan {
@@ -21,15 +23,16 @@ const holder = globalThis as { tezgahPlans?: Map<string, Promise<Result<PackedPl
  * @returns null if the date has no day.
  */
 export async function loadPackedPlan(date: string): Promise<Result<PackedPlan, JobFault> | null> {
-  const [snapshot, book] = [loadSnapshot(date), loadBook(date)];
-  if (!snapshot || !book) return null;
+  const snapshot = loadSnapshot(date);
+  if (!snapshot) return null;
   const { epoch, revision } = snapshot;
+  const nowMin = findNowMin(date, readKitchenClock().wall);
   const plans = (holder.tezgahPlans ??= new Map());
-  const key = [date, epoch, revision, book.nowMin].join("/");
+  const key = [date, epoch, revision, nowMin].join("/");
   const known = plans.get(key);
   if (known) return known;
-  const packing = runJob("packPlan", book, PLAN_END_MS).then((packed) =>
-    packed.ok ? ok({ epoch, revision, nowMin: book.nowMin, gzip: packed.value }) : packed,
+  const packing = runJob("packPlan", toBook(snapshot, nowMin), PLAN_END_MS).then((packed) =>
+    packed.ok ? ok({ epoch, revision, nowMin, gzip: packed.value }) : packed,
   );
   plans.set(key, packing);
   const [oldest] = plans.keys();

@@ -18,6 +18,7 @@ import { createFormulaEditions, type FormulaEdition } from "./formulaEditions";
 import { createHabits, type Habits } from "./habitRepository";
 import { createChangeFeed, type ChangeFeed } from "./changeFeed";
 import { createGroupWriter, type AppliedGroups } from "./groupWriter";
+import { rememberReads } from "./rememberReads";
 import { createRepositories } from "./repositories";
 import { createRuns, type Runs } from "./runRepository";
 
@@ -78,6 +79,9 @@ export interface Store {
   close(): void;
 }
 
+/** Days that screens look at side by side; a day with what it is planned from is some hundred kilobytes. */
+const MOST_DAYS = 8;
+
 /** The one way to what is stored. @param db - Opened and migrated. */
 export function createStore(db: Database.Database): Store {
   const repositories = createRepositories(db);
@@ -87,9 +91,8 @@ export function createStore(db: Database.Database): Store {
   const writer = createGroupWriter(db, repositories, editions);
   const selectEpoch = db.prepare<[], { epoch: string }>("SELECT epoch FROM file_mark");
   const readEpoch = () => selectEpoch.get()?.epoch ?? "";
-  // All of a snapshot is read within one transaction: a write between two of its queries would tear it.
   const runs = createRuns(db);
-  const readDay = db.transaction((date: string): DaySnapshot | null => {
+  const readDay = (date: string): DaySnapshot | null => {
     const records = reader.readDay(date);
     return (
       records && {
@@ -99,9 +102,9 @@ export function createStore(db: Database.Database): Store {
         ...records,
       }
     );
-  });
+  };
   return {
-    readDay: (date) => readDay.deferred(date),
+    readDay: rememberReads(db, readDay, MOST_DAYS),
     readSpan: (from, to, most) => reader.readSpan(from, to, most),
     days: createDayList(db),
     feed: createChangeFeed(db, repositories),

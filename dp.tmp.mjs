@@ -1,0 +1,30 @@
+// aggregated profile of a drag: total by function (inclusive by top-level app frames)
+import { chromium } from "@playwright/test";
+import fs from "node:fs";
+const [base, path, label, moves = "60", out] = process.argv.slice(2);
+const browser = await chromium.launch({ executablePath: "/usr/bin/chromium-headless-shell", args: ["--no-sandbox", "--disable-gpu"] });
+const ctx = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: "block" });
+const page = await ctx.newPage();
+await page.goto(base + path);
+await page.locator('main[aria-busy="false"]').waitFor();
+await page.waitForTimeout(3000);
+const slider = page.getByRole("slider", { name: label, exact: true }).first();
+await slider.scrollIntoViewIfNeeded();
+const box = await slider.boundingBox();
+const share = await slider.evaluate((e) => (Number(e.value) - Number(e.min)) / (Number(e.max) - Number(e.min)));
+const y = box.y + box.height / 2, x0 = box.x + 10 + share * (box.width - 20);
+const drag = async () => { await page.mouse.move(x0, y); await page.mouse.down();
+for (let i = 0; i < Number(moves); i++) { const d = (i < moves / 2 ? i : moves - i) * (share > 0.6 ? -1 : 1); await page.mouse.move(x0 + d, y); await page.waitForTimeout(50); }
+await page.mouse.up(); await page.waitForTimeout(1000); };
+await drag();
+const s = await ctx.newCDPSession(page);
+await s.send("Performance.enable", { timeDomain: "threadTicks" });
+const m = async () => Object.fromEntries((await s.send("Performance.getMetrics")).metrics.map(({ name, value }) => [name, value]));
+await s.send("Profiler.enable"); await s.send("Profiler.setSamplingInterval", { interval: 200 });
+const a = await m();
+if (out) await s.send("Profiler.start");
+await drag();
+const b = await m();
+for (const k of ["TaskDuration", "ScriptDuration", "LayoutDuration", "RecalcStyleDuration"]) console.log(k, ((b[k] - a[k]) * 1000 / moves).toFixed(2), "ms a move");
+if (out) fs.writeFileSync(out, JSON.stringify((await s.send("Profiler.stop")).profile));
+await browser.close();
