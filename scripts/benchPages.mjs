@@ -1,10 +1,9 @@
 // Figures of the pages, the demo's file and one of ten years side by side: what the server spends, what goes over, and
 // when a page can be used. Part of npm run bench; needs Linux for the processor time.
-import { spawn } from "node:child_process";
-import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { existsSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
-import { chromium } from "@playwright/test";
+import { launch, median, readCpuMs, serve, wait, watchNeighbours } from "./benchServer.mjs";
 import { buildApplication, CHROMIUM, run, WINDOWLESS } from "./house.mjs";
 
 const REPEATS = 15;
@@ -17,65 +16,14 @@ const PAGES = [
   ["shopping, 31 days", "/day/2026-11-04/shopping?to=2026-12-04", "ten years"],
   ["the plan, packed", "/api/bench/plan/2026-12-05"],
 ];
-/** A server that spends less in a second has nothing to do, ms of processor time. */
-const AT_REST_MS = 50;
-/** Clock ticks a second, as Linux counts processor time. */
-const TICKS = 100;
-
-const median = (values) => [...values].sort((a, b) => a - b)[values.length >> 1] ?? NaN;
 const folder = mkdtempSync(path.join(tmpdir(), "tezgah-bench-"));
 const servers = {};
 
-/** Processor time of a process so far, ms, all its threads. */
-function readCpuMs(pid) {
-  const fields = readFileSync(`/proc/${pid}/stat`, "utf8").split(") ")[1].split(" ");
-  return ((Number(fields[11]) + Number(fields[12])) * 1000) / TICKS;
-}
-
-/** A start makes a copy of the file and plans ahead, in threads of the same process: what they spend is no page's. */
-async function untilAtRest(pid) {
-  for (let beforeMs = -Infinity; ;) {
-    await new Promise((resolve) => setTimeout(resolve, 1000));
-    const spentMs = readCpuMs(pid);
-    if (spentMs - beforeMs < AT_REST_MS) return;
-    beforeMs = spentMs;
-  }
-}
-
-async function serve(name, file) {
-  const server = spawn(
-    process.execPath,
-    ["node_modules/next/dist/bin/next", "start", "--hostname", "127.0.0.1", "--port", String(PORTS[name])],
-    {
-      stdio: "ignore",
-      env: {
-        ...process.env,
-        TEZGAH_DATA: file,
-        TEZGAH_NOW: "2026-11-24T10:00:00",
-        NEXT_TELEMETRY_DISABLED: "1",
-      },
-    },
-  );
-  servers[name] = server;
-  const base = `http://127.0.0.1:${PORTS[name]}`;
-  for (let n = 0; n < 200; n++) {
-    if (
-      await fetch(base).then(
-        () => true,
-        () => false,
-      )
-    )
-      return base;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  throw new Error(`${name} does not start`);
-}
-
-async function measure(name, base, address) {
+async function measure({ base, child }, address) {
   for (let n = 0; n < 3; n++) await fetch(base + address).then((answer) => answer.arrayBuffer());
   const [firsts, wholes] = [[], []];
   let bytes = 0;
-  const before = readCpuMs(servers[name].pid);
+  const before = readCpuMs(child.pid);
   for (let n = 0; n < REPEATS; n++) {
     const start = performance.now();
     const answer = await fetch(base + address);
@@ -83,9 +31,12 @@ async function measure(name, base, address) {
     bytes = (await answer.arrayBuffer()).byteLength;
     wholes.push(performance.now() - start);
   }
-  const cpu = (readCpuMs(servers[name].pid) - before) / REPEATS;
+  const cpu = (readCpuMs(child.pid) - before) / REPEATS;
   return `${median(firsts).toFixed(0).padStart(6)} ${median(wholes).toFixed(0).padStart(6)} ${cpu.toFixed(0).padStart(6)} ${(bytes / 1000).toFixed(0).padStart(6)}`;
 }
+
+/** A browser lays out a new profile for so long beside whatever its first page does, ms; people's are laid out. */
+const LAID_OUT_MS = 1500;
 
 /**
  * A page in a browser that has never seen it: when it can be used, what of that its main thread worked (a machine that
@@ -93,6 +44,7 @@ async function measure(name, base, address) {
  */
 async function measureUse(browser, base, address) {
   const [times, workedMs] = [[], []];
+  const readNeighbours = watchNeighbours();
   let [longest, scriptKb] = [0, 0];
   for (let n = 0; n < 7; n++) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
@@ -111,6 +63,7 @@ async function measureUse(browser, base, address) {
     });
     const inspector = await context.newCDPSession(page);
     await inspector.send("Performance.enable", { timeDomain: "threadTicks" });
+    await wait(LAID_OUT_MS);
     await page.goto(base + address, { waitUntil: "commit" });
     await page.waitForFunction(() => window.usableMs);
     const seen = await page.evaluate(() => ({
@@ -128,7 +81,7 @@ async function measureUse(browser, base, address) {
     scriptKb = seen.scripts / 1000;
     await context.close();
   }
-  return `usable ${median(times).toFixed(0)} ms (least ${Math.min(...times).toFixed(0)}), main thread worked ${median(workedMs).toFixed(0)} ms, longest task ${longest.toFixed(0)} ms, scripts ${scriptKb.toFixed(0)} kB`;
+  return `usable ${median(times).toFixed(0)} ms (least ${Math.min(...times).toFixed(0)}), main thread worked ${median(workedMs).toFixed(0)} ms, longest task ${longest.toFixed(0)} ms, scripts ${scriptKb.toFixed(0)} kB, neighbours took ${readNeighbours()} %`;
 }
 
 buildApplication();
@@ -136,38 +89,27 @@ try {
   const files = { demo: path.join(folder, "demo.db"), "ten years": path.join(folder, "years.db") };
   run("npx", ["tsx", "scripts/seedDemo.ts", files.demo]);
   run("npx", ["tsx", "scripts/years.ts", files["ten years"]]);
-  const bases = {};
-  for (const [name, file] of Object.entries(files)) bases[name] = await serve(name, file);
-  for (const { pid } of Object.values(servers)) await untilAtRest(pid);
+  for (const [name, file] of Object.entries(files)) servers[name] = await serve(file, PORTS[name]);
   console.log(
     `\n${"pages: first byte ms, whole ms, server's cpu ms, kB".padEnd(44)} ${"demo".padStart(27)}   ${"ten years".padStart(27)}`,
   );
   for (const [title, address, only] of PAGES) {
     const row = [];
     for (const name of Object.keys(files))
-      row.push(only && only !== name ? "".padStart(27) : await measure(name, bases[name], address));
+      row.push(only && only !== name ? "".padStart(27) : await measure(servers[name], address));
     console.log(`${title.padEnd(44)} ${row.join("   ")}`);
   }
   // The one that the journeys use, without a window, and the one that people have.
   for (const executablePath of [WINDOWLESS, CHROMIUM].filter((file) => existsSync(file))) {
-    const browser = await chromium.launch({
-      executablePath,
-      args: [
-        "--no-sandbox",
-        "--disable-gpu",
-        "--disable-quic",
-        "--no-first-run",
-        "--disable-background-networking",
-        "--disable-component-update",
-        "--disable-sync",
-      ],
-    });
+    const browser = await launch(executablePath);
     console.log(`great market in a new browser (${path.basename(executablePath)})`);
     for (const name of Object.keys(files))
-      console.log(`  ${name.padEnd(10)} ${await measureUse(browser, bases[name], "/day/2026-12-05/orders")}`);
+      console.log(
+        `  ${name.padEnd(10)} ${await measureUse(browser, servers[name].base, "/day/2026-12-05/orders")}`,
+      );
     await browser.close();
   }
 } finally {
-  for (const server of Object.values(servers)) server.kill();
+  for (const { child } of Object.values(servers)) child.kill();
   rmSync(folder, { recursive: true, force: true });
 }

@@ -6,7 +6,8 @@ import fc from "fast-check";
 import { rememberReads } from "./rememberReads";
 
 let folder: string;
-let [mine, others]: Database.Database[] = [];
+let mine: Database.Database;
+let others: Database.Database;
 let reads = 0;
 beforeEach(() => {
   folder = mkdtempSync(path.join(tmpdir(), "tezgah-reads-"));
