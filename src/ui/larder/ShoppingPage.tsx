@@ -79,11 +79,16 @@ const listColumns = (money: (minor: number) => string): readonly Column<Shopping
     title: "Buy",
     isFigure: true,
     cell: ({ massG, packs }) =>
-      packs
-        ? `${formatCount(packs.count, "pack")} of ${formatMass(packs.massG)}`
-        : massG > 0
-          ? "by mass"
-          : "by count",
+      packs ? (
+        <>
+          {formatCount(packs.count, "pack")} of{" "}
+          <span className="whitespace-nowrap">{formatMass(packs.massG)}</span>
+        </>
+      ) : massG > 0 ? (
+        "by mass"
+      ) : (
+        "by count"
+      ),
   },
   {
     id: "price",

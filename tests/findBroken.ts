@@ -1,0 +1,27 @@
+import type { Page } from "@playwright/test";
+
+/**
+ * Amounts in tables that are broken between figure and unit, as they stand on the page now, each with its cell's words. What
+ * names a row may break anywhere.
+ */
+export const findBroken = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const amounts = /\d[\d.,]* (?:g|kg|mm|cm|ml|l|°C|%|min|h)(?![\p{L}\d])/gu;
+    const cells = [...document.querySelectorAll<HTMLElement>("main td:not(:first-child)")].filter((cell) =>
+      cell.checkVisibility(),
+    );
+    return cells.flatMap((cell) => {
+      const texts: Text[] = [];
+      const walk = document.createTreeWalker(cell, NodeFilter.SHOW_TEXT);
+      while (walk.nextNode()) texts.push(walk.currentNode as Text);
+      return texts.flatMap((text) =>
+        [...text.data.matchAll(amounts)].flatMap(({ 0: amount, index }) => {
+          const range = document.createRange();
+          range.setStart(text, index);
+          range.setEnd(text, index + amount.length);
+          const lines = new Set([...range.getClientRects()].map(({ top }) => Math.round(top)));
+          return lines.size > 1 ? [`${amount} in: ${cell.innerText.slice(0, 60)}`] : [];
+        }),
+      );
+    });
+  });
