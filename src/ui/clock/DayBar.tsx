@@ -4,6 +4,7 @@ import { useDrag } from "@use-gesture/react";
 import { memo, useState } from "react";
 import type { DayTask } from "@/core/plan";
 import { formatClock } from "@/core/units";
+import { fitWords } from "./fitWords";
 import { BY_POINTER, scaleOf } from "../drawings/byPointer";
 import type { JobWords } from "./joinJobs";
 
@@ -131,30 +132,41 @@ export const DayBar = memo(function DayBar(props: Props) {
   );
 });
 
-/** Its words, cut off where the bar ends: across, or upwards where it is no wider than a finger. */
+/** Height of its letters, px. */
+const [TITLE_PX, NOTE_PX, SHORT_PX] = [15, 13, 12];
+/** Beside its words, px. */
+const MARGIN_PX = 6;
+
+/** As many of its words as it has room for: across, or upwards where it is no wider than a finger. */
 function BarText({ x, y, width, height, words: { title, short, note } }: Props) {
   const isAcross = width >= ACROSS_FROM;
   const hasNote = isAcross && note !== "" && height >= NOTE_FROM;
+  const room = width - 4 - 1.5 * MARGIN_PX;
   return (
     <svg x={x + 2} y={y} width={Math.max(width - 4, 0)} height={height} aria-hidden>
       {isAcross ? (
         <>
-          <text x="6" y={hasNote ? height / 2 - 4 : height / 2 + 5} fontSize="15" fontWeight="700">
-            {title}
+          <text
+            x={MARGIN_PX}
+            y={hasNote ? height / 2 - 4 : height / 2 + 5}
+            fontSize={TITLE_PX}
+            fontWeight="700"
+          >
+            {fitWords(title, room, TITLE_PX)}
           </text>
           {hasNote && (
-            <text x="6" y={height / 2 + 14} fontSize="13">
-              {note}
+            <text x={MARGIN_PX} y={height / 2 + 14} fontSize={NOTE_PX}>
+              {fitWords(note, room, NOTE_PX)}
             </text>
           )}
         </>
       ) : (
         <text
           transform={`translate(${(width - 4) / 2 + 4} ${height - 5}) rotate(-90)`}
-          fontSize="12"
+          fontSize={SHORT_PX}
           fontWeight="700"
         >
-          {short}
+          {fitWords(short, height - 2 * MARGIN_PX, SHORT_PX)}
         </text>
       )}
     </svg>
