@@ -60,6 +60,23 @@ for (const path of screens) {
   });
 }
 
+test("on a tablet lying down the tally is one line; on a phone the run is begun at its right, and what stands is read across", async ({
+  page,
+}) => {
+  await page.goto("/day/2026-12-05/orders");
+  const tally = page.getByRole("contentinfo", { name: "Tally" });
+  const run = tally.getByRole("button", { name: "Run this day" });
+  for (const width of [1280, 1080, 1024]) {
+    await page.setViewportSize({ width, height: 800 });
+    expect([width, (await tally.boundingBox())!.height]).toEqual([width, 56]);
+  }
+  await page.setViewportSize({ width: 390, height: 844 });
+  const { x, width } = (await run.boundingBox())!;
+  expect(x + width).toBeGreaterThan(360);
+  const standing = page.getByRole("region", { name: "Standing orders of this day" });
+  expect((await standing.getByRole("list").boundingBox())!.width).toBeGreaterThan(300);
+});
+
 test("an address that leads nowhere says so and leads back", async ({ page, expectConsole }) => {
   expectConsole("404");
   await page.goto("/day/1999-01-01/orders");

@@ -33,7 +33,7 @@ export function StandingOffer() {
       aria-label="Standing orders of this day"
       className="flex flex-wrap items-center gap-x-4 gap-y-2 rounded-xl border-2 border-dashed border-base-300 p-3"
     >
-      <div className="min-w-0 flex-1">
+      <div className="min-w-0 grow basis-full sm:basis-0">
         <h2 className="text-lg">Standing orders for a {weekdayNames[weekday - 1]}</h2>
         <ul>
           {usual.map(({ standingId, count, pieceId, customer, dueMin }) => (

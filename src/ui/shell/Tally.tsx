@@ -40,7 +40,7 @@ export function Tally() {
             <span>
               by {formatClock(tally.readyMin)}
               {ends && !isTooMuch(tally.inHandMin ?? 0) && ends.mostMin - tally.readyMin >= TOLD_MIN && (
-                <span className="hidden lg:inline">
+                <span className="hidden xl:inline">
                   , nine days in ten {formatClock(Math.round(ends.mostMin))}
                 </span>
               )}
@@ -48,23 +48,25 @@ export function Tally() {
           )}
         </p>
       )}
-      <p className="ml-auto flex flex-wrap items-baseline gap-x-4">
-        {shortPieces > 0 && (
-          <strong className="text-(--tally-bad)">
-            {shortPieces} of {tally.ordered} not planned{stopped > 1 ? `, ${stopped} reasons` : ""}
-          </strong>
-        )}
-        {tally.startMin !== null && <span>start {formatClock(tally.startMin)}</span>}
-        {isBehind ? (
-          // In the place of what it will say, so that nothing moves meanwhile.
-          <strong role="status" className="text-(--tally-good)">
-            working out…
-          </strong>
-        ) : (
-          tally.inHandMin !== null && <InHand minutes={tally.inHandMin} />
-        )}
-      </p>
-      {tally.startMin !== null && <RunButton date={date} />}
+      <div className="ml-auto flex min-w-0 items-center gap-x-3">
+        <p className="flex min-w-0 flex-wrap items-baseline justify-end gap-x-4">
+          {shortPieces > 0 && (
+            <strong className="text-(--tally-bad)">
+              {shortPieces} of {tally.ordered} not planned{stopped > 1 ? `, ${stopped} reasons` : ""}
+            </strong>
+          )}
+          {tally.startMin !== null && <span>start {formatClock(tally.startMin)}</span>}
+          {isBehind ? (
+            // In the place of what it will say, so that nothing moves meanwhile.
+            <strong role="status" className="text-(--tally-good)">
+              working out…
+            </strong>
+          ) : (
+            tally.inHandMin !== null && <InHand minutes={tally.inHandMin} />
+          )}
+        </p>
+        {tally.startMin !== null && <RunButton date={date} />}
+      </div>
     </footer>
   );
 }
