@@ -85,6 +85,15 @@ test("a write of another's between two queries of one read does not tear it", ()
   expect(read("a")).toEqual([1, 1]);
 });
 
+test("what was read within a write that is taken back is not remembered", () => {
+  const read = remember();
+  mine.exec("BEGIN");
+  add(mine, "a");
+  expect(read("a").n).toBe(1);
+  mine.exec("ROLLBACK");
+  expect(read("a").n).toBe(0);
+});
+
 test("only what was asked for last is kept", () => {
   const read = remember(2);
   for (const key of ["a", "b", "a", "c", "a"]) read(key);

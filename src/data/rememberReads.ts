@@ -28,5 +28,6 @@ export function rememberReads<V>(
     if (known.size > most && oldest !== undefined) known.delete(oldest);
     return value;
   });
-  return (key) => ask.deferred(key);
+  // Within a write it may be of what is taken back again, and the marks would not tell.
+  return (key) => (db.inTransaction ? read(key) : ask.deferred(key));
 }
