@@ -43,12 +43,17 @@ export function WeighSheet({ book, plan }: Props) {
                 <tr key={line.lineId} className="border-b border-dotted border-black">
                   <td>☐ {line.name}</td>
                   <td className="text-right">{measure}</td>
-                  <td className="figure text-right">
-                    {line.range
-                      ? `${formatMass(line.range.leastG)} to ${formatMass(line.range.mostG)}`
-                      : formatScale(line.massG)}
+                  <td className="figure pl-2 text-right whitespace-normal">
+                    {line.range ? (
+                      <>
+                        <span className="whitespace-nowrap">{formatMass(line.range.leastG)}</span> to{" "}
+                        <span className="whitespace-nowrap">{formatMass(line.range.mostG)}</span>
+                      </>
+                    ) : (
+                      <span className="whitespace-nowrap">{formatScale(line.massG)}</span>
+                    )}
                   </td>
-                  <td className="figure text-right">
+                  <td className="figure pl-2 text-right">
                     {line.range ? `took ____ ${findShownUnit("g").sign}` : formatScale(scaleShowsG)}
                   </td>
                 </tr>

@@ -139,7 +139,7 @@ const listRecordColumns = (onCorrect: (row: RecordRow) => void): Column<RecordRo
     id: "really",
     title: "Really",
     isFigure: true,
-    className: "figure sm:whitespace-nowrap",
+    className: "figure whitespace-normal sm:whitespace-nowrap",
     cell: ({ begunMin, doneMin }) => (
       <>
         {begunMin === null ? "–" : formatClock(begunMin)}
