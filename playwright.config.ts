@@ -1,5 +1,6 @@
 import { existsSync, readdirSync } from "node:fs";
 import { defineConfig } from "@playwright/test";
+import quietFlags from "./scripts/quietFlags.json";
 
 const toFile = (name: string) => `data/test-${name}.db`;
 
@@ -60,15 +61,8 @@ export default defineConfig({
     serviceWorkers: "block",
     launchOptions: {
       executablePath: existsSync(WINDOWLESS) ? WINDOWLESS : "/usr/bin/chromium",
-      args: [
-        "--no-sandbox",
-        "--disable-gpu",
-        "--disable-quic",
-        "--no-first-run",
-        "--disable-background-networking",
-        "--disable-component-update",
-        "--disable-sync",
-      ],
+      // Nothing of its own beside the page: the benches read them too.
+      args: quietFlags,
     },
   },
   projects: [

@@ -58,20 +58,9 @@ export async function serve(file, port) {
   throw new Error(`No server answers on ${port}.`);
 }
 
-/** A browser that does nothing of its own beside the page. */
+/** A browser that does nothing of its own beside the page, as the journeys have it. */
 export const launch = (executablePath) =>
-  chromium.launch({
-    executablePath,
-    args: [
-      "--no-sandbox",
-      "--disable-gpu",
-      "--disable-quic",
-      "--no-first-run",
-      "--disable-background-networking",
-      "--disable-component-update",
-      "--disable-sync",
-    ],
-  });
+  chromium.launch({ executablePath, args: JSON.parse(readFileSync("scripts/quietFlags.json", "utf8")) });
 
 /**
  * What of the cores other guests of the machine took since it was called, in %: while they take much, whatever is timed by the wall
