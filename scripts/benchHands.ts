@@ -86,6 +86,7 @@ function createTablet(snapshot: DaySnapshot) {
       fetchSnapshot: () => readSnapshot().catch(() => null),
       plan: () => undefined,
       fetchPlan: () => Promise.resolve(null),
+      canKeepHere: () => Promise.resolve(true),
       atLeisure: () => {},
       outbox: {
         open: () =>

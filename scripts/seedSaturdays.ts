@@ -115,5 +115,5 @@ function seedOne(
   const { id } = store.runs.freeze(day, gzipSync(JSON.stringify(sheet)), nowIso);
   const events = simulateBaker(sheet, truth, mishaps, random);
   store.runs.append(id, events, nowIso);
-  keepRunLog(store, { id, sheet, events }, null, nowIso);
+  keepRunLog(store, { id, sheet, events }, nowIso);
 }

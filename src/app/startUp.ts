@@ -4,6 +4,7 @@ import { findDataFile } from "@/data/dataFile";
 import { getStore } from "@/data/getStore";
 import { PLAN_END_MS, runJob } from "@/jobs/pool";
 import { getDoorkeeper, isHouseOpen, sayStartCode } from "./access/keys";
+import { catchUpLogs } from "./catchUp";
 import { readClock } from "./clock";
 import { copyByTheClock, copyInBackground } from "./copyInBackground";
 import { endInTime } from "./endInTime";
@@ -35,6 +36,7 @@ export function startUp(): void {
   if (isHouseOpen(process.env) && getDoorkeeper().isUnset()) sayStartCode();
   try {
     getStore().forgetGroups(readClock().toISOString());
+    catchUpLogs();
     copyInBackground("start");
     copyByTheClock();
     // Its thread has planned once by the time the first page asks.

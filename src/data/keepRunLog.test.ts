@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { gzipSync } from "node:zlib";
-import { planDay } from "@/core/plan";
+import { FRESH_OIL, planDay } from "@/core/plan";
 import { freezeRun, type RunEvent, type RunSheet } from "@/core/run";
 import { listDemoWorld } from "@/demo";
 import { toChange } from "@/schemas/change";
@@ -48,9 +48,10 @@ const work = (factor: number): RunEvent[] =>
   ]);
 /** Events so far and those that come, kept as a server keeps them. */
 function keep(...news: readonly RunEvent[]) {
-  const before = run.events;
-  run = { ...run, events: [...before, ...news] };
-  return keepRunLog(store, run, before, NOW);
+  run = { ...run, events: [...run.events, ...news] };
+  const kept = keepRunLog(store, run, NOW);
+  if (!kept.ok) throw new Error(kept.failure);
+  return kept.value;
 }
 const larder = () => pickRecords(fromLists(store.readDay("2026-11-30")!.lists), "larder");
 const known = (habit: `${"hands" | "heat"}:${string}`) => store.habits.know("2026-12-01")[habit];
@@ -59,7 +60,7 @@ test("what a run says stands in the log, the habits and the book of days; taken 
   const untouched = larder();
   const events = work(1.2);
   const sold = tell(900, { kind: "sold", pieceId: half, count: 60 });
-  expect(keep(...events, sold)).toMatchObject({ lots: 3, changed: 3 });
+  expect(keep(...events, sold)).toMatchObject({ lots: 3, changed: 4 });
   expect(known("hands:fill:spoon")!.lots).toBe(3);
   expect(known("hands:fill:spoon")!.mean).toBeGreaterThan(0.05);
   const [summary] = store.runs.listSummaries("2026-11-01", "2026-11-30", 9);
@@ -108,4 +109,60 @@ test("slips move nothing: minutes that cannot be are in the record and not in th
   const lots = pickRecords(fromLists(store.readDay(DATE)!.lists), "lotRecord");
   expect(lots.find(({ pieceId }) => pieceId === half)).toMatchObject({ close: null });
   expect(lots.find(({ pieceId }) => pieceId === half)!.fill).not.toBeNull();
+});
+
+const readFryer = () => pickRecords(fromLists(store.readDay(DATE)!.lists), "fryer")[0]!;
+
+test("what went into the oil stays with it: taken back it goes, changed oil stays fresh, and old sheets leave doubt", () => {
+  const renew = () => {
+    const fryer = readFryer();
+    const change = toChange({ kind: "fryer", id: fryer.id }, fryer, { ...fryer, ...FRESH_OIL })!;
+    store.applyGroups([{ id: `renewed-${said++}`, changes: [change] }], NOW);
+  };
+  renew();
+  const fry = sheet.jobs.find(({ kind }) => kind === "fry")!;
+  const piece = sheet.pieces.find(({ id }) => id === fry.pieceId)!;
+  const begun = tell(400, { kind: "begun", taskId: fry.taskId });
+  keep(begun);
+  const { fried, usedLoads } = readFryer();
+  expect(fried).toEqual([
+    {
+      ...{ id: `${DATE}/${fry.taskId}`, name: piece.name, unknown: [] },
+      baskets: Math.ceil(fry.pieces / piece.oil!.perBasket[fry.targets.machineId!]!),
+      allergens: piece.oil!.allergens,
+    },
+  ]);
+  expect([usedLoads, fried[0]!.allergens.includes("gluten")]).toEqual([fried[0]!.baskets, true]);
+  const undone = tell(401, { kind: "undone", eventId: begun.id });
+  keep(undone);
+  expect(readFryer()).toMatchObject(FRESH_OIL);
+  keep(tell(402, { kind: "undone", eventId: undone.id }));
+  expect(readFryer().fried).toHaveLength(1);
+  // New oil in the middle of the day: what the run says again does not come back into it.
+  renew();
+  keep(tell(403, { kind: "done", taskId: fry.taskId }));
+  expect(keepRunLog(store, run, NOW, true).ok).toBe(true);
+  expect(readFryer()).toMatchObject(FRESH_OIL);
+  run = { ...run, sheet: { ...sheet, pieces: sheet.pieces.map((piece) => ({ ...piece, oil: undefined })) } };
+  keep(tell(404, { kind: "undone", eventId: begun.id }), tell(405, { kind: "begun", taskId: fry.taskId }));
+  expect(readFryer().fried.every(({ unknown }) => unknown.includes(piece.name))).toBe(true);
+});
+
+test("a log that is refused says why, is found as behind, and is whole once it is taken", () => {
+  const events = work(1.2);
+  store.runs.append(run.id, events, NOW);
+  run = { ...run, events };
+  let refusals = 0;
+  const refusing: Store = {
+    ...store,
+    applyGroups: (groups, at) => {
+      refusals++;
+      const answers = groups.map(({ id }) => ({ id, kind: "refused" as const, message: "No room." }));
+      return { ...store.applyGroups([], at), answers };
+    },
+  };
+  expect(keepRunLog(refusing, run, NOW)).toEqual({ ok: false, failure: "No room." });
+  expect([refusals > 1, store.runs.listBehind(9)]).toEqual([true, [DATE]]);
+  expect(keep()).toMatchObject({ lots: 3, changed: 4 });
+  expect([store.runs.listBehind(9), readFryer().fried.length > 0]).toEqual([[], true]);
 });

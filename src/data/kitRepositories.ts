@@ -221,6 +221,7 @@ type FryerRow = {
   pot_depth_mm: number;
   fill_share: number;
   used_loads: number;
+  fried: string;
   change_after_loads: number;
 };
 
@@ -241,6 +242,7 @@ export function createFryerRepository(db: Database.Database): Repository<Fryer> 
       "pot_depth_mm",
       "fill_share",
       "used_loads",
+      "fried",
       "change_after_loads",
     ],
     toRow: (fryer) => ({
@@ -256,6 +258,7 @@ export function createFryerRepository(db: Database.Database): Repository<Fryer> 
       pot_depth_mm: fryer.potDepthMm,
       fill_share: fryer.fillShare,
       used_loads: fryer.usedLoads,
+      fried: JSON.stringify(fryer.fried),
       change_after_loads: fryer.changeAfterLoads,
     }),
     fromRows: eachRow((row) => ({
@@ -271,6 +274,7 @@ export function createFryerRepository(db: Database.Database): Repository<Fryer> 
       potDepthMm: row.pot_depth_mm,
       fillShare: row.fill_share,
       usedLoads: row.used_loads,
+      fried: JSON.parse(row.fried) as Fryer["fried"],
       changeAfterLoads: row.change_after_loads,
     })),
   });

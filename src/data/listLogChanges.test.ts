@@ -7,7 +7,7 @@ import { listDemoWorld } from "@/demo";
 import { listLogChanges } from "./listLogChanges";
 
 const day = { date: "2026-11-28", dayId: "day-2026-11-28" };
-const nothing: RunLog = { lots: [], cuts: [], poured: [], larder: { uses: [], put: [] } };
+const nothing: RunLog = { lots: [], cuts: [], poured: [], larder: { uses: [], put: [] }, fried: [] };
 const work = (minutes: number) => ({ style: "spoon", minutes, craftMinutes: 12 });
 const lot = (over: Partial<LotRecord>): LotRecord => ({
   id: "lot-2026-11-28-quince-half-moon",

@@ -1,7 +1,8 @@
 import isSame from "fast-deep-equal";
-import { giveBack, takeUse, type LarderItem, type LarderUse, type Weighing } from "@/core/plan";
+import { giveBack, takeUse, type Fryer, type LarderItem, type LarderUse, type Weighing } from "@/core/plan";
 import type { RunLog, RunSheet } from "@/core/run";
 import { toChange, type Change } from "@/schemas/change";
+import { fryerLimits } from "@/schemas/limits";
 import { findRecord, type RecordTable } from "@/schemas/recordTable";
 
 type RunDay = Pick<RunSheet, "date" | "dayId">;
@@ -16,6 +17,7 @@ export function listLogChanges(day: RunDay, log: RunLog, was: RunLog, table: Rec
     ...listCutChanges(log, was, table),
     ...listPouredChanges(day, log, was, table),
     ...listLarderChanges(day, log.larder, was.larder, table),
+    ...listOilChanges(log.fried, was.fried, table),
   ].filter((change): change is Change => change !== null);
 }
 
@@ -67,6 +69,35 @@ function listPouredChanges(
       return isOwn ? [change(formulaId, null)] : [];
     }),
   ];
+}
+
+/**
+ * Oil gets the loads that came since and loses those that were taken back. Loads the file knew of before are not put in
+ * once more: the oil may have been changed since.
+ */
+function listOilChanges(fried: RunLog["fried"], was: RunLog["fried"], table: RecordTable): (Change | null)[] {
+  const isAmong = (loads: RunLog["fried"], { id }: { readonly id: string }) =>
+    loads.some((load) => load.id === id);
+  const [come, gone] = [
+    fried.filter((load) => !isAmong(was, load)),
+    was.filter((load) => !isAmong(fried, load)),
+  ];
+  return [...new Set([...come, ...gone].map(({ fryerId }) => fryerId))].map((fryerId) => {
+    const stored = findRecord(table, "fryer", fryerId);
+    if (!stored) return null;
+    const kept = stored.fried.filter((load) => !isAmong(gone, load));
+    const added = come
+      .filter((load) => load.fryerId === fryerId && !stored.fried.some(({ id }) => id === load.id))
+      .map(({ id, name, baskets, allergens, unknown }) => ({ id, name, baskets, allergens, unknown }));
+    const count = (loads: Fryer["fried"]) => loads.reduce((sum, { baskets }) => sum + baskets, 0);
+    const usedLoads = stored.usedLoads + count(kept) + count(added) - count(stored.fried);
+    const after = {
+      ...stored,
+      fried: [...kept, ...added].slice(-fryerLimits.usedLoads.max),
+      usedLoads: Math.min(Math.max(usedLoads, 0), fryerLimits.usedLoads.max),
+    };
+    return toChange({ kind: "fryer", id: fryerId }, stored, after);
+  });
 }
 
 /** A portion that is gone from the larder, or was used by another day meanwhile, is left as it is. */

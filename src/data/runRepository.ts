@@ -30,6 +30,11 @@ export interface Runs {
   listSummaries(from: string, to: string, most: number): readonly DaySummary[];
   /** Runs of which nothing is kept at a glance: of a file that did not keep it yet. */
   listUnsummarised(most: number): readonly string[];
+  /** How many events of a run, in their order of arrival, its log was made from. */
+  countKept(runId: string): number;
+  markKept(runId: string, events: number): void;
+  /** Runs with events that are not in the log yet, the latest first. */
+  listBehind(most: number): readonly string[];
   /** Keeps a sheet as the newest of its day's run. */
   freeze(day: { readonly id: string; readonly date: string }, sheet: Uint8Array, nowIso: string): StoredRun;
   /** Adds what is not there yet, all or nothing; an id that is there counts once. @returns The newest mark. */
@@ -71,6 +76,13 @@ export function createRuns(db: Database.Database): Runs {
   const selectUnsummarised = db.prepare<[number], { date: string }>(
     `SELECT DISTINCT run.date FROM run JOIN run_event ON run_event.run_id = run.id
      WHERE run.date NOT IN (SELECT date FROM run_summary) ORDER BY run.date DESC LIMIT ?`,
+  );
+  const selectKept = db.prepare<[string], { events: number }>("SELECT events FROM run_kept WHERE run_id = ?");
+  const putKept = db.prepare("INSERT OR REPLACE INTO run_kept (run_id, events) VALUES (?, ?)");
+  const selectBehind = db.prepare<[number], { date: string }>(
+    `SELECT run.date FROM run LEFT JOIN run_kept ON run_kept.run_id = run.id
+     WHERE (SELECT count(*) FROM run_event WHERE run_event.run_id = run.id) > coalesce(run_kept.events, 0)
+     ORDER BY run.date DESC LIMIT ?`,
   );
   const selectIsRun = db.prepare<[string], { id: string }>("SELECT id FROM run WHERE date = ? LIMIT 1");
   const insertRun = db.prepare("INSERT OR IGNORE INTO run (id, day_id, date) VALUES (?, ?, ?)");
@@ -117,6 +129,9 @@ export function createRuns(db: Database.Database): Runs {
     listSummaries: (from, to, most) =>
       selectSummaries.all(from, to, most).map(({ summary }) => JSON.parse(summary) as DaySummary),
     listUnsummarised: (most) => selectUnsummarised.all(most).map(({ date }) => date),
+    countKept: (runId) => selectKept.get(runId)?.events ?? 0,
+    markKept: (runId, events) => void putKept.run(runId, events),
+    listBehind: (most) => selectBehind.all(most).map(({ date }) => date),
     has: (date) => selectIsRun.get(date) !== undefined,
     freeze: (day, sheet, nowIso) => freeze.immediate(day, sheet, nowIso),
     append: (runId, events, nowIso) => append.immediate(runId, events, nowIso),

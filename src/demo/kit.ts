@@ -1,3 +1,4 @@
+import { FRESH_OIL } from "@/core/plan";
 import { findHeatWay } from "@/core/way";
 import type { Bench, Device, Fryer, Oven, Piece, Shelf, Vessel } from "@/schemas/model";
 
@@ -52,6 +53,15 @@ export const fryer: Fryer = {
   potDepthMm: 200,
   fillShare: 0.55,
   usedLoads: 22,
+  fried: [
+    {
+      id: "2026-11-21/fried before",
+      name: "Rhubarb crescents",
+      baskets: 22,
+      allergens: ["gluten"],
+      unknown: [],
+    },
+  ],
   changeAfterLoads: 60,
 };
 
@@ -78,7 +88,7 @@ export const findStarterKit = ({
   way,
 }: Piece): { vessels: readonly Vessel[]; fryers: readonly Fryer[] } => ({
   vessels: vessels.filter(({ id }) => id === vesselId),
-  fryers: findHeatWay(way) === "oil" ? [{ ...fryer, usedLoads: 0 }] : [],
+  fryers: findHeatWay(way) === "oil" ? [{ ...fryer, ...FRESH_OIL }] : [],
 });
 
 /** Named by pieces, so they are written before them. */

@@ -1,7 +1,7 @@
 export { type CutTemplate } from "./cutTemplate";
 export { toTemplateDxf } from "./templateDxf";
 export { toTemplatePdf } from "./templatePdf";
-export { toPrintedLabels } from "./printLabels";
+export { listUnknownOnLabels, sayUnknownOnLabels, toPrintedLabels } from "./printLabels";
 export { papers, type Paper } from "./paper";
 export { toDayPdf } from "./dayPdf";
 export { labelSheets, placeLabels, type LabelSheet } from "./labelSheets";

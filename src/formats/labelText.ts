@@ -1,6 +1,5 @@
 import { format, parse } from "date-fns";
-import type { Allergen } from "@/core/formula";
-import type { KeptIn, Label } from "@/core/labels";
+import type { KeptIn, Label, UnknownContact } from "@/core/labels";
 import {
   formatClock,
   formatCount,
@@ -63,7 +62,7 @@ const sayDate = (date: string): string => format(parse(date, "yyyy-MM-dd", new D
 
 /** A label's paragraphs in the order in which they are read. */
 export function describeLabel(label: Label, wishes: LabelWishes): Paragraph[] {
-  const { title, part, count, items, dueMin, larderKind, contains, unknown, madeOn, useBy, massG } = label;
+  const { title, part, count, items, dueMin, larderKind, madeOn, useBy, massG } = label;
   const what = [
     ...(dueMin === null ? [] : [`for ${formatClock(dueMin)}`]),
     ...items.map((item) => `${item.count} × ${item.name}`),
@@ -77,7 +76,7 @@ export function describeLabel(label: Label, wishes: LabelWishes): Paragraph[] {
   return [
     paragraph("title", bold(title === "" ? "For whoever comes" : title)),
     ...(what === "" ? [] : [paragraph("what", plain(what))]),
-    paragraph("allergens", ...sayContains(contains, unknown)),
+    paragraph("allergens", ...sayContains(label)),
     ...(touched.length === 0
       ? []
       : [
@@ -86,6 +85,7 @@ export function describeLabel(label: Label, wishes: LabelWishes): Paragraph[] {
             plain(`May hold traces of ${listed(touched.map(({ allergen }) => allergen))}.`),
           ),
         ]),
+    ...sayUnknownContacts(label.unknownContacts, wishes),
     paragraph("dates", plain(`Made ${sayDate(madeOn)} · `), bold(`use by ${sayDate(useBy)}`)),
     paragraph("keep", plain(keepWords[label.keptIn])),
     paragraph("weight", plain(`About ${formatMass(massG)}`)),
@@ -96,11 +96,33 @@ export function describeLabel(label: Label, wishes: LabelWishes): Paragraph[] {
   ];
 }
 
-function sayContains(contains: readonly Allergen[], unknown: readonly string[]): Run[] {
-  const doubt = unknown.length === 0 ? [] : [plain(` Allergens not known of ${listed(unknown)}.`)];
-  return contains.length === 0
-    ? [plain("None of the allergens that must be named."), ...doubt]
-    : [plain("Contains "), bold(contains.join(", ")), plain("."), ...doubt];
+/** The all-clear stands only where everything in it, and everything it touched, is known. */
+function sayContains({ kind, contains, unknown, unknownContacts }: Label): Run[] {
+  const said = contains.length > 0 ? [plain("Contains "), bold(contains.join(", ")), plain(".")] : [];
+  if (unknown.length > 0) {
+    const lead = said.length > 0 ? " " : "";
+    return [...said, plain(lead), bold(`Allergens not known of ${listed(unknown)}: ask before it is sold.`)];
+  }
+  if (said.length > 0) return said;
+  // What lay in the larder's portions touched on the day they were made is not kept.
+  return unknownContacts.length > 0 || kind === "larder"
+    ? [plain("No allergens in the ingredients.")]
+    : [plain("None of the allergens that must be named.")];
+}
+
+/** Unknown things that came by oil and brush are always named, those of the bench as the house wishes. */
+function sayUnknownContacts(touched: readonly UnknownContact[], { namesBench }: LabelWishes): Paragraph[] {
+  const named = touched.filter(({ through }) => through !== "bench" || namesBench);
+  const things = [...new Set(named.flatMap(({ names }) => names))];
+  const loads = named.reduce((sum, each) => sum + each.loads, 0);
+  if (things.length === 0 && loads === 0) return [];
+  const sources = [...things, ...(loads > 0 ? [`${formatCount(loads, "earlier load")} of the oil`] : [])];
+  return [
+    {
+      part: "allergens",
+      runs: [plain(`May hold traces of ${listed(sources)}: allergens not known.`)],
+    },
+  ];
 }
 
 /** By mass, the heaviest first; whatever holds an allergen in bold. */
@@ -110,7 +132,7 @@ function sayIngredients({ ingredients }: Label, { showsShares }: LabelWishes): P
   const runs = ingredients.flatMap(({ name, massG, allergens }, i): Run[] => {
     const share = showsShares ? ` ${sayShare(massG / totalG)}` : "";
     const end = i === ingredients.length - 1 ? "." : ", ";
-    return [allergens.length > 0 ? bold(name) : plain(name), plain(`${share}${end}`)];
+    return [allergens === null || allergens.length > 0 ? bold(name) : plain(name), plain(`${share}${end}`)];
   });
   return [{ part: "ingredients", runs: [plain("Ingredients by mass: "), ...runs] }];
 }

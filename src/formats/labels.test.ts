@@ -110,6 +110,7 @@ test("what is wanted comes back from its address as it was, and an address that 
     usedUp: fc.nat(99),
     showsShares: fc.boolean(),
     namesBench: fc.boolean(),
+    printsUnknown: fc.boolean(),
     copies: fc
       .dictionary(fc.string({ minLength: 1, maxLength: 20 }), fc.nat(500), { maxKeys: 5 })
       .map((each) => ({ ...each })),
@@ -153,13 +154,24 @@ test("a label says what it may touch, what nobody knows, and how much of each; t
       .map(({ runs }) => runs.map(({ text }) => text).join(""))
       .join("\n");
   const contacts = [
-    { allergen: "nuts" as const, through: "bench" as const, fromIds: ["a"] },
-    { allergen: "sesame" as const, through: "oil" as const, fromIds: ["b"] },
+    { allergen: "nuts" as const, through: "bench" as const, fromIds: ["a"], fromEarlier: [] },
+    { allergen: "sesame" as const, through: "oil" as const, fromIds: ["b"], fromEarlier: [] },
   ];
   expect(say({ contacts })).toContain("May hold traces of nuts and sesame.");
   expect(say({ contacts }, { namesBench: false })).toContain("May hold traces of sesame.");
-  expect(say({ contains: [], unknown: ["dust"] })).toContain(
-    "None of the allergens that must be named. Allergens not known of dust.",
+  const bare = { contains: [], contacts: [], unknownContacts: [] };
+  const allClear = "None of the allergens that must be named.";
+  expect(say(bare)).toContain(allClear);
+  const doubts = [
+    say({ ...bare, unknown: ["dust"] }),
+    say({ ...bare, unknownContacts: [{ through: "oil", names: ["dust"], loads: 3 }] }),
+    say({ ...bare, kind: "larder" }),
+  ];
+  for (const said of doubts) expect(said).not.toContain(allClear);
+  expect(doubts[0]).toContain("Allergens not known of dust: ask before it is sold.");
+  expect(doubts[1]).toContain("May hold traces of dust and 3 earlier loads of the oil: allergens not known.");
+  expect(say({ ...bare, contains: ["milk"], unknown: ["dust"] })).toContain(
+    "Contains milk. Allergens not known of dust: ask before it is sold.",
   );
   const told = say({}, { showsShares: true })
     .match(/ (\d+) %/g)!

@@ -1,8 +1,33 @@
-import type { Label } from "@/core/labels";
+import { isIncomplete, type Label } from "@/core/labels";
 import type { LabelWish } from "@/schemas/labelWish";
 import type { OvenScale } from "@/core/units";
 import { describeLabel } from "./labelText";
 import type { PrintedLabel } from "./labelsPdf";
+
+/** Names on wanted labels whose allergens nobody knows, each once; empty where every label is complete. */
+export function listUnknownOnLabels(
+  labels: readonly Label[],
+  { copies, namesBench }: Pick<LabelWish, "copies" | "namesBench">,
+): string[] {
+  const wanted = labels.filter((label) => (copies[label.id] ?? label.copies) > 0 && isIncomplete(label));
+  return [
+    ...new Set(
+      wanted.flatMap(({ unknown, unknownContacts }) => [
+        ...unknown,
+        ...unknownContacts.flatMap(({ through, names, loads }) =>
+          through === "bench" && !namesBench
+            ? []
+            : [...names, ...(loads > 0 ? ["what the oil fried before"] : [])],
+        ),
+      ]),
+    ),
+  ];
+}
+
+/** Why labels are not printed without asking. */
+export const sayUnknownOnLabels = (names: readonly string[]): string =>
+  `Allergens are not known of ${names.join(", ")}: these labels are incomplete. ` +
+  `Name ${names.length === 1 ? "it" : "them"} in the ingredient book, or ask before anything is sold.`;
 
 /** Labels as they are wanted: what each says, and how often. Those that are wanted no time are not there. */
 export const toPrintedLabels = (

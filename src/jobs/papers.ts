@@ -1,7 +1,9 @@
 import { listLabels } from "@/core/labels";
 import { planDay } from "@/core/plan";
+import { fail, ok, type Result } from "@/core/result";
 import type { HouseMeasures } from "@/core/units";
 import {
+  listUnknownOnLabels,
   toDayPdf,
   toLabelsPdf,
   toPrintedLabels,
@@ -35,9 +37,16 @@ export interface PrintedTemplate {
 export const writeDayPdf = async ({ book, paper }: PrintedDay): Promise<Uint8Array> =>
   toDayPdf(book, planDay(book), paper, await readFontFiles());
 
-export async function writeLabelsPdf({ book, wish }: PrintedDayLabels): Promise<Uint8Array> {
-  const labels = toPrintedLabels(listLabels(wish.of, planDay(book), book), wish, book.kitchen.ovenScale);
-  return toLabelsPdf({ ...wish, labels }, await readFontFiles());
+/** @returns The labels as PDF; or, unless the wish says to print them all the same, whose allergens nobody knows. */
+export async function writeLabelsPdf({
+  book,
+  wish,
+}: PrintedDayLabels): Promise<Result<Uint8Array, string[]>> {
+  const labels = listLabels(wish.of, planDay(book), book);
+  const unknown = listUnknownOnLabels(labels, wish);
+  if (unknown.length > 0 && !wish.printsUnknown) return fail(unknown);
+  const printed = toPrintedLabels(labels, wish, book.kitchen.ovenScale);
+  return ok(await toLabelsPdf({ ...wish, labels: printed }, await readFontFiles()));
 }
 
 export const writeTemplatePdf = async ({ template, paper }: PrintedTemplate): Promise<Uint8Array> =>

@@ -43,8 +43,23 @@ test("papers of a day, its labels and a template are as large as the paper they 
       template: { title: "Half-moons", sheet, parts: [] },
       ...{ paper: "letter", measures: metricMeasures },
     }),
-    labels: await writeLabelsPdf({ book, wish: FIRST_WISH }),
+    labels: await writeLabelsPdf({ book, wish: FIRST_WISH }).then((written) =>
+      written.ok ? written.value : new Uint8Array(),
+    ),
   };
+  const [first] = book.formulas;
+  const unknown = {
+    ...book,
+    formulas: book.formulas.map((formula) => ({
+      ...formula,
+      lines: [...formula.lines, { ...first!.lines[0]!, id: "new", name: "dust", ingredientId: null }],
+    })),
+  };
+  const asks = await writeLabelsPdf({ book: unknown, wish: FIRST_WISH });
+  expect(asks).toEqual({ ok: false, failure: ["dust"] });
+  expect((await writeLabelsPdf({ book: unknown, wish: { ...FIRST_WISH, printsUnknown: true } })).ok).toBe(
+    true,
+  );
   const sizeOf = async (pdf: Uint8Array) => {
     const { width, height } = (await PDFDocument.load(pdf)).getPage(0).getSize();
     return [width, height].map((points) => Math.round((points / 72) * 25.4));

@@ -1,11 +1,13 @@
 import Joi from "joi";
 import { findUsualLossWPerK, ovenKinds, USUAL_OIL_J_PER_KG_K } from "@/core/heat";
-import { shelfPlaces, vesselKinds } from "@/core/plan";
+import { allergens } from "@/core/formula";
+import { shelfPlaces, vesselKinds, type FriedLoad } from "@/core/plan";
 import { deviceUses } from "@/core/readings";
 import {
   benchLimits,
   fryerLimits,
   MAX_DECKS,
+  MAX_NAME_CHARACTERS,
   outlineLimits,
   ovenLimits,
   deviceLimits,
@@ -30,6 +32,19 @@ export const lossOr = (limit: Limit) =>
   quantity(limit)
     .default(({ oilKg }: { oilKg: number }) => findUsualLossWPerK(oilKg))
     .optional();
+
+/** A load that a run recorded in the oil. Longer than any id of a job. */
+const MAX_LOAD_ID_CHARACTERS = 200;
+const friedLoad = Joi.object<FriedLoad>({
+  id: Joi.string().min(1).max(MAX_LOAD_ID_CHARACTERS).required(),
+  name: Joi.string().max(MAX_NAME_CHARACTERS).required(),
+  baskets: whole(fryerLimits.usedLoads),
+  allergens: Joi.array()
+    .items(Joi.valid(...allergens))
+    .unique()
+    .required(),
+  unknown: Joi.array().items(Joi.string()).required(),
+});
 
 /** What the bakery has. */
 export const kitSchemas = {
@@ -94,6 +109,7 @@ export const kitSchemas = {
     potDepthMm: quantity(fryerLimits.potDepthMm),
     fillShare: quantity(fryerLimits.fillShare),
     usedLoads: whole(fryerLimits.usedLoads),
+    fried: Joi.array().items(friedLoad).max(fryerLimits.usedLoads.max).default([]).optional(),
     changeAfterLoads: whole(fryerLimits.changeAfterLoads),
   }),
 } as const;

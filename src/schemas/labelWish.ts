@@ -10,6 +10,8 @@ export interface LabelWish {
   readonly usedUp: number;
   readonly showsShares: boolean;
   readonly namesBench: boolean;
+  /** Labels whose allergens are not all known are printed too: the baker was asked. */
+  readonly printsUnknown: boolean;
   /** By label id: how often, where that is not as usual. */
   readonly copies: Readonly<Record<string, number>>;
 }
@@ -20,6 +22,7 @@ export const FIRST_WISH: LabelWish = {
   usedUp: 0,
   showsShares: false,
   namesBench: true,
+  printsUnknown: false,
   copies: {},
 };
 
@@ -37,6 +40,7 @@ const shape = Joi.object({
   used: Joi.number().integer().min(0).max(MAX_USED_UP).default(0).label("labels used up"),
   shares: Joi.boolean().default(FIRST_WISH.showsShares),
   bench: Joi.boolean().default(FIRST_WISH.namesBench),
+  unknown: Joi.boolean().default(FIRST_WISH.printsUnknown),
   n: Joi.array()
     .items(
       Joi.string()
@@ -66,6 +70,7 @@ export function readLabelWish(query: URLSearchParams): Result<LabelWish, string>
     used,
     shares,
     bench,
+    unknown,
     n: named,
   } = read.value as {
     of: LabelKind;
@@ -73,6 +78,7 @@ export function readLabelWish(query: URLSearchParams): Result<LabelWish, string>
     used: number;
     shares: boolean;
     bench: boolean;
+    unknown: boolean;
     n: string[];
   };
   const copies = Object.fromEntries(
@@ -81,17 +87,22 @@ export function readLabelWish(query: URLSearchParams): Result<LabelWish, string>
       return [text.slice(star + 1), Math.min(Number(text.slice(0, star)), MAX_COPIES)];
     }),
   );
-  return ok({ of, sheetId: sheet, usedUp: used, showsShares: shares, namesBench: bench, copies });
+  return ok({
+    ...{ of, sheetId: sheet, usedUp: used, showsShares: shares, namesBench: bench },
+    ...{ printsUnknown: unknown, copies },
+  });
 }
 
 /** The same as the end of an address. */
-export function writeLabelWish({ of, sheetId, usedUp, showsShares, namesBench, copies }: LabelWish): string {
+export function writeLabelWish(wish: LabelWish): string {
+  const { of, sheetId, usedUp, showsShares, namesBench, printsUnknown, copies } = wish;
   const query = new URLSearchParams({
     of,
     sheet: sheetId,
     used: String(usedUp),
     shares: String(showsShares),
     bench: String(namesBench),
+    ...(printsUnknown ? { unknown: "true" } : {}),
   });
   for (const [id, count] of Object.entries(copies)) query.append("n", `${count}*${id}`);
   return query.toString();

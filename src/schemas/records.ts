@@ -191,6 +191,7 @@ export const recordSchemas = {
     allergens: Joi.array()
       .items(Joi.valid(...allergens))
       .unique()
+      .allow(null)
       .required(),
     pack: Joi.object({
       massG: quantity(ingredientLimits.packG),

@@ -1,4 +1,4 @@
-import { proxy, wrap } from "comlink";
+import { proxy, type Remote } from "comlink";
 import type {
   LaidParts,
   PartsRequest,
@@ -15,16 +15,18 @@ const startWorker = () => new Worker(new URL("./cutWorker.ts", import.meta.url),
 
 /** Counts by cutter and thickness, off the main thread. */
 export function createYieldClient(): LatestClient<YieldTableRequest, YieldTable> {
-  const worker = startWorker();
-  const remote = wrap<CutWorkerApi>(worker);
-  return createLatestClient(worker, remote, (request) => remote.tabulateYield(request));
+  return createLatestClient(
+    startWorker,
+    (remote: Remote<CutWorkerApi>) => (request) => remote.tabulateYield(request),
+  );
 }
 
 /** One sheet laid out, off the main thread. */
 export function createPartsClient(): LatestClient<PartsRequest, Result<LaidParts, PartsFailure>> {
-  const worker = startWorker();
-  const remote = wrap<CutWorkerApi>(worker);
-  return createLatestClient(worker, remote, async (request) => await remote.layOutParts(request));
+  return createLatestClient(
+    startWorker,
+    (remote: Remote<CutWorkerApi>) => async (request) => await remote.layOutParts(request),
+  );
 }
 
 export interface TightClient {
@@ -41,22 +43,23 @@ export interface TightClient {
 
 /** The tight search in a worker of its own. */
 export function createTightClient(): TightClient {
-  const worker = startWorker();
-  const remote = wrap<CutWorkerApi>(worker);
   let tell: (progress: TightProgress) => void = () => {};
-  const client = createLatestClient(worker, remote, ([request, budgetMs]: [PartsRequest, number]) =>
-    remote.searchTight(
-      request,
-      budgetMs,
-      proxy((progress: TightProgress) => tell(progress)),
-    ),
-  );
+  let stop: () => void = () => {};
+  const client = createLatestClient(startWorker, (remote: Remote<CutWorkerApi>) => {
+    stop = () => void remote.stop();
+    return ([request, budgetMs]: [PartsRequest, number]) =>
+      remote.searchTight(
+        request,
+        budgetMs,
+        proxy((progress: TightProgress) => tell(progress)),
+      );
+  });
   return {
     search(request, budgetMs, report) {
       tell = report;
       return client.run([request, budgetMs]);
     },
-    stop: () => void remote.stop(),
+    stop: () => stop(),
     close: client.close,
   };
 }

@@ -1,4 +1,3 @@
-import type { Remote } from "comlink";
 import { createLatestClient } from "./createLatestClient";
 
 /** Stands in for a browser's worker: only what the client touches. */
@@ -6,21 +5,26 @@ class StandInWorker {
   onerror: ((event: { message: string }) => void) | null = null;
   onmessageerror: (() => void) | null = null;
   ended = false;
+  addEventListener() {}
+  removeEventListener() {}
+  postMessage() {}
   terminate() {
     this.ended = true;
   }
 }
 
 function open() {
-  const worker = new StandInWorker();
+  const workers: StandInWorker[] = [];
   const calls: { input: number; answer: (output: string) => void; fail: (error: Error) => void }[] = [];
-  const remote = new Proxy({}, { get: () => () => {} }) as Remote<object>;
   const client = createLatestClient<object, number, string>(
-    worker as unknown as Worker,
-    remote,
-    (input) => new Promise((answer, fail) => calls.push({ input, answer, fail })),
+    () => {
+      const worker = new StandInWorker();
+      workers.push(worker);
+      return worker as unknown as Worker;
+    },
+    () => (input) => new Promise((answer, fail) => calls.push({ input, answer, fail })),
   );
-  return { worker, calls, client };
+  return { workers, calls, client };
 }
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 0));
@@ -49,20 +53,38 @@ test("a call that fails is told so, and the one waiting is still made", async ()
 test.each([
   ["crashes", (worker: StandInWorker) => worker.onerror?.({ message: "out of memory" }), "out of memory"],
   ["sends nonsense", (worker: StandInWorker) => worker.onmessageerror?.(), "unreadable"],
-])("every call settles when the worker %s", async (_how, happen, words) => {
-  const { worker, client } = open();
-  const [running, waiting] = [client.run(1), client.run(2)];
-  happen(worker);
-  await expect(running).rejects.toThrow(words);
-  await expect(waiting).rejects.toThrow(words);
-});
+])(
+  "a worker that %s is replaced and asked again; dying each time, every call settles, and the next is answered",
+  async (_how, happen, words) => {
+    const { workers, calls, client } = open();
+    const [running, waiting] = [client.run(1), client.run(2)];
+    happen(workers[0]!);
+    await settle();
+    expect(calls.map(({ input }) => input)).toEqual([1, 1]);
+    expect(workers.map(({ ended }) => ended)).toEqual([true, false]);
+    happen(workers[1]!);
+    await settle();
+    const rejected = expect(running).rejects.toThrow(words);
+    happen(workers[2]!);
+    await rejected;
+    await settle();
+    // The one that waited has a worker of its own.
+    expect([workers.length, calls.at(-1)!.input]).toEqual([4, 2]);
+    calls.at(-1)!.answer("two");
+    expect(await waiting).toBe("two");
+  },
+);
 
-test("closing ends the worker and rejects what runs; closing an idle one is silent", async () => {
-  const { worker, client } = open();
+test("no worker starts before it is asked; closing ends it and rejects what runs, and it may be asked again", async () => {
+  const { workers, calls, client } = open();
+  client.close();
+  expect(workers).toHaveLength(0);
   const running = client.run(1);
   client.close();
   await expect(running).rejects.toThrow("stopped");
-  expect(worker.ended).toBe(true);
-  open().client.close();
+  expect(workers[0]!.ended).toBe(true);
+  const again = client.run(2);
   await settle();
+  calls.at(-1)!.answer("two");
+  expect([await again, workers.length]).toEqual(["two", 2]);
 });

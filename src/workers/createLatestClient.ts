@@ -1,59 +1,86 @@
-import { releaseProxy, type Remote } from "comlink";
+import { releaseProxy, wrap, type Remote } from "comlink";
 
 export interface LatestClient<In, Out> {
   /** Computes off the main thread. Only the newest of waiting inputs is computed: older calls give null. */
   run(input: In): Promise<Out | null>;
-  /** The worker failed or was closed: it answers no more. */
-  isDead(): boolean;
-  /** Ends the worker; whatever waits is rejected. */
+  /** Ends the worker; whatever waits is rejected. The next call starts another. */
   close(): void;
 }
 
+/** A worker that died is replaced this often for one input; dying again, the call is rejected. */
+const MOST_REPLACEMENTS = 2;
+
+/** The worker failed before it answered; another may do better. */
+class WorkerDied extends Error {}
+
+/** One running worker and how a call to it is made. */
+interface OpenWorker<In, Out> {
+  call(input: In): Promise<Out>;
+  end(reason: Error): void;
+}
+
 /**
- * A worker of which only the newest answer is wanted. Every call settles, also when the worker fails or is closed.
- * @param call - Makes one call; it is never made while another runs.
+ * A worker of which only the newest answer is wanted. It starts with the first call. Every call settles, also when the
+ * worker fails or is closed; one that died is replaced and asked again.
+ * @param start - Starts a worker.
+ * @param prepare - What makes one call to a fresh worker; it is never made while another runs.
  */
 export function createLatestClient<Api, In, Out>(
-  worker: Worker,
-  remote: Remote<Api>,
-  call: (input: In) => Promise<Out>,
+  start: () => Worker,
+  prepare: (remote: Remote<Api>) => (input: In) => Promise<Out>,
 ): LatestClient<In, Out> {
-  let dead = false;
-  let abandon: (reason: Error) => void = () => {};
-  const abandoned = new Promise<never>((_, reject) => {
-    abandon = (reason) => {
-      dead = true;
-      reject(reason);
-    };
-  });
-  abandoned.catch(() => {}); // settled here too, so that closing an idle client is silent
-  worker.onerror = ({ message }) => abandon(new Error(`The reckoning failed: ${message}`));
-  worker.onmessageerror = () => abandon(new Error("The reckoning sent something unreadable."));
+  let open: OpenWorker<In, Out> | null = null;
   let running = false;
   let next: { input: In; settle: (answer: Promise<Out> | null) => void } | null = null;
 
-  function start(input: In): Promise<Out> {
+  function openWorker(): OpenWorker<In, Out> {
+    const worker = start();
+    const remote = wrap<Api>(worker);
+    const call = prepare(remote);
+    let abandon: (reason: Error) => void = () => {};
+    const abandoned = new Promise<never>((_, reject) => {
+      abandon = reject;
+    });
+    abandoned.catch(() => {}); // settled here too, so that ending an idle worker is silent
+    const opened: OpenWorker<In, Out> = {
+      call: (input) => Promise.race([call(input), abandoned]),
+      end(reason) {
+        if (open === opened) open = null;
+        abandon(reason);
+        remote[releaseProxy]();
+        worker.terminate();
+      },
+    };
+    worker.onerror = ({ message }) => opened.end(new WorkerDied(`The calculation failed: ${message}`));
+    worker.onmessageerror = () => opened.end(new WorkerDied("The calculation sent something unreadable."));
+    return opened;
+  }
+  async function answer(input: In, replacements = 0): Promise<Out> {
+    open ??= openWorker();
+    try {
+      return await open.call(input);
+    } catch (error) {
+      if (!(error instanceof WorkerDied) || replacements >= MOST_REPLACEMENTS) throw error;
+      return answer(input, replacements + 1);
+    }
+  }
+  function run(input: In): Promise<Out> {
     running = true;
-    return Promise.race([call(input), abandoned]).finally(() => {
+    return answer(input).finally(() => {
       running = false;
       const waiting = next;
       next = null;
-      waiting?.settle(start(waiting.input));
+      waiting?.settle(run(waiting.input));
     });
   }
   return {
     run(input) {
-      if (!running) return start(input);
+      if (!running) return run(input);
       next?.settle(null);
       return new Promise((resolve) => {
         next = { input, settle: resolve };
       });
     },
-    isDead: () => dead,
-    close() {
-      abandon(new Error("The reckoning was stopped."));
-      remote[releaseProxy]();
-      worker.terminate();
-    },
+    close: () => open?.end(new Error("The calculation was stopped.")),
   };
 }

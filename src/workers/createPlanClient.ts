@@ -1,4 +1,4 @@
-import { proxy, wrap } from "comlink";
+import { proxy, type Remote } from "comlink";
 import type {
   AheadAnswers,
   BatchFailure,
@@ -43,66 +43,72 @@ const startWorker = () => new Worker(new URL("./planWorker.ts", import.meta.url)
 
 /** The browser's planner: its worker is told the day whole once, and then only what changes. */
 export function createPlanClient(): PlanClient {
-  const worker = startWorker();
-  const remote = wrap<PlanWorkerApi>(worker);
-  let told: DayInput | null = null;
-  /** The last plan that came: what comes next is told by what it changes. */
-  let plan: DayPlan | null = null;
-  return createLatestClient(worker, remote, async (input: DayInput) => {
-    const { date, table, nowMin, ground } = input;
-    const before = told;
-    told = input;
-    // The worker begins from it too, and has it still should its plan fail.
-    if (!before) plan = input.shown;
-    const shown = plan;
-    const patch =
-      before?.date === date && before.ground === ground
-        ? (JSON.parse(await remote.changeDay({ edits: diffTables(before.table, table), nowMin })) as Patch)
-        : await remote.openDay({ date, lists: toLists(table), ground, nowMin, shown });
-    return (plan = applyPatch(shown, patch) as DayPlan | null);
+  return createLatestClient(startWorker, (remote: Remote<PlanWorkerApi>) => {
+    let told: DayInput | null = null;
+    /** The last plan that came: what comes next is told by what it changes. */
+    let plan: DayPlan | null = null;
+    return async (input: DayInput) => {
+      const { date, table, nowMin, ground } = input;
+      const before = told;
+      told = input;
+      // The worker begins from it too, and has it still should its plan fail.
+      if (!before) plan = input.shown;
+      const shown = plan;
+      const patch =
+        before?.date === date && before.ground === ground
+          ? (JSON.parse(await remote.changeDay({ edits: diffTables(before.table, table), nowMin })) as Patch)
+          : await remote.openDay({ date, lists: toLists(table), ground, nowMin, shown });
+      return (plan = applyPatch(shown, patch) as DayPlan | null);
+    };
   });
 }
 
 /** Weighs choices by planning the day with each, in a worker of its own: edits are planned meanwhile. */
 export function createChoicesClient(): LatestClient<ChoicesRequest, DayFigures[]> {
-  const worker = startWorker();
-  const remote = wrap<PlanWorkerApi>(worker);
-  return createLatestClient(worker, remote, (request) => remote.weighChoices(request));
+  return createLatestClient(
+    startWorker,
+    (remote: Remote<PlanWorkerApi>) => (request) => remote.weighChoices(request),
+  );
 }
 
 /** Variants of a piece side by side, likewise. */
 export function createVariantsClient(): LatestClient<VariantsRequest, VariantFigures[]> {
-  const worker = startWorker();
-  const remote = wrap<PlanWorkerApi>(worker);
-  return createLatestClient(worker, remote, (request) => remote.compareVariants(request));
+  return createLatestClient(
+    startWorker,
+    (remote: Remote<PlanWorkerApi>) => (request) => remote.compareVariants(request),
+  );
 }
 
 /** What-ifs of a day, and what would mend it if it is late. */
 export function createAnswersClient(): LatestClient<DayBook, DayAnswers> {
-  const worker = startWorker();
-  const remote = wrap<PlanWorkerApi>(worker);
-  return createLatestClient(worker, remote, (book) => remote.answerDay({ book }));
+  return createLatestClient(
+    startWorker,
+    (remote: Remote<PlanWorkerApi>) => (book) => remote.answerDay({ book }),
+  );
 }
 
 /** What could be made the day before. */
 export function createAheadClient(): LatestClient<AheadRequest, AheadAnswers> {
-  const worker = startWorker();
-  const remote = wrap<PlanWorkerApi>(worker);
-  return createLatestClient(worker, remote, (request) => remote.answerAhead(request));
+  return createLatestClient(
+    startWorker,
+    (remote: Remote<PlanWorkerApi>) => (request) => remote.answerAhead(request),
+  );
 }
 
 /** What would make a piece that cannot be made. */
 export function createMendsClient(): LatestClient<MendsRequest, PieceMend[]> {
-  const worker = startWorker();
-  const remote = wrap<PlanWorkerApi>(worker);
-  return createLatestClient(worker, remote, (request) => remote.listMends(request));
+  return createLatestClient(
+    startWorker,
+    (remote: Remote<PlanWorkerApi>) => (request) => remote.listMends(request),
+  );
 }
 
 /** A batch divided into pieces. */
 export function createDivisionClient(): LatestClient<DivisionRequest, Result<DividedBatch, BatchFailure>> {
-  const worker = startWorker();
-  const remote = wrap<PlanWorkerApi>(worker);
-  return createLatestClient(worker, remote, async (request) => await remote.divideBatch(request));
+  return createLatestClient(
+    startWorker,
+    (remote: Remote<PlanWorkerApi>) => async (request) => await remote.divideBatch(request),
+  );
 }
 
 export interface SearchClient {
@@ -115,21 +121,22 @@ export interface SearchClient {
 
 /** The search for a better order of the day, in a worker of its own. */
 export function createSearchClient(): SearchClient {
-  const worker = startWorker();
-  const remote = wrap<PlanWorkerApi>(worker);
   let tell: (improvement: Improvement) => void = () => {};
-  const client = createLatestClient(worker, remote, (request: SearchRequest) =>
-    remote.searchDay(
-      request,
-      proxy((improvement: Improvement) => tell(improvement)),
-    ),
-  );
+  let stop: () => void = () => {};
+  const client = createLatestClient(startWorker, (remote: Remote<PlanWorkerApi>) => {
+    stop = () => void remote.stop();
+    return (request: SearchRequest) =>
+      remote.searchDay(
+        request,
+        proxy((improvement: Improvement) => tell(improvement)),
+      );
+  });
   return {
     search(request, report) {
       tell = report;
       return client.run(request);
     },
-    stop: () => void remote.stop(),
+    stop: () => stop(),
     close: client.close,
   };
 }

@@ -1,4 +1,4 @@
-import { wrap, type Remote } from "comlink";
+import type { Remote } from "comlink";
 import type { RunMend, RunSheet } from "@/core/run";
 import { createLatestClient, type LatestClient } from "./createLatestClient";
 import type { RunAnswer, RunQuestion, RunWorkerApi } from "./runWorker";
@@ -18,15 +18,17 @@ export const createRunClient = (): RunClient =>
 export const createMendClient = (): LatestClient<RunInput, RunMend[]> =>
   createClient((remote, question) => remote.mendRun(question));
 
+const startWorker = () => new Worker(new URL("./runWorker.ts", import.meta.url), { type: "module" });
+
 function createClient<Out>(
   call: (remote: Remote<RunWorkerApi>, question: RunQuestion) => Promise<Out>,
 ): LatestClient<RunInput, Out> {
-  const worker = new Worker(new URL("./runWorker.ts", import.meta.url), { type: "module" });
-  const remote = wrap<RunWorkerApi>(worker);
-  let told: RunSheet | null = null;
-  return createLatestClient(worker, remote, async ({ sheet, ...question }: RunInput) => {
-    if (told !== sheet) await remote.openRun(sheet);
-    told = sheet;
-    return call(remote, question);
+  return createLatestClient(startWorker, (remote: Remote<RunWorkerApi>) => {
+    let told: RunSheet | null = null;
+    return async ({ sheet, ...question }: RunInput) => {
+      if (told !== sheet) await remote.openRun(sheet);
+      told = sheet;
+      return call(remote, question);
+    };
   });
 }

@@ -10,8 +10,10 @@ export interface FormulaAnalysis {
   readonly allergens: readonly Allergen[];
   /** Money for the formula as written, minor units, of the lines that have a price. */
   readonly costMinor: number;
-  /** Names of lines that the book does not know: allergens and composition leave them out. */
+  /** Names of lines that the book does not know: composition leaves them out. */
   readonly unknownLines: readonly string[];
+  /** Names of lines whose allergens are not known: not in the book, or nobody has said. */
+  readonly unknownAllergens: readonly string[];
   /** Names of lines without a price: the cost leaves them out. */
   readonly unpricedLines: readonly string[];
 }
@@ -41,7 +43,7 @@ export function analyseFormula(
     (sum, { massG, ingredient }) => sum + (ingredient.group === "flour" ? massG : 0),
     0,
   );
-  const present = new Set(known.flatMap(({ ingredient }) => ingredient.allergens));
+  const present = new Set(known.flatMap(({ ingredient }) => ingredient.allergens ?? []));
   return {
     bakersPercent:
       flourG > 0
@@ -54,6 +56,7 @@ export function analyseFormula(
       0,
     ),
     unknownLines: rows.flatMap(({ line, ingredient }) => (ingredient ? [] : [line.name])),
+    unknownAllergens: rows.flatMap(({ line, ingredient }) => (ingredient?.allergens ? [] : [line.name])),
     unpricedLines: known.flatMap(({ ingredient }) =>
       ingredient.pack || FREE.has(ingredient.id) ? [] : [ingredient.name],
     ),

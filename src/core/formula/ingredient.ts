@@ -57,7 +57,8 @@ export interface Ingredient {
   readonly fatShare: number;
   readonly sugarShare: number;
   readonly starchShare: number;
-  readonly allergens: readonly Allergen[];
+  /** Null where nobody has said: not the same as none. */
+  readonly allergens: readonly Allergen[] | null;
   /** As bought; null where no price is known. Money in minor units. */
   readonly pack: { readonly massG: number; readonly priceMinor: number } | null;
   /** Where the figures come from. */

@@ -34,7 +34,7 @@ lard|lard|leaf lard|fat|plain .9, melted .89||0.5|99|0|0||250 120
 shortening|vegetable shortening|shortening, white vegetable fat|fat|plain .85, melted .89||0|100|0|0||500 310
 margarine|block margarine|margarine|fat|plain .93, melted .9||18|80|0|0|milk soya|250 130
 suet|shredded suet|suet, beef suet|fat|plain .6||2|87|0|9|gluten|200 170
-sunflower-oil|sunflower oil|vegetable oil, oil, neutral oil|fat|plain .92||0|100|0|0||1000 230
+sunflower-oil|sunflower oil|vegetable oil, oil, neutral oil, frying oil|fat|plain .92||0|100|0|0||1000 230
 olive-oil|olive oil||fat|plain .91||0|100|0|0||750 640
 coconut-oil|coconut oil||fat|plain .92||0|100|0|0||500 450
 duck-fat|duck fat|goose fat|fat|plain .9||0|99.5|0|0||320 390

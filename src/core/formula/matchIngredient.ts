@@ -8,7 +8,7 @@ export interface IngredientMatch {
 
 /** Words that say how a thing is prepared, not what it is. */
 const preparation =
-  /\b(iced?|cold|warm|hot|soft(?:ened)?|fresh(?:ly)?|fine(?:ly)?|coarse(?:ly)?|roughly|thin(?:ly)?|large|medium|small|extra|ripe|peeled|cored|stoned|pitted|diced|sliced|cubed|beaten|rinsed|drained|toasted|roasted|cut|into|pieces|dried|raw|good|best|plus|for|the|and|of|level|optional|packed|sifted|grated|shredded|chopped|melted|room|temperature|at|very|well|about|thick)\b/g;
+  /\b(iced?|cold|warm|hot|soft(?:ened)?|fresh(?:ly)?|fine(?:ly)?|coarse(?:ly)?|roughly|thin(?:ly)?|large|medium|small|extra|ripe|peeled|cored|stoned|pitted|diced|sliced|cubed|beaten|rinsed|drained|toasted|roasted|cut|into|pieces|dried|raw|good|best|plus|for|the|and|of|level|optional|packed|sifted|grated|shredded|chopped|melted|room|temperature|at|very|well|about|thick|whole|halved|halves|blanched)\b/g;
 const stateWords: Record<string, MeasureState> = {
   packed: "packed",
   sifted: "sifted",

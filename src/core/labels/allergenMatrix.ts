@@ -1,6 +1,14 @@
 import { allergens, type Allergen } from "../formula";
 import { groupOrders, type OrderGroup, type TakenOrder } from "../orders";
-import { listContents, tellAllergens, type DayBook, type DayPlan, type PiecePlan } from "../plan";
+import {
+  countUnknownLoads,
+  findAllergens,
+  listContents,
+  type DayBook,
+  type DayPlan,
+  type Fryer,
+  type PiecePlan,
+} from "../plan";
 
 /** By what an allergen may come into a piece that is made without it, the nearest first. */
 const contactWays = ["oil", "brush", "bench"] as const;
@@ -12,62 +20,138 @@ export interface Contact {
   readonly through: ContactWay;
   /** Pieces of the day that it comes from. */
   readonly fromIds: readonly string[];
+  /** Pieces that the oil fried on earlier days, by name. */
+  readonly fromEarlier: readonly string[];
 }
 
-/** What must be named of a piece, an order or a day. An allergen is in one of both lists at most. */
+/** Something that a piece may touch and whose allergens nobody knows. */
+export interface UnknownContact {
+  readonly through: ContactWay;
+  /** Ingredients. */
+  readonly names: readonly string[];
+  /** Loads that the oil fried and no run recorded. */
+  readonly loads: number;
+}
+
+/** What must be named of a piece, an order or a day. An allergen is in one of the first two lists at most. */
 export interface AllergenFacts {
   readonly contains: readonly Allergen[];
   readonly contacts: readonly Contact[];
-  /** Names that the ingredient book does not know: nobody knows their allergens. */
+  /** Ingredients whose allergens nobody knows. */
   readonly unknown: readonly string[];
+  /** The nearest way of each kind at most once. */
+  readonly unknownContacts: readonly UnknownContact[];
 }
+
+/** Facts of a piece of which nothing is said. */
+export const NO_FACTS: AllergenFacts = { contains: [], contacts: [], unknown: [], unknownContacts: [] };
+
+/** Whether anything is in it, or may have touched it, whose allergens nobody knows. */
+export const isIncomplete = ({ unknown, unknownContacts }: AllergenFacts): boolean =>
+  unknown.length > 0 || unknownContacts.length > 0;
 
 /** What of a plan is asked: its pieces, and which fryer each is in. */
 type Planned = Pick<DayPlan, "lines" | "tasks">;
 type Book = Pick<DayBook, "formulas" | "ingredients">;
 
+/** Where a contact may come from: another piece of the day, or what the oil fried before. */
+interface Source {
+  readonly pieceId: string | null;
+  readonly name: string;
+  readonly allergens: readonly Allergen[];
+  readonly unknown: readonly string[];
+  readonly unknownLoads: number;
+}
+
 /**
- * By piece: what it is made with, and what it may touch on this day. Pieces in one fryer share its oil, whatever went in
- * first: oil is kept. Those that are glued or washed share bowl and brush; all that are made share bench and pin.
+ * By piece: what it is made with, and what it may touch on this day. Oil keeps what it fried since it was changed, on
+ * earlier days too. Pieces that are glued or washed share bowl and brush; all that are made share bench and pin.
  */
 export function listPieceAllergens(plan: Planned, book: Book): Map<string, AllergenFacts> {
   const lines = plan.lines.filter(({ counts }) => counts.made > 0);
-  const told = new Map(
-    lines.map((line) => [line.piece.id, tellAllergens(listContents(line, book.formulas, book.ingredients))]),
-  );
+  const made = lines.map((line) => {
+    const { allergens: contains, unknown } = findAllergens(
+      listContents(line, book.formulas, book.ingredients),
+    );
+    return { line, contains, unknown };
+  });
+  const toSource = ({ line: { piece }, contains, unknown }: (typeof made)[number]): Source => ({
+    ...{ pieceId: piece.id, name: piece.name, allergens: contains, unknown, unknownLoads: 0 },
+  });
   const shares: Record<ContactWay, (one: PiecePlan, other: PiecePlan) => boolean> = {
     oil: (one, other) => shareOil(one, other, plan),
     brush: (one, other) => isBrushed(one) && isBrushed(other),
     bench: () => true,
   };
   return new Map(
-    lines.map((line) => {
-      const { allergens: contains, unknown } = told.get(line.piece.id) ?? { allergens: [], unknown: [] };
+    made.map(({ line, contains, unknown }) => {
+      const sourcesOf = (way: ContactWay): Source[] => [
+        ...made.filter((other) => other.line !== line && shares[way](line, other.line)).map(toSource),
+        ...(way === "oil" ? listEarlierLoads(line, plan) : []),
+      ];
+      const byWay = contactWays.map((through) => ({ through, sources: sourcesOf(through) }));
       const contacts = allergens.flatMap((allergen): Contact[] => {
         if (contains.includes(allergen)) return [];
-        const sources = lines.filter(({ piece }) => told.get(piece.id)?.allergens.includes(allergen));
-        const through = contactWays.find((way) => sources.some((source) => shares[way](line, source)));
-        if (!through) return [];
-        const near = sources.filter((source) => shares[through](line, source));
-        return [{ allergen, through, fromIds: near.map(({ piece }) => piece.id) }];
+        const holds = (source: Source) => source.allergens.includes(allergen);
+        const nearest = byWay.find(({ sources }) => sources.some(holds));
+        if (!nearest) return [];
+        const near = nearest.sources.filter(holds);
+        return [{ allergen, through: nearest.through, ...nameSources(near) }];
       });
-      return [line.piece.id, { contains, contacts, unknown }];
+      return [
+        line.piece.id,
+        { contains, contacts, unknown, unknownContacts: listUnknownContacts(byWay, unknown) },
+      ];
     }),
   );
+}
+
+const nameSources = (sources: readonly Source[]): Pick<Contact, "fromIds" | "fromEarlier"> => ({
+  fromIds: sources.flatMap(({ pieceId }) => pieceId ?? []),
+  fromEarlier: [...new Set(sources.flatMap(({ pieceId, name }) => (pieceId === null ? [name] : [])))],
+});
+
+/** Each unknown ingredient by its nearest way, without those that the piece holds itself. */
+function listUnknownContacts(
+  byWay: readonly { readonly through: ContactWay; readonly sources: readonly Source[] }[],
+  own: readonly string[],
+): UnknownContact[] {
+  const named = new Set(own);
+  return byWay.flatMap(({ through, sources }) => {
+    const names = [...new Set(sources.flatMap(({ unknown }) => unknown))].filter((name) => !named.has(name));
+    names.forEach((name) => named.add(name));
+    const loads = sources.reduce((sum, { unknownLoads }) => sum + unknownLoads, 0);
+    return names.length === 0 && loads === 0 ? [] : [{ through, names, loads }];
+  });
 }
 
 const isBrushed = ({ piece, shaped }: PiecePlan): boolean =>
   piece.wash.kind !== "none" || (shaped.seal !== null && shaped.seal.glue.id !== "none");
 
-function shareOil(one: PiecePlan, other: PiecePlan, { tasks }: Planned): boolean {
-  if (one.fries.length === 0 || other.fries.length === 0) return false;
-  const fryersOf = ({ piece }: PiecePlan) =>
-    tasks.flatMap(({ kind, pieceId, machineId }) =>
-      kind === "fry" && pieceId === piece.id && machineId !== null ? [machineId] : [],
-    );
-  const [mine, theirs] = [fryersOf(one), fryersOf(other)];
-  // Nothing is on the clock yet: any fryer may take both.
-  return mine.length === 0 || theirs.length === 0 || mine.some((id) => theirs.includes(id));
+/** Fryers that a piece is planned in; any that could take it while nothing is on the clock yet. */
+function findFryers({ piece, fries }: PiecePlan, { tasks }: Planned): readonly Fryer[] {
+  const usedIds = tasks.flatMap(({ kind, pieceId, machineId }) =>
+    kind === "fry" && pieceId === piece.id && machineId !== null ? [machineId] : [],
+  );
+  const all = fries.map(({ fryer }) => fryer);
+  return usedIds.length === 0 ? all : all.filter(({ id }) => usedIds.includes(id));
+}
+
+function shareOil(one: PiecePlan, other: PiecePlan, plan: Planned): boolean {
+  const theirs = new Set(findFryers(other, plan).map(({ id }) => id));
+  return findFryers(one, plan).some(({ id }) => theirs.has(id));
+}
+
+/** What the oil of a piece's fryers has fried before the day, as far as it is recorded. */
+function listEarlierLoads(line: PiecePlan, plan: Planned): Source[] {
+  return findFryers(line, plan).flatMap((fryer): Source[] => {
+    const recorded = fryer.fried.map(({ name, allergens: held, unknown }) => ({
+      ...{ pieceId: null, name, allergens: held, unknown, unknownLoads: 0 },
+    }));
+    const unknownLoads = countUnknownLoads(fryer);
+    if (unknownLoads === 0) return recorded;
+    return [...recorded, { pieceId: null, name: fryer.name, allergens: [], unknown: [], unknownLoads }];
+  });
 }
 
 /** Several pieces taken together, as in an order: what any contains, all do; the nearest contact of each allergen. */
@@ -79,9 +163,27 @@ export function joinAllergens(all: readonly AllergenFacts[]): AllergenFacts {
     const through = contactWays.find((way) => mine.some((contact) => contact.through === way));
     if (!through) return [];
     const near = mine.filter((contact) => contact.through === through);
-    return [{ allergen, through, fromIds: [...new Set(near.flatMap(({ fromIds }) => fromIds))] }];
+    return [
+      {
+        ...{ allergen, through },
+        fromIds: [...new Set(near.flatMap(({ fromIds }) => fromIds))],
+        fromEarlier: [...new Set(near.flatMap(({ fromEarlier }) => fromEarlier))],
+      },
+    ];
   });
-  return { contains, contacts, unknown: [...new Set(all.flatMap(({ unknown }) => unknown))] };
+  const unknown = [...new Set(all.flatMap((facts) => facts.unknown))];
+  const byWay = contactWays.map((through) => {
+    const near = all.flatMap(({ unknownContacts }) =>
+      unknownContacts.filter((each) => each.through === through),
+    );
+    return {
+      through,
+      sources: near.map(({ names, loads }) => ({
+        ...{ pieceId: null, name: "", allergens: [], unknown: names, unknownLoads: loads },
+      })),
+    };
+  });
+  return { contains, contacts, unknown, unknownContacts: listUnknownContacts(byWay, unknown) };
 }
 
 /** What one customer comes for at one time, as an id. */
@@ -124,7 +226,11 @@ export function listAllergenSources(
   allergen: Allergen,
 ): string[] {
   const contact = row.contacts.find((each) => each.allergen === allergen);
-  if (contact) return lines.flatMap(({ piece }) => (contact.fromIds.includes(piece.id) ? [piece.name] : []));
+  if (contact)
+    return [
+      ...lines.flatMap(({ piece }) => (contact.fromIds.includes(piece.id) ? [piece.name] : [])),
+      ...contact.fromEarlier.map((name) => `${name}, on an earlier day`),
+    ];
   const group = row.of === "order" ? groupOrders(orders).find((each) => toGroupId(each) === row.id) : null;
   const isOf = (pieceId: string): boolean =>
     row.of === "day" ||
@@ -134,7 +240,7 @@ export function listAllergenSources(
   return lines.flatMap((line) => {
     if (!isOf(line.piece.id)) return [];
     const names = listContents(line, formulas, ingredients).flatMap((content) =>
-      content.allergens.includes(allergen) ? [content.name] : [],
+      content.allergens?.includes(allergen) ? [content.name] : [],
     );
     if (names.length === 0) return [];
     return isOnePiece ? names : [`${line.piece.name}: ${names.join(", ")}`];

@@ -1,4 +1,5 @@
 export {
+  isIncomplete,
   listAllergenRows,
   listAllergenSources,
   listPieceAllergens,
@@ -6,6 +7,7 @@ export {
   type AllergenRow,
   type Contact,
   type ContactWay,
+  type UnknownContact,
 } from "./allergenMatrix";
 export { findBakedKeepDays, findWarmUp } from "./keeping";
 export { labelKinds, listLabels, type KeptIn, type Label, type LabelKind, type WarmUp } from "./labels";

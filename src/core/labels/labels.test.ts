@@ -2,11 +2,11 @@ import fc from "fast-check";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
 import type { DayBook } from "@/schemas/model";
-import { allergens } from "../formula";
-import { addDays, planDay, type DayPlan } from "../plan";
+import { allergens, standardIngredients } from "../formula";
+import { addDays, FRESH_OIL, planDay, type DayPlan } from "../plan";
 import { createWay, insertStep } from "../way";
 import { joinAllergens, listAllergenRows, listPieceAllergens, type AllergenFacts } from "./allergenMatrix";
-import { findBakedKeepDays, findWarmUp, labelKinds, listAllergenSources, listLabels } from ".";
+import { findBakedKeepDays, findWarmUp, isIncomplete, labelKinds, listAllergenSources, listLabels } from ".";
 
 const bookOf = (date: string): DayBook => toDayBook(listDemoRecords(), date, null)!;
 const saturday = bookOf("2026-11-28");
@@ -41,7 +41,7 @@ test("an allergen of one piece may touch the others: by the oil they share, by t
   const byOil = listPieceAllergens(planOf(nutty(base, "twin")), base && nutty(base, "twin"));
   expect(byOil.get("twin")!.contains).toContain("nuts");
   expect(byOil.get("rhubarb-crescent")!.contacts).toContainEqual({
-    ...{ allergen: "nuts", through: "oil", fromIds: ["twin"] },
+    ...{ allergen: "nuts", through: "oil", fromIds: ["twin"], fromEarlier: [] },
   });
   // A washed piece and a fried one that is glued share the brush.
   expect(byOil.get("quince-half-moon")!.contacts.find(({ allergen }) => allergen === "nuts")!.through).toBe(
@@ -73,10 +73,19 @@ const anyFacts: fc.Arbitrary<AllergenFacts> = fc
             allergen: fc.constant(allergen),
             through: fc.constantFrom("oil" as const, "brush" as const, "bench" as const),
             fromIds: fc.uniqueArray(fc.constantFrom("a", "b", "c"), { minLength: 1 }),
+            fromEarlier: fc.uniqueArray(fc.constantFrom("old crescent", "old moon")),
           }),
         ),
       ),
       unknown: fc.uniqueArray(fc.constantFrom("dust", "sprinkles")),
+      unknownContacts: fc.uniqueArray(
+        fc.record({
+          through: fc.constantFrom("oil" as const, "brush" as const, "bench" as const),
+          names: fc.uniqueArray(fc.constantFrom("glitter", "smoked salmon"), { minLength: 1 }),
+          loads: fc.nat(30),
+        }),
+        { selector: ({ through }) => through, maxLength: 3 },
+      ),
     }),
   );
 
@@ -91,6 +100,15 @@ test("taken together nothing that must be named is lost, nothing is named twice,
       const told = [...joined.contains, ...joined.contacts.map(({ allergen }) => allergen)];
       expect(told.toSorted()).toEqual([...new Set(named)].toSorted());
       expect(new Set(joined.contains)).toEqual(new Set(all.flatMap(({ contains }) => contains)));
+      const doubts = all.flatMap(({ unknown, unknownContacts }) => [
+        ...unknown,
+        ...unknownContacts.flatMap(({ names }) => names),
+      ]);
+      const toldDoubts = [...joined.unknown, ...joined.unknownContacts.flatMap(({ names }) => names)];
+      expect(toldDoubts.toSorted()).toEqual([...new Set(doubts)].toSorted());
+      const sumLoads = (facts: readonly AllergenFacts[]) =>
+        facts.flatMap(({ unknownContacts }) => unknownContacts).reduce((sum, { loads }) => sum + loads, 0);
+      expect(sumLoads([joined])).toBe(sumLoads(all));
       for (const { allergen, through } of joined.contacts) {
         const ways = all.flatMap(({ contacts }) =>
           contacts.flatMap((each) => (each.allergen === allergen ? [each.through] : [])),
@@ -195,4 +213,91 @@ test("what is filled with cheese, egg or meat is kept cold though it is baked; f
     orders: saturday.orders.map((order) => ({ ...order, customer: "Ada", customerId: null, dueMin: 600 })),
   };
   expect(listLabels("order", planDay(together), together).map(({ keptIn }) => keptIn)).toEqual(["cold"]);
+});
+
+/** The quince half-moon's filling with one more line that the baker typed. */
+const withLine = (name: string, ingredientId: string | null, ingredients = saturday.ingredients): DayBook => {
+  const { fillingId } = saturday.pieces.find(({ id }) => id === "quince-half-moon")!;
+  return {
+    ...saturday,
+    ingredients,
+    formulas: saturday.formulas.map((formula) =>
+      formula.id === fillingId
+        ? {
+            ...formula,
+            lines: [
+              ...formula.lines,
+              { id: "new", name, amountText: "100 g", massG: 100, mostG: null, ingredientId },
+            ],
+          }
+        : formula,
+    ),
+  };
+};
+const salmon = { ...standardIngredients.find(({ id }) => id === "smoked-fish")!, id: "ingredient-salmon" };
+
+test("what is not known is never safe: it is named, kept cold, and spreads as a doubt to what it touches", () => {
+  for (const book of [
+    withLine("smoked salmon", null),
+    withLine("smoked salmon", "gone"),
+    withLine("smoked salmon", salmon.id, [{ ...salmon, name: "smoked salmon", allergens: null }]),
+  ]) {
+    const plan = planDay(book);
+    const moon = listLabels("piece", plan, book).find(({ id }) => id === "quince-half-moon")!;
+    expect([moon.unknown, moon.keptIn]).toEqual([["smoked salmon"], "cold"]);
+    const other = listLabels("piece", plan, book).find(({ id }) => id === "leek-triangle")!;
+    expect(other.unknownContacts).toEqual([{ through: "brush", names: ["smoked salmon"], loads: 0 }]);
+    const rows = listAllergenRows(plan, book);
+    expect(rows.at(-1)!.unknown).toContain("smoked salmon");
+    for (const label of listLabels("order", plan, book)) expect(isIncomplete(label)).toBe(true);
+  }
+  const known = withLine("smoked salmon", salmon.id, [{ ...salmon, name: "smoked salmon", group: "other" }]);
+  const [label] = listLabels("piece", planDay(known), known).filter(({ id }) => id === "quince-half-moon");
+  expect([label!.unknown, label!.keptIn, label!.contains.includes("fish")]).toEqual([[], "cold", true]);
+});
+
+test("a name that is only like an entry of the book is not taken for it", () => {
+  const garnished = nutty(saturday, "quince-half-moon");
+  const named = (name: string): DayBook => ({
+    ...garnished,
+    pieces: garnished.pieces.map((piece) => ({
+      ...piece,
+      way: piece.way.map((step) => (step.thing ? { ...step, thing: { ...step.thing, name } } : step)),
+    })),
+  });
+  for (const name of ["cashew butter", "smoked cheese", "oat milk"]) {
+    const facts = listPieceAllergens(planDay(named(name)), named(name)).get("quince-half-moon")!;
+    expect(facts.unknown).toEqual([name]);
+  }
+});
+
+test("a portion in the larder whose formula is gone is not called free of anything", () => {
+  const [item] = saturday.larder.filter(({ takenByDayId }) => takenByDayId === null);
+  const lost = { ...saturday, larder: [{ ...item!, refId: "gone" }] };
+  const [label] = listLabels("larder", planOf(saturday), lost);
+  expect(isIncomplete(label!)).toBe(true);
+});
+
+test("oil remembers what it fried on earlier days, and loads that nobody recorded stay unknown", () => {
+  const load = { id: "2026-11-21/fry", name: "Walnut crescent", baskets: 4, allergens: ["nuts" as const] };
+  const fried = (usedLoads: number, unknown: string[]): DayBook => ({
+    ...saturday,
+    fryers: saturday.fryers.map((fryer) => ({ ...fryer, usedLoads, fried: [{ ...load, unknown }] })),
+  });
+  const factsOf = (book: DayBook) => {
+    const byPiece = listPieceAllergens(planDay(book), book);
+    return [byPiece.get("rhubarb-crescent")!, byPiece.get("quince-half-moon")!] as const;
+  };
+  const [recorded, baked] = factsOf(fried(4, []));
+  expect(recorded.contacts).toContainEqual({
+    ...{ allergen: "nuts", through: "oil", fromIds: [], fromEarlier: ["Walnut crescent"] },
+  });
+  expect([recorded.unknownContacts, baked.contacts.some(({ through }) => through === "oil")]).toEqual([
+    [],
+    false,
+  ]);
+  const [doubtful] = factsOf(fried(22, ["dust"]));
+  expect(doubtful.unknownContacts).toEqual([{ through: "oil", names: ["dust"], loads: 18 }]);
+  const fresh = { ...saturday, fryers: saturday.fryers.map((fryer) => ({ ...fryer, ...FRESH_OIL })) };
+  expect(factsOf(fresh)[0].contacts.some(({ through }) => through === "oil")).toBe(false);
 });

@@ -1,26 +1,20 @@
-import { mergeIngredients, standardIngredients, type Allergen, type IngredientGroup } from "../formula";
+import { mergeIngredients, standardIngredients, type Allergen, type Ingredient } from "../formula";
 import { groupOrders, type TakenOrder } from "../orders";
 import {
   addDays,
+  findAllergens,
   findFilling,
   listContents,
   listFormulaContents,
-  tellAllergens,
+  listPieceMaterials,
   type Content,
   type DayBook,
   type DayPlan,
   type LarderItem,
   type LarderKind,
-  type Piece,
   type PiecePlan,
 } from "../plan";
-import {
-  joinAllergens,
-  listPieceAllergens,
-  toGroupId,
-  type AllergenFacts,
-  type Contact,
-} from "./allergenMatrix";
+import { joinAllergens, listPieceAllergens, NO_FACTS, toGroupId, type AllergenFacts } from "./allergenMatrix";
 import { findBakedKeepDays, findWarmUp } from "./keeping";
 
 export const labelKinds = ["piece", "tray", "order", "larder"] as const;
@@ -39,7 +33,7 @@ export interface WarmUp {
 }
 
 /** What a label says. Dates are local, YYYY-MM-DD; the use-by date is the last day it may be eaten or used. */
-export interface Label {
+export interface Label extends AllergenFacts {
   readonly id: string;
   readonly kind: LabelKind;
   readonly title: string;
@@ -56,9 +50,6 @@ export interface Label {
   readonly useBy: string;
   readonly keptIn: KeptIn;
   readonly warmUps: readonly WarmUp[];
-  readonly contains: readonly Allergen[];
-  readonly contacts: readonly Contact[];
-  readonly unknown: readonly string[];
   /** The heaviest first, as weighed; empty where several kinds lie together. */
   readonly ingredients: readonly Content[];
   /** Of all that it stands on, g. */
@@ -76,14 +67,13 @@ export function listLabels(kind: LabelKind, plan: DayPlan, book: Book): Label[] 
   if (kind === "larder") return listLarderLabels(plan, book);
   const facts = listPieceAllergens(plan, book);
   const lines = plan.lines.filter(({ piece }) => facts.has(piece.id));
-  const factsOf = ({ piece }: PiecePlan): AllergenFacts =>
-    facts.get(piece.id) ?? { contains: [], contacts: [], unknown: [] };
+  const factsOf = ({ piece }: PiecePlan): AllergenFacts => facts.get(piece.id) ?? NO_FACTS;
   if (kind === "order") return listOrderLabels(lines, factsOf, book);
   return lines.flatMap((line) => {
     const label: Label = {
       ...{ id: line.piece.id, kind, title: line.piece.name, part: null, items: [], dueMin: null },
       ...{ larderKind: null, count: 1, madeOn: book.day.date },
-      ...tellKeeping([line.piece], book),
+      ...tellKeeping([line], book),
       ...factsOf(line),
       ingredients: listContents(line, book.formulas, book.ingredients),
       massG: line.shaped.masses.bakedPieceG,
@@ -127,7 +117,7 @@ function listOrderLabels(
         count: mine.reduce((sum, { count }) => sum + count, 0),
         items: mine.map(({ line, count }) => ({ name: line.piece.name, count })),
         ...tellKeeping(
-          mine.map(({ line }) => line.piece),
+          mine.map(({ line }) => line),
           book,
         ),
         ...joinAllergens(mine.map(({ line }) => factsOf(line))),
@@ -139,36 +129,56 @@ function listOrderLabels(
   });
 }
 
-/** What is filled with these spoils on a warm shelf. A usual rule; local codes say more. */
-const PERISHABLE: ReadonlySet<IngredientGroup> = new Set(["dairy", "egg", "meat"]);
+/** What is filled with these spoils on a warm shelf. Usual rules; local codes say more. */
+const PERISHABLE_GROUPS: ReadonlySet<Ingredient["group"]> = new Set(["dairy", "egg", "meat"]);
+const PERISHABLE_ALLERGENS: ReadonlySet<Allergen> = new Set(["fish", "crustaceans", "molluscs"]);
+const standardIds: ReadonlySet<string> = new Set(standardIngredients.map(({ id }) => id));
 
-/** Whether a piece is kept cold: its way says so, or what it is filled with spoils. */
-function needsCold(piece: Piece, { formulas, ingredients: own }: Book): boolean {
-  const { way, fillingId, extras } = piece;
-  if (findBakedKeepDays(way) > 0) return true;
-  const groupOf = new Map(
-    mergeIngredients(standardIngredients, own).map(({ id, group }) => [id, group] as const),
-  );
-  const ids = [
-    fillingId,
-    ...extras.flatMap((extra) => ("fillingId" in extra ? [extra.fillingId] : [])),
-    ...way.flatMap((step) => step.fillingId ?? []),
+/** Whether an ingredient spoils, or nobody has said what it is: its kind or its allergens are not known. */
+const maySpoil = ({ id, group, allergens }: Ingredient): boolean =>
+  allergens === null ||
+  PERISHABLE_GROUPS.has(group) ||
+  (group === "other" && !standardIds.has(id)) ||
+  allergens.some((allergen) => PERISHABLE_ALLERGENS.has(allergen));
+
+/**
+ * Whether a piece is kept cold: its way says so, what lies in or on it spoils, or nobody knows what that is.
+ * Dough is baked through and dry, so only its unknown ingredients count.
+ */
+function needsCold(line: PiecePlan, { formulas, ingredients: own }: Book): boolean {
+  const { piece } = line;
+  if (findBakedKeepDays(piece.way) > 0) return true;
+  const book = new Map(mergeIngredients(standardIngredients, own).map((each) => [each.id, each]));
+  const isDoubtful = (ingredientId: string | null) => {
+    const known = ingredientId === null ? undefined : book.get(ingredientId);
+    return !known || maySpoil(known);
+  };
+  const fillingIds = [
+    piece.fillingId,
+    ...piece.extras.flatMap((extra) => ("fillingId" in extra ? [extra.fillingId] : [])),
+    ...piece.way.flatMap((step) => step.fillingId ?? []),
   ];
-  return ids.some((id) => {
-    const filling = findFilling(id, formulas);
-    return (
-      filling?.family === "custard" ||
-      filling?.lines.some(({ ingredientId }) => PERISHABLE.has(groupOf.get(ingredientId ?? "") ?? "other"))
-    );
-  });
+  return (
+    listContents(line, formulas, own).some((content) => content.allergens === null) ||
+    listPieceMaterials(line, own).some(
+      ({ use, ingredientId }) => (use === "inside" || use === "onTop") && isDoubtful(ingredientId),
+    ) ||
+    fillingIds.some((id) => {
+      const filling = findFilling(id, formulas);
+      return (
+        filling?.family === "custard" || filling?.lines.some(({ ingredientId }) => isDoubtful(ingredientId))
+      );
+    })
+  );
 }
 
 /** What lies together is kept as the one that keeps least asks. */
-function tellKeeping(pieces: readonly Piece[], book: Book): Pick<Label, "useBy" | "keptIn" | "warmUps"> {
+function tellKeeping(lines: readonly PiecePlan[], book: Book): Pick<Label, "useBy" | "keptIn" | "warmUps"> {
+  const pieces = lines.map(({ piece }) => piece);
   const named = new Map(pieces.map((piece) => [piece.id, piece]));
   return {
     useBy: addDays(book.day.date, Math.min(...pieces.map(({ way }) => findBakedKeepDays(way)))),
-    keptIn: pieces.some((piece) => needsCold(piece, book)) ? "cold" : "room",
+    keptIn: lines.some((line) => needsCold(line, book)) ? "cold" : "room",
     warmUps: [...named.values()].flatMap(({ name, way }) => {
       const warmUp = findWarmUp(way);
       return warmUp ? [{ name, ...warmUp }] : [];
@@ -176,16 +186,19 @@ function tellKeeping(pieces: readonly Piece[], book: Book): Pick<Label, "useBy" 
   };
 }
 
+/** Nothing in the book says what it is made of. */
+const UNKNOWN_CONTENT: Content = { name: "what is in it", ingredientId: null, massG: 0, allergens: null };
+
 function listLarderLabels({ shaped }: DayPlan, book: Book): Label[] {
   const { larder, formulas, pieces, ingredients: own } = book;
   const contentsOf = ({ kind, refId, massG, count }: LarderItem): Content[] => {
     if (kind === "dough" || kind === "filling") {
       const formula = formulas.find(({ id }) => id === refId);
-      return formula ? listFormulaContents(formula, massG, own) : [];
+      return formula ? listFormulaContents(formula, massG, own) : [UNKNOWN_CONTENT];
     }
     const piece = pieces.find(({ id }) => id === refId);
     const shape = shaped[refId];
-    if (!piece || !shape) return [];
+    if (!piece || !shape) return [UNKNOWN_CONTENT];
     const part = kind === "frozenPieces" ? "whole" : "dough";
     return listContents({ piece, shaped: shape }, formulas, own, part).map((content) => ({
       ...content,
@@ -196,7 +209,7 @@ function listLarderLabels({ shaped }: DayPlan, book: Book): Label[] {
     .filter(({ takenByDayId }) => takenByDayId === null)
     .map((item): Label => {
       const contents = contentsOf(item);
-      const { allergens: contains, unknown } = tellAllergens(contents);
+      const { allergens: contains, unknown } = findAllergens(contents);
       const { id, kind, refId, count, madeOn, useBy } = item;
       const named = kind === "dough" || kind === "filling" ? formulas : pieces;
       return {
@@ -214,7 +227,7 @@ function listLarderLabels({ shaped }: DayPlan, book: Book): Label[] {
         title: named.find((each) => each.id === refId)?.name ?? "",
         keptIn: kind === "frozenPieces" ? "freezer" : "cold",
         warmUps: [],
-        ...{ contains, unknown, contacts: [] },
+        ...{ ...NO_FACTS, contains, unknown },
         ingredients: contents,
         massG: item.massG > 0 ? item.massG : contents.reduce((sum, { massG }) => sum + massG, 0),
         copies: 1,

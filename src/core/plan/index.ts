@@ -34,6 +34,7 @@ export {
 export { listClockRows, listClockSteps, sayClockStep, type ClockRow, type ClockStep } from "./clock";
 export { listRestEnds, tellStep, type ToldStep } from "./clock";
 export { assignTakings, type StepTakings } from "./piece";
+export { countUnknownLoads, FRESH_OIL, type FriedLoad, type Oil } from "./book";
 export { addDays, findSeason, findWeekday, seasonNames, type Season } from "./book";
 export { toLiquidHabit, type LiquidAim } from "./learned";
 export { tellHand, toHandKey, toMeasureHabit } from "./learned";
@@ -50,7 +51,7 @@ export {
   listFormulaContents,
   listMaterials,
   listPieceMaterials,
-  tellAllergens,
+  findAllergens,
   type Content,
 } from "./line";
 export { type Material, type MaterialUse } from "./result";

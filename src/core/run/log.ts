@@ -7,7 +7,7 @@ import {
   type TimedKind,
   type TimedWork,
 } from "../habits";
-import type { CutRecord, LotRecord } from "../plan";
+import type { CutRecord, FriedLoad, LotRecord } from "../plan";
 import { countBlanks } from "./countBlanks";
 import { toLarderLog, type LarderLog } from "./closing";
 import { countPieces, type Counts } from "./countPieces";
@@ -23,6 +23,13 @@ export interface RunLog {
   readonly poured: readonly { readonly formulaId: string; readonly massG: number; readonly scale: number }[];
   /** What the day, closed, changes in the larder. */
   readonly larder: LarderLog;
+  /** What went into oil. */
+  readonly fried: readonly RunFriedLoad[];
+}
+
+/** A load that a run put into a fryer's oil. */
+export interface RunFriedLoad extends FriedLoad {
+  readonly fryerId: string;
 }
 
 /** The least that a clock of whole minutes tells apart, min. */
@@ -57,10 +64,11 @@ export function toWholeLog(sheet: RunSheet, events: readonly RunEvent[]): RunLog
   const { dayId, date } = sheet;
   const { pieces: counts } = countPieces(sheet, state);
   const larder = toLarderLog(sheet, state);
+  const fried = listFried(sheet, state, counts);
   // What is left out of the learning is on record and not in the log.
-  if (state.leftOut !== null) return { lots: [], cuts: [], poured: [], larder };
+  if (state.leftOut !== null) return { lots: [], cuts: [], poured: [], larder, fried };
   return {
-    larder,
+    ...{ larder, fried },
     lots: sheet.pieces.flatMap((piece): LotRecord[] => {
       const jobs = sheet.jobs.filter(({ pieceId }) => pieceId === piece.id);
       const shareOf = (kind: JobSheet["kind"]): number => {
@@ -125,6 +133,20 @@ export function toWholeLog(sheet: RunSheet, events: readonly RunEvent[]): RunLog
 
 const sum = <T>(list: readonly T[], of: (each: T) => number): number =>
   list.reduce((total, each) => total + of(each), 0);
+
+/** Loads that went into oil. A sheet frozen before it kept what its pieces hold leaves that unknown. */
+function listFried(sheet: RunSheet, state: RunState, counts: Counts["pieces"]): RunFriedLoad[] {
+  return sheet.jobs.flatMap(({ kind, taskId, pieceId, pieces, targets }): RunFriedLoad[] => {
+    const { machineId } = targets;
+    if (kind !== "fry" || machineId === null || (state.tasks[taskId]?.begunMin ?? null) === null) return [];
+    const piece = sheet.pieces.find(({ id }) => id === pieceId);
+    const name = piece?.name ?? "";
+    const { perBasket, allergens, unknown } = piece?.oil ?? { perBasket: {}, allergens: [], unknown: [name] };
+    const baskets = Math.ceil((counts[taskId] ?? pieces) / (perBasket[machineId] ?? pieces));
+    if (!(baskets > 0)) return [];
+    return [{ ...{ id: `${sheet.date}/${taskId}`, fryerId: machineId, name, baskets }, allergens, unknown }];
+  });
+}
 
 /** Minutes of hands over all lots of a work that there was anything for; null while one of them is not done, or none is there. */
 function sumWork(

@@ -1,9 +1,20 @@
 import type { CutSheet } from "../cutting";
 import type { FormedPiece } from "../forming";
-import { computeTargetG, type WeighStep } from "../formula";
+import { computeTargetG, type Allergen, type WeighStep } from "../formula";
 import type { CraftHold } from "../habits";
 import type { TrayLoading } from "../loading";
-import type { Piece, CutRole, DayBatch, DayBook, DayPlan, PiecePlan, Station, TaskKind } from "../plan";
+import {
+  findAllergens,
+  listContents,
+  type CutRole,
+  type DayBatch,
+  type DayBook,
+  type DayPlan,
+  type Piece,
+  type PiecePlan,
+  type Station,
+  type TaskKind,
+} from "../plan";
 import type { HoldMend, Seal, Vents } from "../sealing";
 import type { LotFigures } from "../remedy";
 import type { HouseMeasures, OvenScale } from "../units";
@@ -93,6 +104,12 @@ export interface PieceSheet extends PieceLots {
   /** What the craft reckons of the day's lot, without any log: what really happened is kept beside it. */
   readonly craft: Readonly<Record<"fill" | "close", { readonly style: string; readonly minutes: number }>> &
     CraftHold;
+  /** What it leaves in oil, and by fryer how many lie in a basket; null where it is not fried. Older sheets have none. */
+  readonly oil?: {
+    readonly perBasket: Readonly<Record<string, number>>;
+    readonly allergens: readonly Allergen[];
+    readonly unknown: readonly string[];
+  } | null;
 }
 
 /** A change of a piece that makes its seam hold better, by the craft's score and the baker's log. */
@@ -194,6 +211,7 @@ function freezePiece(line: PiecePlan, plan: DayPlan, book: DayBook): PieceSheet 
   } = line;
   return {
     ...freezeLots(line, plan),
+    oil: freezeOil(line, book),
     figures: planFigures(line, book),
     now: readPieceNow(piece),
     id: piece.id,
@@ -215,6 +233,14 @@ function freezePiece(line: PiecePlan, plan: DayPlan, book: DayBook): PieceSheet 
     },
   };
 }
+
+const freezeOil = (line: PiecePlan, { formulas, ingredients }: DayBook): PieceSheet["oil"] =>
+  line.fries.length === 0
+    ? null
+    : {
+        perBasket: Object.fromEntries(line.fries.map(({ fryer, perBasket }) => [fryer.id, perBasket])),
+        ...findAllergens(listContents(line, formulas, ingredients)),
+      };
 
 function tellJob(task: DayPlan["tasks"][number], plan: DayPlan, book: DayBook): JobSheet {
   const { id, kind, station, pieceId, formulaId, cutId, person, pieces, handsMin, slackMin, label } = task;

@@ -71,10 +71,6 @@ export function findShellEntry(way: Way): number {
   return at < 0 ? -1 : first + at;
 }
 
-/** Filled for the first time only once it has been in the heat. */
-const fillsAfterHeat = (way: Way): boolean =>
-  findShellEntry(way) >= 0 && !way.slice(0, firstHeatOf(way)).some(isFilling);
-
 /** Where a piece that was frozen raw joins the way: the heat after its first filling, or the first heat. */
 export function findFrozenEntry(way: Way): number {
   const filled = way.findIndex(isFilling);
@@ -82,6 +78,5 @@ export function findFrozenEntry(way: Way): number {
   return at < 0 ? firstHeatOf(way) : at;
 }
 
-/** Weights are laid in, or a shell is baked empty, and has to be counted back out. */
-export const hasWeights = (way: Way): boolean =>
-  hasStep(way, "weightsIn", "weightsOut") || fillsAfterHeat(way);
+/** Blind-baking weights go in, or come out. */
+export const hasWeights = (way: Way): boolean => hasStep(way, "weightsIn", "weightsOut");

@@ -52,6 +52,7 @@ test("what the server has taken is kept, what only waits is not: that is the out
       plan: () => undefined,
     },
     fetchPlan: () => Promise.resolve(null),
+    canKeepHere: async () => true,
     atLeisure: () => {},
     outbox: {
       open: () => Promise.resolve({ mine: null, left: [] }),

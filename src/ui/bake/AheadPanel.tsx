@@ -7,6 +7,7 @@ import { toDayBook } from "@/schemas/toDayBook";
 import { createAheadClient, type AheadRequest } from "@/workers/createPlanClient";
 import { usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
+import { WorkerFault } from "../controls/WorkerFault";
 import { DAY_QUIET_MS, NEAR } from "./quiet";
 import { AnswerCard } from "./AnswerCard";
 import { formatShortDate } from "../shell/formatDayDate";
@@ -20,7 +21,7 @@ export function AheadPanel() {
       ? { book, eve: toDayBook(records, addDays(book.day.date, -1), null, ground) }
       : null;
   const { ref, inView } = useInView(NEAR);
-  const { answer, isBusy, fault } = useLatest<AheadRequest, AheadAnswers>(
+  const { answer, isBusy, fault, askAgain } = useLatest<AheadRequest, AheadAnswers>(
     request,
     createAheadClient,
     DAY_QUIET_MS,
@@ -40,11 +41,7 @@ export function AheadPanel() {
       <h2 id="day-before" className="text-lg">
         Made the day before
       </h2>
-      {fault && (
-        <p role="alert" className="text-error">
-          {fault} Reload the page.
-        </p>
-      )}
+      <WorkerFault fault={fault} onRetry={askAgain} />
       <AheadList />
       {answers ? (
         <ul aria-label="Could be made the day before" className="grid gap-2 sm:grid-cols-2">

@@ -6,6 +6,7 @@ import { createAnswersClient } from "@/workers/createPlanClient";
 import { usePicked } from "../bench/BenchProvider";
 import { toEdits } from "../bench/toEdits";
 import { useLatest } from "../bench/useLatest";
+import { WorkerFault } from "../controls/WorkerFault";
 import { DAY_QUIET_MS, NEAR } from "./quiet";
 import { AnswerCard } from "./AnswerCard";
 
@@ -13,7 +14,7 @@ import { AnswerCard } from "./AnswerCard";
 export function DayAnswersPanel() {
   const { book, edit } = usePicked("book", "edit");
   const { ref, inView } = useInView(NEAR);
-  const { answer, isBusy, fault } = useLatest<DayBook, DayAnswers>(
+  const { answer, isBusy, fault, askAgain } = useLatest<DayBook, DayAnswers>(
     book,
     createAnswersClient,
     DAY_QUIET_MS,
@@ -23,11 +24,7 @@ export function DayAnswersPanel() {
   const take = (change: DayChange) => edit(toEdits(change));
   return (
     <section ref={ref} aria-labelledby="what-if" aria-busy={isBusy} className="flex flex-col gap-2">
-      {fault && (
-        <p role="alert" className="text-error">
-          {fault} Reload the page.
-        </p>
-      )}
+      <WorkerFault fault={fault} onRetry={askAgain} />
       {answers && answers.reasons.length > 0 && (
         <div className="rounded-lg border-2 border-error bg-base-100 p-3">
           <h2 className="text-lg">Why it is late</h2>

@@ -21,6 +21,7 @@ import { createDivisionClient, type DivisionRequest } from "@/workers/createPlan
 import { useBench, usePicked } from "../bench/BenchProvider";
 import { createId } from "../bench/createId";
 import { useLatest } from "../bench/useLatest";
+import { WorkerFault } from "../controls/WorkerFault";
 import { EmptyDay } from "../controls/EmptyDay";
 import { Fact } from "../controls/Fact";
 import { StationLayout } from "../controls/StationLayout";
@@ -56,7 +57,7 @@ export function BatchPage() {
   const piece = book.pieces.find(({ id }) => id === wish.pieceId) ?? first;
   const set = (fields: Partial<Wish>) => setWish({ ...wish, ...fields });
   const request = piece ? toRequest(wish, piece, book.formulas, liquidAims) : null;
-  const { answer, isBusy, fault } = useLatest<DivisionRequest, Result<DividedBatch, BatchFailure>>(
+  const { answer, isBusy, fault, askAgain } = useLatest<DivisionRequest, Result<DividedBatch, BatchFailure>>(
     request && { book, request },
     createDivisionClient,
   );
@@ -67,11 +68,7 @@ export function BatchPage() {
       surface={
         <div className="flex h-full flex-col gap-3" aria-busy={isBusy}>
           <h2 className="text-2xl">A batch first</h2>
-          {fault && (
-            <p role="alert" className="text-error">
-              {fault} Reload the page.
-            </p>
-          )}
+          <WorkerFault fault={fault} onRetry={askAgain} />
           {!answer ? (
             <p className="quiet">reckoning…</p>
           ) : answer.output.ok ? (

@@ -54,8 +54,10 @@ export function BenchProvider({
       }
     };
     const onLeave = (event: BeforeUnloadEvent) => {
-      // What is not saved is kept on the device; only what breaks a rule would be lost.
-      if (keepAll().length > 0) event.preventDefault();
+      // What is not saved is kept on the device, if it keeps anything; what breaks a rule would be lost.
+      const untold = keepAll();
+      const { isKeptHere, listWaiting } = store.getState();
+      if (untold.length > 0 || (!isKeptHere && listWaiting().length > 0)) event.preventDefault();
       void flush();
     };
     const onShow = (event: PageTransitionEvent) => {

@@ -1,3 +1,4 @@
+import { NotReached } from "./callServer";
 import fc from "fast-check";
 import type { Piece } from "@/schemas/model";
 import { findRecord } from "@/schemas/recordTable";
@@ -82,15 +83,16 @@ async function play(script: readonly Command[]) {
     return createBenchStore({
       snapshot: server.snapshot(),
       send: async (groups) => {
-        if (line === "down") throw new Error("down");
+        if (line === "down") throw new NotReached("down");
         const reply = server.take(groups);
-        if (line === "losing") throw new Error("lost");
+        if (line === "losing") throw new NotReached("lost");
         if (line === "slow") await new Promise<void>((resolve) => underWay.push(resolve));
         return reply;
       },
       fetchSnapshot: async () => server.snapshot(),
       plan: () => {},
       fetchPlan: async () => null,
+      canKeepHere: async () => true,
       atLeisure: () => {},
       outbox: {
         open: async () => ({ mine: found, left: [] }),

@@ -2,7 +2,7 @@ import type { RecordKey } from "@/schemas/recordKinds";
 import type { Step } from "./history";
 import type { SteadyClock } from "@/time/steadyClock";
 import type { DayPlan, PastLog } from "@/core/plan";
-import type { GroupAnswer } from "@/schemas/change";
+import type { ChangeGroup, GroupAnswer } from "@/schemas/change";
 import type { DayBook, Formula } from "@/schemas/model";
 import type { LiveNews } from "@/schemas/live";
 import type { Edit, RecordLists, RecordTable } from "@/schemas/recordTable";
@@ -43,7 +43,9 @@ export type SaveState =
   /** Held until the baker chooses. */
   | { readonly kind: "conflicted" }
   /** The server does not answer, or cannot write: kept here and tried again. */
-  | { readonly kind: "offline"; readonly message: string; readonly waiting: number };
+  | { readonly kind: "offline"; readonly message: string; readonly waiting: number }
+  /** The server's answer or this page is at fault: kept here, and tried again when the baker says so. */
+  | { readonly kind: "faulted"; readonly message: string; readonly waiting: number };
 
 /** Something that was not done, and why. */
 export interface Notice {
@@ -86,6 +88,8 @@ export interface BenchState {
   readonly mine: Edit["record"];
   readonly refused: readonly RefusedGroup[];
   readonly notice: Notice | null;
+  /** False where the device keeps nothing: what is not saved is gone with the page. */
+  readonly isKeptHere: boolean;
   /** What undo and redo would turn; null for nothing. */
   readonly undoes: Step | null;
   readonly redoes: Step | null;
@@ -120,6 +124,8 @@ export interface BenchState {
   start(): Promise<void>;
   /** Looks at the clock: a day in hand is planned from now on. */
   tick(): void;
+  /** What is not at the server. */
+  listWaiting(): readonly ChangeGroup[];
   /** Keeps on the device what is not saved, at once: the page may be gone. */
   keepNow(): void;
 }

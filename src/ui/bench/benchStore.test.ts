@@ -1,4 +1,6 @@
 import { planDay } from "@/core/plan";
+import type { SaveReply } from "./benchState";
+import { NotReached } from "./callServer";
 import { startSteadyClock } from "@/time/steadyClock";
 import { listDemoRecords } from "@/demo";
 import { findRecord, pickRecords } from "@/schemas/recordTable";
@@ -63,7 +65,7 @@ test("a lost answer is sent again under the same id and is no conflict with ones
   const { server, state, set } = open({
     send: async (groups, to) => {
       const reply = to.take(groups);
-      if (lost++ === 0) throw new Error("Tezgah does not answer.");
+      if (lost++ === 0) throw new NotReached("Tezgah does not answer.");
       return reply;
     },
   });
@@ -76,6 +78,34 @@ test("a lost answer is sent again under the same id and is no conflict with ones
   expect(state().conflict).toBeNull();
   expect(findRecord(server.read(), "piece", MOON)!.marginMm).toBe(17);
   expect(state().save.kind).toBe("saved");
+});
+
+test("a fault of ours is no missing network: it is said, not sent for ever, and tried again by hand", async () => {
+  let sends = 0;
+  let isIll = true;
+  const { server, state, set } = open({
+    send: async (groups, to) => {
+      sends++;
+      if (isIll) throw new TypeError("undefined is not a list");
+      return to.take(groups);
+    },
+  });
+  set({ marginMm: 14 });
+  expect(await state().flush()).toBe(false);
+  expect(state().save).toEqual({ kind: "faulted", message: "undefined is not a list", waiting: 1 });
+  await jest.advanceTimersByTimeAsync(120_000);
+  expect(sends).toBe(1);
+  expect(state().listWaiting()).toMatchObject([{ changes: [{ kind: "piece", set: { marginMm: 14 } }] }]);
+  isIll = false;
+  expect(await state().flush()).toBe(true);
+  expect([state().save.kind, findRecord(server.read(), "piece", MOON)!.marginMm]).toEqual(["saved", 14]);
+});
+
+test("an answer that this page cannot use is a fault too: what was sent waits here", async () => {
+  const { state, set } = open({ send: async () => ({ epoch: "file", revision: 9 }) as SaveReply });
+  set({ marginMm: 14 });
+  await state().flush();
+  expect(state().save).toMatchObject({ kind: "faulted", waiting: 1 });
 });
 
 test("a refused change stands alone: others are saved, it stays on the screen, and can be mended or taken back", async () => {
@@ -147,7 +177,7 @@ test("what names another is written after it, and removed before it", async () =
 
 test("after a reload what was kept on the device is shown, sent, and can still be undone", async () => {
   const server = createTestServer();
-  const before = open({ server, send: () => Promise.reject(new Error("Tezgah does not answer.")) });
+  const before = open({ server, send: () => Promise.reject(new NotReached("Tezgah does not answer.")) });
   before.set({ marginMm: 18 });
   before.wait(5000);
   before.set({ spares: 9 });

@@ -16,6 +16,7 @@ import { toDayBook, type DayGround } from "@/schemas/toDayBook";
 import { readSteadyClock, startSteadyClock } from "@/time/steadyClock";
 import { findNowMin, findPhase } from "@/time/wallClock";
 import type { BenchState, DaySnapshot, SaveReply, SaveState } from "./benchState";
+import { describeError, NotReached } from "./callServer";
 import { findUse } from "./findUse";
 import {
   findLastSet,
@@ -53,6 +54,8 @@ export interface BenchInput {
   /** Does it once a hand comes to the page, and at leisure if none does. */
   readonly atLeisure: (work: () => void) => void;
   readonly outbox: Outbox;
+  /** Whether the device keeps anything while no page is open. */
+  readonly canKeepHere: () => Promise<boolean>;
   readonly clock: () => Date;
   readonly createId: () => string;
 }
@@ -181,7 +184,7 @@ export function createBenchStore(input: BenchInput) {
       // What could not be done is behind whoever does something else.
       settle({
         notice: null,
-        save: saver.queue.length > 0 && get().save.kind !== "offline" ? showSave() : get().save,
+        save: saver.queue.length > 0 && !isHeldUp(get().save) ? showSave() : get().save,
       });
       schedule(SAVE_DELAY_MS);
     };
@@ -190,14 +193,23 @@ export function createBenchStore(input: BenchInput) {
       ({ history } = turned);
       makeChanges(toChanges(turned.edits, readLocal(saver)));
     };
+    /** Sending the same again would fail again: it waits for a hand. */
+    const showFault = (error: unknown) =>
+      settle({ save: { kind: "faulted", message: describeError(error), waiting: saver.queue.length } });
     const sendOnce = async (): Promise<void> => {
       const message = takeMessage(saver);
       if (message.groups.length === 0) return;
       saver = message.state;
       set({ save: { kind: "saving" } });
+      const reply = await input.send(message.groups).catch((error: unknown): never => {
+        if (error instanceof NotReached) {
+          schedule(RETRY_DELAYS_MS[Math.min(failures++, RETRY_DELAYS_MS.length - 1)] ?? 0);
+          settle({ save: { kind: "offline", message: error.message, waiting: saver.queue.length } });
+        } else showFault(error);
+        throw new NotSent();
+      });
+      failures = 0;
       try {
-        const reply = await input.send(message.groups);
-        failures = 0;
         const isOfFile = reply.epoch === snapshot.epoch;
         // News may overtake an answer: what it told is later then, and has this page's own in it.
         const isOvertaken = isOfFile && reply.revision <= heard;
@@ -209,10 +221,7 @@ export function createBenchStore(input: BenchInput) {
         forget(taken.foreign);
         if (isOfFile) revision = Math.max(revision, reply.revision);
       } catch (error) {
-        const delay = RETRY_DELAYS_MS[Math.min(failures++, RETRY_DELAYS_MS.length - 1)] ?? 0;
-        schedule(delay);
-        const told = error instanceof Error ? error.message : String(error);
-        settle({ save: { kind: "offline", message: told, waiting: saver.queue.length } });
+        showFault(error);
         throw new NotSent();
       }
     };
@@ -250,6 +259,7 @@ export function createBenchStore(input: BenchInput) {
       mine: null,
       refused: [],
       notice: null,
+      isKeptHere: true,
       undoes: null,
       redoes: null,
       edit(edits) {
@@ -354,6 +364,7 @@ export function createBenchStore(input: BenchInput) {
         started ??= (async () => {
           // A device whose storage is slow to answer keeps nobody from the day.
           void showFirstPlan();
+          void input.canKeepHere().then((isKeptHere) => set({ isKeptHere }));
           const { mine, left } = await input.outbox.open();
           const strays = left.map((group) => ({ ...group, wasSent: true }));
           const kept = (mine?.queue ?? []).map((group) => ({ ...group, wasSent: true }));
@@ -386,6 +397,7 @@ export function createBenchStore(input: BenchInput) {
         }
         if (findNowMin(date, now) !== book.nowMin) settle();
       },
+      listWaiting: () => [...saver.queue, ...saver.refused].map(({ id, changes }) => ({ id, changes })),
       keepNow: () => input.outbox.keepNow({ queue: saver.queue, refused: saver.refused, history }),
     };
   });
@@ -405,7 +417,10 @@ function standOn(table: RecordTable, answer: GroupAnswer): GroupAnswer {
   return { ...answer, conflicts };
 }
 
-/** A message got no answer; it is kept and sent again. */
+/** What is typed waits for the network or for a hand: more of it changes nothing of that. */
+const isHeldUp = ({ kind }: SaveState): boolean => kind === "offline" || kind === "faulted";
+
+/** A message was not taken; it is kept. */
 class NotSent extends Error {}
 
 const toChanges = (edits: readonly Edit[], table: RecordTable): Change[] =>

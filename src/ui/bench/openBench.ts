@@ -1,6 +1,8 @@
 import { createPlanClient } from "@/workers/createPlanClient";
 import type { DaySnapshot, SaveReply } from "./benchState";
 import { atLeisure } from "./atLeisure";
+import { callServer, readAnswer } from "./callServer";
+import { canKeepHere } from "./deviceStorage";
 import { createBenchStore, type BenchStore } from "./benchStore";
 import { createId } from "./createId";
 import { fetchPlan } from "./firstPlan";
@@ -34,12 +36,13 @@ export const renderBench = (snapshot: DaySnapshot): BenchStore =>
     fetchPlan: () => Promise.resolve(null),
     atLeisure: () => {},
     outbox: { open: () => Promise.resolve({ mine: null, left: [] }), keep: () => {}, keepNow: () => {} },
+    canKeepHere: () => Promise.resolve(true),
     clock: () => new Date(),
     createId: () => createId("group"),
   });
 
 function createStoreFor(snapshot: DaySnapshot, outbox: Outbox): BenchStore {
-  const planner = createPlanner(createPlanClient, (state, plan) =>
+  const planner = createPlanner(createPlanClient(), (state, plan) =>
     store.setState(
       plan ? { planner: state, plan, plannedRecords: store.getState().records } : { planner: state },
     ),
@@ -52,6 +55,7 @@ function createStoreFor(snapshot: DaySnapshot, outbox: Outbox): BenchStore {
     fetchPlan,
     atLeisure,
     outbox,
+    canKeepHere,
     clock: () => new Date(),
     createId: () => createId("group"),
   });
@@ -62,19 +66,15 @@ async function send(
   groups: Parameters<Parameters<typeof createBenchStore>[0]["send"]>[0],
 ): Promise<SaveReply> {
   const body = JSON.stringify({ groups });
-  const response = await fetch("/api/bench/changes", {
+  const response = await callServer("/api/bench/changes", {
     method: "POST",
     headers: { "content-type": "application/json" },
     body,
-    signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
+    withinMs: ANSWER_WITHIN_MS,
     // Goes on when the page is left, as far as browsers let it.
     keepalive: body.length < KEEPALIVE_LIMIT,
-  }).catch(() => {
-    throw new Error("Tezgah does not answer.");
   });
-  if (response.ok) return (await response.json()) as SaveReply;
-  const told = (await response.json().catch(() => null)) as { faults?: { message: string }[] } | null;
-  throw new Error(told?.faults?.[0]?.message ?? `Tezgah answered ${response.status}.`);
+  return readAnswer(response, (text) => JSON.parse(text) as SaveReply);
 }
 
 /** Longest body that a browser sends on for a page that is gone, characters; they allow 64 KiB. */

@@ -9,38 +9,25 @@ export type PlannerState =
   /** It could not be worked out; edits are kept and saved all the same. */
   | { readonly kind: "failed"; readonly message: string };
 
-/** A worker that died is replaced so often before it is said, counted from its last plan. */
-const MAX_DEATHS = 2;
-
 /**
- * Plans off the main thread, the newest input only. A worker that died is replaced, and told everything anew.
+ * Plans off the main thread, the newest input only.
  * @param report - Called with each state, and with a plan when there is a new one.
  */
 export function createPlanner(
-  createClient: () => PlanClient,
+  client: PlanClient,
   report: (state: PlannerState, plan: DayPlan | null) => void,
 ) {
-  let client: PlanClient | null = null;
-  let deaths = 0;
   let asked = 0;
 
   async function run(input: DayInput): Promise<void> {
     const mine = ++asked;
     const isNewest = () => mine === asked;
     report({ kind: "working" }, null);
-    client ??= createClient();
-    const mineClient = client;
     try {
-      const plan = await mineClient.run(input);
-      deaths = 0;
+      const plan = await client.run(input);
       if (plan && isNewest()) report({ kind: "current" }, plan);
     } catch (error) {
-      if (mineClient.isDead() && client === mineClient) {
-        mineClient.close();
-        client = null;
-      }
       if (!isNewest()) return;
-      if (mineClient.isDead() && ++deaths <= MAX_DEATHS) return run(input);
       const reason = error instanceof Error ? error.message : String(error);
       report(
         {
@@ -55,8 +42,7 @@ export function createPlanner(
     run: (input: DayInput): void => void run(input),
     close(): void {
       asked++;
-      client?.close();
-      client = null;
+      client.close();
     },
   };
 }

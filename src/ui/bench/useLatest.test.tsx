@@ -11,15 +11,15 @@ interface Asked {
 function open() {
   const asked: Asked[] = [];
   let closed = 0;
+  let mended = false;
   const client: LatestClient<Asked, string> = {
     run: (input) => {
       asked.push(input);
-      return input.book.name === "ill"
+      return input.book.name === "ill" && !mended
         ? Promise.reject(new Error("The worker has stopped."))
         : Promise.resolve(`${input.book.name}:${input.extras.length}`);
     },
     close: () => void closed++,
-    isDead: () => false,
   };
   interface ProbeProps {
     readonly input: Asked | null;
@@ -27,10 +27,15 @@ function open() {
     readonly isSeen?: boolean;
   }
   function Probe({ input, quietMs = 0, isSeen = true }: ProbeProps) {
-    const { answer, isBusy, fault } = useLatest(input, () => client, quietMs, isSeen);
-    return <p>{fault ?? `${answer?.output ?? "none"}${isBusy ? " busy" : ""}`}</p>;
+    const { answer, isBusy, fault, askAgain } = useLatest(input, () => client, quietMs, isSeen);
+    return (
+      <>
+        <p>{fault ?? `${answer?.output ?? "none"}${isBusy ? " busy" : ""}`}</p>
+        <button onClick={askAgain}>again</button>
+      </>
+    );
   }
-  return { asked, Probe, closed: () => closed };
+  return { asked, Probe, closed: () => closed, mend: () => (mended = true) };
 }
 const shown = () => screen.getByText(/./, { selector: "p" }).textContent;
 const settle = () => act(async () => await new Promise((resolve) => setTimeout(resolve, 0)));
@@ -72,11 +77,23 @@ test("what is dear is asked only once the question has rested", async () => {
   jest.useRealTimers();
 });
 
-test("a worker that fails is said", async () => {
-  const { Probe } = open();
-  render(<Probe input={{ book: { name: "ill" }, extras: [] }} />);
+test("a question that failed is said; another one, or the same asked again, is answered", async () => {
+  const { asked, Probe, mend } = open();
+  const ill = { book: { name: "ill" }, extras: [] };
+  const { rerender } = render(<Probe input={ill} />);
   await settle();
   expect(shown()).toBe("The worker has stopped.");
+  rerender(<Probe input={{ book: { name: "well" }, extras: [] }} />);
+  await settle();
+  expect(shown()).toBe("well:0");
+  rerender(<Probe input={ill} />);
+  await settle();
+  expect(shown()).toBe("The worker has stopped.");
+  mend();
+  act(() => screen.getByRole("button").click());
+  expect(shown()).toBe("well:0 busy");
+  await settle();
+  expect([asked.length, shown()]).toEqual([4, "ill:0"]);
 });
 
 test("while nobody sees the answer nothing is asked; seen again, what changed meanwhile is asked once", async () => {

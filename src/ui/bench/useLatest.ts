@@ -9,7 +9,10 @@ export interface LatestState<In, Out> {
   readonly answer: { readonly input: In; readonly output: Out } | null;
   /** An answer is on its way. */
   readonly isBusy: boolean;
+  /** Why the last question was not answered; null once another is. */
   readonly fault: string | null;
+  /** Asks the same question again. */
+  askAgain(): void;
 }
 
 /**
@@ -30,7 +33,11 @@ export function useLatest<In, Out>(
   const [fault, setFault] = useState<string | null>(null);
   // The same question in another object is asked once. Records keep their identity, so this walks only what has changed.
   const [asked, setAsked] = useState(isSeen ? input : null);
-  if (isSeen && asked !== input && !isEqual(asked, input)) setAsked(input);
+  const [times, setTimes] = useState(0);
+  if (isSeen && asked !== input && !isEqual(asked, input)) {
+    setAsked(input);
+    setFault(null);
+  }
   useEffect(
     () => () => {
       client.current?.close();
@@ -58,6 +65,10 @@ export function useLatest<In, Out>(
       gone = true;
       if (timer !== null) clearTimeout(timer);
     };
-  }, [asked, quietMs]);
-  return { answer, isBusy: asked !== null && answer?.input !== asked && fault === null, fault };
+  }, [asked, quietMs, times]);
+  const askAgain = () => {
+    setFault(null);
+    setTimes(times + 1);
+  };
+  return { answer, isBusy: asked !== null && answer?.input !== asked && fault === null, fault, askAgain };
 }

@@ -1,6 +1,6 @@
 "use client";
 
-import { createFryer, type Fryer } from "@/core/plan";
+import { createFryer, FRESH_OIL, type Fryer } from "@/core/plan";
 import { fryerLimits } from "@/schemas/limits";
 import { usePicked } from "../bench/BenchProvider";
 import { checkName } from "../controls/checks";
@@ -53,12 +53,14 @@ export function FryerCards() {
               value={fryer[key]}
               sliderMax={sliderMax}
               hint={key === "fillShare" ? "half the pot, or the maker’s mark" : undefined}
-              onChange={(value) => save(fryer, { [key]: value })}
+              onChange={(value) =>
+                save(fryer, key === "usedLoads" && value === 0 ? FRESH_OIL : { [key]: value })
+              }
             />
           ))}
           <FryerClock fryer={fryer} onFound={(found) => save(fryer, found)} />
           <div className="flex flex-wrap gap-2">
-            <button type="button" className="btn touch" onClick={() => save(fryer, { usedLoads: 0 })}>
+            <button type="button" className="btn touch" onClick={() => save(fryer, FRESH_OIL)}>
               The oil is new
             </button>
             <button

@@ -16,6 +16,7 @@ import { pieceLimits, sheetLimits } from "@/schemas/limits";
 import { createPartsClient } from "@/workers/createCutClient";
 import { useBench } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
+import { WorkerFault } from "../controls/WorkerFault";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { Select } from "../controls/Select";
@@ -61,7 +62,7 @@ export function SheetPage() {
     ...(takesSecond && secondId !== NONE ? [{ outline: find(secondId), ratio: 1 }] : []),
   ];
   const request: PartsRequest = { mode, sheet, outlines, webMm, marginMm, mayTurn, seed: SEED };
-  const { answer, fault } = useLatest<PartsRequest, Result<LaidParts, PartsFailure>>(
+  const { answer, fault, askAgain } = useLatest<PartsRequest, Result<LaidParts, PartsFailure>>(
     request,
     createPartsClient,
   );
@@ -101,11 +102,7 @@ export function SheetPage() {
               Template
             </button>
           </div>
-          {fault && (
-            <p className="text-error" role="alert">
-              {fault} Reload the page.
-            </p>
-          )}
+          <WorkerFault fault={fault} onRetry={askAgain} />
           {laid && !laid.ok && (
             <p className="rounded-lg border-2 border-error bg-base-100 p-3" role="alert">
               {sayFailure(laid.failure)}

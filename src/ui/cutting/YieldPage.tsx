@@ -30,6 +30,7 @@ import { orderLimits, pieceLimits, weighingLimits } from "@/schemas/limits";
 import { createYieldClient } from "@/workers/createCutClient";
 import { usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
+import { WorkerFault } from "../controls/WorkerFault";
 import { Dial } from "../controls/Dial";
 import { Picker } from "../controls/Picker";
 import { StationLayout } from "../controls/StationLayout";
@@ -65,7 +66,7 @@ export function YieldPage() {
   const { cutters, bench } = book;
   const mass = readMass(massText);
   const wanted = readCount(wantedText);
-  const { answer, fault } = useLatest<YieldTableRequest, YieldTable>(
+  const { answer, fault, askAgain } = useLatest<YieldTableRequest, YieldTable>(
     dough && cutters.length > 0 && "massG" in mass
       ? {
           dough: {
@@ -112,11 +113,7 @@ export function YieldPage() {
           <h2 className="text-2xl">
             How many will {"massG" in mass ? formatMass(mass.massG) : "this"} make?
           </h2>
-          {fault && (
-            <p className="text-error" role="alert">
-              {fault} Reload the page.
-            </p>
-          )}
+          <WorkerFault fault={fault} onRetry={askAgain} />
           {table && request && (
             <>
               <CountTable

@@ -178,18 +178,20 @@ function NewLine({ rule, onAdd }: { readonly rule: KitchenRule; readonly onAdd: 
 
 /** Allergens, cost and what the book could not answer for. */
 function Facts({ analysis }: { readonly analysis: FormulaAnalysis }) {
-  const { allergens, costMinor, unknownLines, unpricedLines, composition } = analysis;
+  const { allergens, costMinor, unknownAllergens, unpricedLines, composition } = analysis;
   const money = useMoney();
   const percent = (share: number) => `${formatNumber(share * 100)} %`;
   return (
     <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 border-t border-base-300 pt-3">
       <dt className="quiet">Allergens</dt>
       <dd>
-        <strong>{allergens.length > 0 ? allergens.join(", ") : "none known"}</strong>
-        {unknownLines.length > 0 && (
+        <strong>
+          {allergens.join(", ") || (unknownAllergens.length > 0 ? "" : "none of those that must be named")}
+        </strong>
+        {unknownAllergens.length > 0 && (
           <span className="text-error">
-            {" "}
-            · not counted: {unknownLines.join(", ")}, not in the ingredient book
+            {allergens.length > 0 && " · "}
+            not known of {unknownAllergens.join(", ")}: name it in the ingredient book
           </span>
         )}
         <span className="quiet"> · shared oil, brushes and benches carry more; your local law decides</span>

@@ -53,7 +53,7 @@ export function IngredientsPage() {
       fatShare: 0,
       sugarShare: 0,
       starchShare: 0,
-      allergens: [],
+      allergens: null,
       pack: null,
       source: "my own",
     });
@@ -141,11 +141,10 @@ interface DialsProps {
 
 function IngredientDials({ ingredient, save, onReset, resetText }: DialsProps) {
   const set = (fields: Partial<Ingredient>) => save({ ...ingredient, ...fields, source: "my own" });
+  const held = ingredient.allergens ?? [];
   const toggle = (allergen: Allergen) =>
     set({
-      allergens: ingredient.allergens.includes(allergen)
-        ? ingredient.allergens.filter((each) => each !== allergen)
-        : [...ingredient.allergens, allergen],
+      allergens: held.includes(allergen) ? held.filter((each) => each !== allergen) : [...held, allergen],
     });
   return (
     <>
@@ -166,7 +165,7 @@ function IngredientDials({ ingredient, save, onReset, resetText }: DialsProps) {
       <Select<IngredientGroup>
         label="Kind"
         value={ingredient.group}
-        options={ingredientGroups.map((id) => ({ id, name: id }))}
+        options={ingredientGroups.map((id) => ({ id, name: id === "meat" ? "meat or fish" : id }))}
         onChange={(group) => set({ group })}
       />
       <fieldset>
@@ -231,13 +230,27 @@ function IngredientDials({ ingredient, save, onReset, resetText }: DialsProps) {
       })}
       <fieldset>
         <legend className="mb-1">Allergens</legend>
+        {ingredient.allergens === null && (
+          <p role="alert" className="mb-1 rounded bg-warning px-2 py-1 text-warning-content">
+            Not known: labels say so. Tick what it holds, or tick “none of these”.
+          </p>
+        )}
         <div className="flex flex-wrap gap-1.5">
+          <label className="touch flex cursor-pointer items-center gap-1.5 pr-2">
+            <input
+              type="checkbox"
+              className="checkbox"
+              checked={ingredient.allergens?.length === 0}
+              onChange={(event) => set({ allergens: event.target.checked ? [] : null })}
+            />
+            none of these
+          </label>
           {allergens.map((allergen) => (
             <label key={allergen} className="touch flex cursor-pointer items-center gap-1.5 pr-2">
               <input
                 type="checkbox"
                 className="checkbox"
-                checked={ingredient.allergens.includes(allergen)}
+                checked={held.includes(allergen)}
                 onChange={() => toggle(allergen)}
               />
               {allergen}

@@ -6,6 +6,7 @@ import { toChillPiece } from "@/core/plan";
 import { formatDuration, formatNumber } from "@/core/units";
 import { createChillClient } from "@/workers/createHeatClient";
 import { useLatest } from "../bench/useLatest";
+import { WorkerFault } from "../controls/WorkerFault";
 import { usePieceEdit } from "../bench/usePieceEdit";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
@@ -32,7 +33,7 @@ export function ChillFace({ piece, shaped, baked, book, tabs }: FaceProps) {
   const [heightMm, setHeightMm] = useState(Math.round(shaped.formed.finished.heightMm));
   const request = toChillPiece(piece, baked, book, place);
   const [startC, setStartC] = useState(request?.startC ?? book.kitchen.roomC);
-  const { answer, isBusy, fault } = useLatest(
+  const { answer, isBusy, fault, askAgain } = useLatest(
     request && { ...request, startC, body: { kind: "slab" as const, thicknessMm: heightMm } },
     createChillClient,
   );
@@ -45,11 +46,7 @@ export function ChillFace({ piece, shaped, baked, book, tabs }: FaceProps) {
       surface={
         <div className="flex flex-col gap-3" aria-busy={isBusy}>
           <h2 className="text-2xl">{piece.name}, chilled until its fat is hard</h2>
-          {fault && (
-            <p role="alert" className="text-error">
-              {fault} Reload the page.
-            </p>
-          )}
+          <WorkerFault fault={fault} onRetry={askAgain} />
           {chilled && request && (
             <>
               <div className="flex flex-wrap gap-x-8 gap-y-1">

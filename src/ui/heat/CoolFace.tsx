@@ -7,6 +7,7 @@ import { formatDuration, formatNumber } from "@/core/units";
 import type { Limit } from "@/schemas/limits";
 import { createCoolingClient } from "@/workers/createHeatClient";
 import { useLatest } from "../bench/useLatest";
+import { WorkerFault } from "../controls/WorkerFault";
 import { Dial } from "../controls/Dial";
 import { Fact } from "../controls/Fact";
 import { StationLayout } from "../controls/StationLayout";
@@ -22,7 +23,7 @@ export function CoolFace({ piece, shaped, baked, book, tabs }: FaceProps) {
   const request = toCooling(baked, book);
   const [startC, setStartC] = useState(request.startC);
   const [heightMm, setHeightMm] = useState(Math.round(shaped.formed.finished.heightMm));
-  const { answer, isBusy, fault } = useLatest(
+  const { answer, isBusy, fault, askAgain } = useLatest(
     { ...request, body: { kind: "slab" as const, thicknessMm: heightMm }, startC, roomMin },
     createCoolingClient,
   );
@@ -35,11 +36,7 @@ export function CoolFace({ piece, shaped, baked, book, tabs }: FaceProps) {
       surface={
         <div className="flex flex-col gap-3" aria-busy={isBusy}>
           <h2 className="text-2xl">{piece.name}, out of the oven and into the cold</h2>
-          {fault && (
-            <p role="alert" className="text-error">
-              {fault} Reload the page.
-            </p>
-          )}
+          <WorkerFault fault={fault} onRetry={askAgain} />
           {cooled && (
             <>
               <div className="flex flex-wrap gap-x-8 gap-y-1">

@@ -10,6 +10,7 @@ import { pieceLimits, type Limit } from "@/schemas/limits";
 import { createBakeClient } from "@/workers/createHeatClient";
 import { usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
+import { WorkerFault } from "../controls/WorkerFault";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { Fact } from "../controls/Fact";
@@ -29,7 +30,7 @@ export function ScaleFace({ piece, shaped, baked, book, tabs }: FaceProps) {
   const [startC, setStartC] = useState(baked.startC);
   const [ovenC, setOvenC] = useState(listHeats(piece.way).at(-1)?.ovenC ?? 190);
   const [kind, setKind] = useState<OvenKind>("still");
-  const { answer, isBusy, fault } = useLatest(
+  const { answer, isBusy, fault, askAgain } = useLatest(
     {
       known,
       other: {
@@ -55,9 +56,10 @@ export function ScaleFace({ piece, shaped, baked, book, tabs }: FaceProps) {
             {known.air.map(({ airC, minutes }) => `${minutes} min at ${airC} °C`).join(", then ")}; done at{" "}
             {known.doneC} °C in its core
           </p>
-          {(fault ?? (output && !output.ok)) && (
+          <WorkerFault fault={fault} onRetry={askAgain} />
+          {output && !output.ok && (
             <p role="alert" className="rounded-lg border-2 border-error p-3">
-              {output && !output.ok ? sayFailure(output.failure) : `${fault ?? ""} Reload the page.`}
+              {sayFailure(output.failure)}
             </p>
           )}
           {scaled && converted && (

@@ -2,8 +2,14 @@
 
 import { useMemo, useState } from "react";
 import { allergens, type Allergen } from "@/core/formula";
-import { listAllergenRows, listAllergenSources, type AllergenRow, type ContactWay } from "@/core/labels";
-import { formatClock } from "@/core/units";
+import {
+  isIncomplete,
+  listAllergenRows,
+  listAllergenSources,
+  type AllergenRow,
+  type ContactWay,
+} from "@/core/labels";
+import { formatClock, formatCount } from "@/core/units";
 import { usePicked } from "../bench/BenchProvider";
 import { Link } from "../controls/Link";
 import { PieceMark } from "../drawings/PieceMark";
@@ -28,8 +34,15 @@ export function AllergensPage() {
   const rows = useMemo(() => listAllergenRows(plan, book), [plan, book]);
   const [asked, setAsked] = useState<Asked | null>(null);
   const day = rows.at(-1);
-  const used = allergens.filter((allergen) => day?.contains.includes(allergen));
+  const used = allergens.filter((allergen) =>
+    rows.some(
+      ({ contains, contacts }) =>
+        contains.includes(allergen) || contacts.some((contact) => contact.allergen === allergen),
+    ),
+  );
   const unknown = day?.unknown ?? [];
+  const isComplete = rows.every((row) => !isIncomplete(row));
+  const loads = day?.unknownContacts.reduce((sum, each) => sum + each.loads, 0) ?? 0;
   return (
     <StationLayout
       label="Allergens"
@@ -42,17 +55,23 @@ export function AllergensPage() {
             <>
               {unknown.length > 0 && (
                 <p role="alert" className="rounded bg-warning px-2 py-1 text-warning-content">
-                  Nobody knows what is in {unknown.join(", ")}. Name {unknown.length === 1 ? "it" : "them"} in
-                  the{" "}
+                  Allergens not known of {unknown.join(", ")}: ask before it is sold. Name{" "}
+                  {unknown.length === 1 ? "it" : "them"} in the{" "}
                   <Link href={`/day/${date}/ingredients`} className="link">
                     ingredient book
                   </Link>
                   .
                 </p>
               )}
+              {loads > 0 && (
+                <p role="alert" className="rounded bg-warning px-2 py-1 text-warning-content">
+                  The oil has fried {formatCount(loads, "load")} that nobody recorded: it may hold any
+                  allergen. Change the oil, or say so to whoever asks.
+                </p>
+              )}
               <Matrix rows={rows} columns={used} asked={asked} onAsk={setAsked} />
               <p className="quiet">
-                Not in anything of this day:{" "}
+                Not in {isComplete ? "anything of this day" : "what is known of this day"}:{" "}
                 {allergens.filter((allergen) => !used.includes(allergen)).join(", ") || "none"}.
               </p>
             </>
@@ -153,7 +172,8 @@ function Cell({
 }: Asked & { readonly isAsked: boolean; readonly onAsk: (asked: Asked) => void }) {
   const isIn = row.contains.includes(allergen);
   const contact = row.contacts.find((each) => each.allergen === allergen);
-  if (!isIn && !contact) return <td className="p-0.5 text-center">–</td>;
+  // A dash says that it is not in: where anything is unknown nobody can say so.
+  if (!isIn && !contact) return <td className="p-0.5 text-center">{isIncomplete(row) ? "?" : "–"}</td>;
   const word = isIn ? "contains" : contactWords[contact!.through];
   return (
     <td className="p-0.5 text-center">

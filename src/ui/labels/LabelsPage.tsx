@@ -1,13 +1,13 @@
 "use client";
 
 import { ChevronLeft, ChevronRight, Download, Printer } from "lucide-react";
-import { useMemo, useState } from "react";
+import { useMemo, useState, type ReactNode } from "react";
 import { labelKinds, listLabels, type Label, type LabelKind } from "@/core/labels";
 import { formatClock, formatCount, formatSides, parseNumber } from "@/core/units";
 import { labelSheets, type LabelSheet } from "@/formats/labelSheets";
 import type { LabelPart } from "@/formats/labelText";
 import type { LaidLabel } from "@/formats/layLabel";
-import { toPrintedLabels } from "@/formats/printLabels";
+import { listUnknownOnLabels, sayUnknownOnLabels, toPrintedLabels } from "@/formats/printLabels";
 import { FIRST_WISH, MAX_COPIES, writeLabelWish, type LabelWish } from "@/schemas/labelWish";
 import { usePicked } from "../bench/BenchProvider";
 import { LeaveLink } from "../bench/LeaveLink";
@@ -15,6 +15,7 @@ import { Choice } from "../controls/Choice";
 import { Link } from "../controls/Link";
 import { Select } from "../controls/Select";
 import { StationLayout } from "../controls/StationLayout";
+import { Dialog } from "../shell/Dialog";
 import { TextField } from "../controls/TextField";
 import { LabelDrawing, LabelPageDrawing, useLabelPages } from "./LabelPages";
 
@@ -59,6 +60,7 @@ export function LabelsPage() {
     [labels, wish, book.kitchen.ovenScale],
   );
   const { sheet, laid, pages } = useLabelPages(wish.sheetId, wish.usedUp, printed);
+  const unknown = useMemo(() => listUnknownOnLabels(labels, wish), [labels, wish]);
   const count = printed.reduce((sum, { copies }) => sum + copies, 0);
   const shown = Math.min(at, Math.max(pages.length - 1, 0));
   const perPage = sheet.columns * sheet.rows;
@@ -122,21 +124,12 @@ export function LabelsPage() {
             check={(text) => checkWhole(text, perPage - 1)}
             onCommit={(text) => choose({ usedUp: Number(text) })}
           />
-          <div className="flex gap-2">
-            <LeaveLink
-              href={`/print/${date}/labels?${writeLabelWish(wish)}`}
-              className="btn btn-primary touch flex-1"
-            >
-              <Printer size={20} aria-hidden /> Print
-            </LeaveLink>
-            <LeaveLink
-              href={`/api/day/${date}/labels?${writeLabelWish(wish)}`}
-              className="btn touch flex-1"
-              download
-            >
-              <Download size={20} aria-hidden /> PDF
-            </LeaveLink>
-          </div>
+          {unknown.length > 0 && (
+            <p role="alert" className="rounded bg-warning px-2 py-1 text-warning-content">
+              {sayUnknownOnLabels(unknown)}
+            </p>
+          )}
+          <PrintLinks date={date} wish={wish} unknown={unknown} />
           <Tick
             label="Say how much of each ingredient"
             isOn={wish.showsShares}
@@ -170,6 +163,69 @@ export function LabelsPage() {
         </>
       }
     />
+  );
+}
+
+/** Print and PDF; labels whose allergens are not all known are asked about first. */
+function PrintLinks({
+  date,
+  wish,
+  unknown,
+}: {
+  readonly date: string;
+  readonly wish: LabelWish;
+  readonly unknown: readonly string[];
+}) {
+  const [isAsking, setAsking] = useState(false);
+  const query = writeLabelWish({ ...wish, printsUnknown: unknown.length > 0 });
+  const links: readonly {
+    readonly href: string;
+    readonly style: string;
+    readonly text: ReactNode;
+    readonly isFile: boolean;
+  }[] = [
+    {
+      ...{ href: `/print/${date}/labels?${query}`, style: "btn-primary", isFile: false },
+      text: (
+        <>
+          <Printer size={20} aria-hidden /> Print
+        </>
+      ),
+    },
+    {
+      ...{ href: `/api/day/${date}/labels?${query}`, style: "", isFile: true },
+      text: (
+        <>
+          <Download size={20} aria-hidden /> PDF
+        </>
+      ),
+    },
+  ];
+  const row = (
+    <div className="flex gap-2">
+      {links.map(({ href, style, text, isFile }) => (
+        <LeaveLink key={href} href={href} className={`btn touch flex-1 ${style}`} download={isFile}>
+          {text}
+        </LeaveLink>
+      ))}
+    </div>
+  );
+  if (unknown.length === 0) return row;
+  return (
+    <>
+      <button type="button" className="btn touch" onClick={() => setAsking(true)}>
+        <Printer size={20} aria-hidden /> Print incomplete labels
+      </button>
+      <Dialog title="Print incomplete labels?" open={isAsking} onClose={() => setAsking(false)}>
+        <div className="flex flex-col gap-4">
+          <p>{sayUnknownOnLabels(unknown)}</p>
+          {row}
+          <Link href={`/day/${date}/ingredients`} className="btn touch">
+            Ingredient book
+          </Link>
+        </div>
+      </Dialog>
+    </>
   );
 }
 

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { renderOnBench } from "../bench/__tests__/renderOnBench";
-import { screen, within } from "@testing-library/react";
+import { act, screen, within } from "@testing-library/react";
 import { AllergensPage } from "./AllergensPage";
 import { LabelsPage } from "./LabelsPage";
 
@@ -45,6 +45,28 @@ test("orders and trays have labels of their own; a label too small for what must
   await user.click(screen.getByRole("radio", { name: "Pieces" }));
   await user.selectOptions(screen.getByLabelText("Sheet of labels"), "a4-4x10");
   expect(screen.getByRole("alert").textContent).toMatch(/No room on \d labels? for .*ingredients/);
+});
+
+test("labels that are not complete are printed only after asking, and the answer goes to paper and file", async () => {
+  const { user, store } = renderOnBench(<LabelsPage />);
+  const { book, edit } = store.getState();
+  const filling = book.formulas.find(({ id }) => id === book.pieces[0]!.fillingId)!;
+  const salmon = { id: "new", name: "smoked salmon", amountText: "90 g", massG: 90, mostG: null };
+  act(() =>
+    edit([
+      {
+        kind: "formula",
+        id: filling.id,
+        record: { ...filling, lines: [...filling.lines, { ...salmon, ingredientId: null }] },
+      },
+    ]),
+  );
+  expect(screen.queryByRole("link", { name: "PDF" })).toBeNull();
+  expect(screen.getByRole("alert").textContent).toMatch(
+    /not known of smoked salmon: these labels are incomplete/,
+  );
+  await user.click(screen.getByRole("button", { name: "Print incomplete labels" }));
+  for (const name of ["Print", "PDF"]) expect(hrefOf(name).searchParams.get("unknown")).toBe("true");
 });
 
 test("a day without orders says why there is nothing to stick on", async () => {

@@ -10,6 +10,7 @@ import { pickRecords } from "@/schemas/recordTable";
 import { createHeatClient } from "@/workers/createHeatClient";
 import { usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
+import { WorkerFault } from "../controls/WorkerFault";
 import { Choice } from "../controls/Choice";
 import { Dial } from "../controls/Dial";
 import { Link } from "../controls/Link";
@@ -53,7 +54,7 @@ function DoughRest({ dough }: { readonly dough: Dough }) {
   const request = composition
     ? toReadinessRequest(dough, body, composition, book.kitchen, sheetMm, book.past)
     : null;
-  const { answer, isBusy, fault } = useLatest(request, createHeatClient);
+  const { answer, isBusy, fault, askAgain } = useLatest(request, createHeatClient);
   const readiness = answer?.output;
   const saveKitchen = (fields: Partial<Kitchen>) =>
     edit([{ kind: "kitchen", id: book.kitchen.id, record: { ...book.kitchen, ...fields } }]);
@@ -73,11 +74,7 @@ function DoughRest({ dough }: { readonly dough: Dough }) {
               {isBusy ? "reckoning…" : ""}
             </span>
           </h2>
-          {fault && (
-            <p className="text-error" role="alert">
-              {fault} Reload the page.
-            </p>
-          )}
+          <WorkerFault fault={fault} onRetry={askAgain} />
           {readiness && (
             <>
               <Figures readiness={readiness} where={where} setWhere={setWhere} />

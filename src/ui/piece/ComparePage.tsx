@@ -10,6 +10,7 @@ import { orderLimits, pieceLimits, type Limit } from "@/schemas/limits";
 import { createVariantsClient, type VariantsRequest } from "@/workers/createPlanClient";
 import { useBench, usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
+import { WorkerFault } from "../controls/WorkerFault";
 import { Dial } from "../controls/Dial";
 import { Link } from "../controls/Link";
 import { Select } from "../controls/Select";
@@ -33,7 +34,7 @@ function Compare({ piece }: { readonly piece: Piece }) {
     { ...piece, plumpness: Math.min(Number((piece.plumpness + 0.1).toFixed(2)), 1) },
   ]);
   const variants = [piece, ...others];
-  const { answer, isBusy, fault } = useLatest<VariantsRequest, VariantFigures[]>(
+  const { answer, isBusy, fault, askAgain } = useLatest<VariantsRequest, VariantFigures[]>(
     { book, variants, count },
     createVariantsClient,
   );
@@ -58,11 +59,7 @@ function Compare({ piece }: { readonly piece: Piece }) {
             Another variant
           </button>
         )}
-        {fault && (
-          <p role="alert" className="text-error">
-            {fault} Reload the page.
-          </p>
-        )}
+        <WorkerFault fault={fault} onRetry={askAgain} />
       </div>
       <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-3" aria-busy={isBusy}>
         {variants.map((variant, i) => (

@@ -6,6 +6,7 @@ import { listSchools, type Choice, type DayFigures, type Piece, type School } fr
 import { createChoicesClient, type ChoicesRequest } from "@/workers/createPlanClient";
 import { useBench, usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
+import { WorkerFault } from "../controls/WorkerFault";
 import { Link } from "../controls/Link";
 import { StationLayout } from "../controls/StationLayout";
 import { MissingPiece } from "./MissingPiece";
@@ -36,7 +37,7 @@ function Schools({ piece }: { readonly piece: Piece }) {
       : [];
   const [openId, setOpenId] = useState(schools[0]?.id ?? "");
   const open = schools.find(({ id }) => id === openId) ?? schools[0];
-  const { answer, isBusy, fault } = useLatest<ChoicesRequest, DayFigures[]>(
+  const { answer, isBusy, fault, askAgain } = useLatest<ChoicesRequest, DayFigures[]>(
     open ? { book, pieceId: piece.id, choices: open.options.map(({ choice }) => choice) } : null,
     createChoicesClient,
   );
@@ -62,11 +63,7 @@ function Schools({ piece }: { readonly piece: Piece }) {
               : `This touches ${piece.name} only.`}
           </p>
           <Options school={open} figures={answer?.output ?? null} isBusy={isBusy} onTake={take} />
-          {fault && (
-            <p role="alert" className="text-error">
-              {fault} Reload the page.
-            </p>
-          )}
+          <WorkerFault fault={fault} onRetry={askAgain} />
         </div>
       }
       side={

@@ -1,5 +1,5 @@
 import type { CutSheet } from "@/core/cutting";
-import { findBakedKeepDays, findWarmUp, type AllergenFacts } from "@/core/labels";
+import { findBakedKeepDays, findWarmUp, isIncomplete, type AllergenFacts } from "@/core/labels";
 import { signNames, type DayBook, type Piece, type PiecePlan } from "@/core/plan";
 import { describeVents } from "@/core/sealing";
 import { describeOutline, describeSheet } from "@/core/shape";
@@ -125,13 +125,27 @@ export function PieceSheet({ line, formulas, scale, allergens, toldWith }: Props
   );
 }
 
-function Allergens({ facts: { contains, contacts, unknown } }: { readonly facts: AllergenFacts }) {
-  const touched = contacts.map(({ allergen, through }) => `${allergen} by ${through}`);
+function Allergens({ facts }: { readonly facts: AllergenFacts }) {
+  const { contains, contacts, unknown, unknownContacts } = facts;
+  const touched = [
+    ...contacts.map(({ allergen, through }) => `${allergen} by ${through}`),
+    ...unknownContacts.map(
+      ({ through, names, loads }) =>
+        `${[...names, ...(loads > 0 ? [formatCount(loads, "earlier load")] : [])].join(", ")} by ${through} (allergens not known)`,
+    ),
+  ];
+  const said = contains.join(", ") || (isIncomplete(facts) ? "" : "none of those that must be named");
   return (
     <p>
-      Contains: <strong>{contains.join(", ") || "none of those that must be named"}</strong>
-      {touched.length > 0 && `; may touch ${touched.join(", ")}`}
-      {unknown.length > 0 && `; not known of: ${unknown.join(", ")}`}.
+      {said !== "" && (
+        <>
+          Contains: <strong>{said}</strong>.{" "}
+        </>
+      )}
+      {unknown.length > 0 && (
+        <strong>Allergens not known of {unknown.join(", ")}: ask before it is sold. </strong>
+      )}
+      {touched.length > 0 && `May touch ${touched.join(", ")}.`}
     </p>
   );
 }

@@ -3,7 +3,6 @@
 import type { JobSheet, RunJob } from "@/core/run";
 import { formatClock, formatDuration } from "@/core/units";
 import { formatLeft } from "./countDown";
-import { useKnuckle } from "./useKnuckle";
 
 interface Props {
   readonly job: RunJob | null;
@@ -12,6 +11,8 @@ interface Props {
   readonly nowMin: number;
   /** What undo would take back; null if there is nothing. */
   readonly undoing: { readonly atMin: number; readonly text: string } | null;
+  /** Passes on one press where a knuckle made two. */
+  readonly knock: (act: () => void) => void;
   readonly onDone: () => void;
   readonly onMore: () => void;
   readonly onWrong: () => void;
@@ -20,8 +21,7 @@ interface Props {
 
 /** What a knuckle does to the job: large, apart, and once a press. */
 export function RunButtons(props: Props) {
-  const { job, told, begunMin, nowMin, undoing, onDone, onMore, onWrong, onUndo } = props;
-  const knock = useKnuckle();
+  const { job, told, begunMin, nowMin, undoing, knock, onDone, onMore, onWrong, onUndo } = props;
   const about = formatDuration(Math.max(told?.plannedMin ?? 0, 1));
   const plain =
     "flex min-h-22 cursor-pointer flex-col items-center justify-center rounded-2xl px-3 disabled:cursor-default disabled:opacity-50";

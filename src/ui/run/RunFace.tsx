@@ -12,6 +12,7 @@ import { RunButtons } from "./RunButtons";
 import { RunHeader } from "./RunHeader";
 import type { Happening, RunStore } from "./runStore";
 import { useBells } from "./useBells";
+import { useKnuckle } from "./useKnuckle";
 import { useNowMin } from "./useNowMin";
 import { useReadings } from "./useReadings";
 import { useRunKeys } from "./useRunKeys";
@@ -25,16 +26,18 @@ interface Props {
 
 /** The face of a running day: one job, what goes on by itself, what comes next. */
 export function RunFace({ store, nowMin: readNowMin }: Props) {
-  const { sheet, answer, whose, happen, undo, take } = useRun(
+  const { sheet, answer, whose, happen, undo, undoable, take } = useRun(
     store,
     "sheet",
     "answer",
     "whose",
     "happen",
     "undo",
+    "undoable",
     "take",
   );
   const nowMin = useNowMin(readNowMin);
+  const knock = useKnuckle();
   const [lookedAt, setLookedAt] = useState<string | null>(null);
   const [panel, setPanel] = useState<"more" | "wrong" | null>(null);
   const readings = useReadings(readNowMin);
@@ -75,14 +78,14 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
     Enter: done,
     m: () => job && setPanel("more"),
     w: () => job && setPanel("wrong"),
-    u: undo,
+    u: () => undoable && knock(undo),
     ArrowDown: () => step(1),
     ArrowRight: () => step(1),
     ArrowUp: () => step(-1),
     ArrowLeft: () => step(-1),
   });
   if (!sheet || !answer) return null;
-  const last = answer.counted.at(-1);
+  const last = undoable;
   const lastJob = last && "taskId" in last && last.taskId !== null ? sheetOf(last.taskId) : undefined;
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
@@ -150,6 +153,7 @@ export function RunFace({ store, nowMin: readNowMin }: Props) {
         told={told ?? null}
         begunMin={job ? (answer.tasks[job.taskId]?.begunMin ?? null) : null}
         nowMin={nowMin}
+        knock={knock}
         undoing={last ? tellLast(last.kind, last.atMin, lastJob) : null}
         onDone={done}
         onMore={() => setPanel("more")}

@@ -4,6 +4,7 @@ import { Volume1, Volume2, VolumeX } from "lucide-react";
 import { formatClock, formatDuration } from "@/core/units";
 import type { Whose } from "@/workers/createRunClient";
 import { Link } from "../controls/Link";
+import { SaveWaiting } from "../controls/SaveWaiting";
 import type { RunStore } from "./runStore";
 import { WhatHelps } from "./WhatHelps";
 import type { RingingBells } from "./useBells";
@@ -25,7 +26,7 @@ export function RunHeader({
   readonly nowMin: number;
   readonly bells: RingingBells;
 }) {
-  const { sheet, answer, whose, setWhose, waiting, isLinked, notice } = useRun(
+  const { sheet, answer, whose, setWhose, waiting, isLinked, notice, ...troubles } = useRun(
     store,
     "sheet",
     "answer",
@@ -34,6 +35,11 @@ export function RunHeader({
     "waiting",
     "isLinked",
     "notice",
+    "fault",
+    "isLogBehind",
+    "isKeptHere",
+    "tryAgain",
+    "listWaiting",
   );
   if (!sheet || !answer) return null;
   const { view, late, short } = answer;
@@ -121,6 +127,31 @@ export function RunHeader({
           {waiting > 0
             ? `${waiting} ${waiting === 1 ? "tap waits" : "taps wait"} on this device and will be sent.`
             : "The day goes on here; it is asked again."}
+        </p>
+      )}
+      {troubles.fault !== null && (
+        <div
+          role="alert"
+          className="flex flex-wrap items-center gap-3 bg-error px-4 py-1 text-error-content sm:px-7"
+        >
+          <p>
+            {troubles.fault} {waiting > 0 && "What you tapped is kept here and not sent again by itself."}
+          </p>
+          <button type="button" className="btn touch" onClick={() => void troubles.tryAgain()}>
+            Try again
+          </button>
+          {waiting > 0 && <SaveWaiting name={sheet.date} read={troubles.listWaiting} />}
+        </div>
+      )}
+      {troubles.isLogBehind && (
+        <p role="alert" className="bg-warning px-4 py-1 text-warning-content sm:px-7">
+          What happened is saved, but not in the log yet: habits, larder and oil wait. Tezgah tries again by
+          itself.
+        </p>
+      )}
+      {!troubles.isKeptHere && (
+        <p role="alert" className="bg-warning px-4 py-1 text-warning-content sm:px-7">
+          This device keeps nothing: what is not sent is kept only while this page is open.
         </p>
       )}
       {!bells.mayRing && (

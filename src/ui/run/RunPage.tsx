@@ -37,11 +37,17 @@ export function RunPage({ date, clock }: Props) {
       // What happens has marks of its own: the store asks by them.
       { readMark: () => ({ epoch: "", revision: 0 }), onNews: tick, onHappened: tick },
     );
+    const askBeforeLeaving = (event: BeforeUnloadEvent) => {
+      const { isKeptHere, waiting } = store.getState();
+      if (!isKeptHere && waiting > 0) event.preventDefault();
+    };
+    window.addEventListener("beforeunload", askBeforeLeaving);
     window.addEventListener("online", tick);
     document.addEventListener("visibilitychange", tick);
     return () => {
       clearInterval(timer);
       closeLine();
+      window.removeEventListener("beforeunload", askBeforeLeaving);
       window.removeEventListener("online", tick);
       document.removeEventListener("visibilitychange", tick);
     };

@@ -1,9 +1,11 @@
-import { openSheet, type RunEvent } from "@/core/run";
+import { openSheet } from "@/core/run";
 import type { GroupAnswer } from "@/schemas/change";
-import { createMendClient, createRunClient, type RunClient } from "@/workers/createRunClient";
+import { createMendClient, createRunClient } from "@/workers/createRunClient";
+import { callServer, NotHandled, readAnswer } from "../bench/callServer";
 import { createId } from "../bench/createId";
+import { canKeepHere } from "../bench/deviceStorage";
 import { createEventBox } from "./eventBox";
-import { createRunStore, type RunServer, type RunStore } from "./runStore";
+import { createRunStore, type EventPage, type RunServer, type RunStore } from "./runStore";
 
 const DEVICE_KEY = "tezgah-device";
 /** A message that is not answered by then is sent again, ms. */
@@ -11,13 +13,14 @@ const ANSWER_WITHIN_MS = 10_000;
 
 /** The run of a date on this page, with its server, its box and its worker. In the browser only. */
 export function openRun(date: string, nowMin: () => number): RunStore {
-  let client: RunClient | null = null;
+  const client = createRunClient();
   return createRunStore({
     date,
     server: createServer(date),
     box: createEventBox(date),
     deviceId: readDeviceId(),
     createId: () => createId("tap"),
+    canKeepHere,
     nowMin,
     async mend(input) {
       const mender = createMendClient();
@@ -27,12 +30,7 @@ export function openRun(date: string, nowMin: () => number): RunStore {
         mender.close();
       }
     },
-    async ask(input) {
-      // A worker that died is replaced at the next question.
-      if (client?.isDead()) client = null;
-      client ??= createRunClient();
-      return client.run(input);
-    },
+    ask: (input) => client.run(input),
   });
 }
 
@@ -43,10 +41,8 @@ function createServer(date: string): RunServer {
     init?: RequestInit,
     read = (text: string) => JSON.parse(text) as T,
   ): Promise<T | null> {
-    const response = await fetch(base + path, { ...init, signal: AbortSignal.timeout(ANSWER_WITHIN_MS) });
-    if (response.status === 404) return null;
-    if (!response.ok) throw new Error(`${path} answered ${response.status}`);
-    return read(await response.text());
+    const response = await callServer(base + path, { ...init, withinMs: ANSWER_WITHIN_MS, known: [404] });
+    return response.status === 404 ? null : readAnswer(response, read);
   }
   const json = { "content-type": "application/json" };
   return {
@@ -78,15 +74,15 @@ function createServer(date: string): RunServer {
       return null;
     },
     fetchSheet: () => call("", undefined, openSheet),
-    fetchEvents: (after) =>
-      call<{ events: RunEvent[]; seq: number; edition: number }>(`/events?after=${after}`),
+    fetchEvents: (after) => call<EventPage>(`/events?after=${after}`),
     async send(events) {
       const answer = await call<Awaited<ReturnType<RunServer["send"]>>>("/events", {
         method: "POST",
         headers: json,
         body: JSON.stringify({ events }),
       });
-      if (!answer) throw new Error("The run is gone.");
+      if (!answer)
+        throw new NotHandled("This run is not in the data file any more. Save what waits as a file.");
       return answer;
     },
   };

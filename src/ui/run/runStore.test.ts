@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { type RunEvent, type RunSheet, foldRun } from "@/core/run";
 import type { RunAnswer } from "@/workers/createRunClient";
 import type { EventBox, KeptDay } from "./eventBox";
-import { createRunStore, type RunServer } from "./runStore";
+import { NotReached } from "../bench/callServer";
+import { createRunStore, type RunServer, type RunStoreInput } from "./runStore";
 
 const sheet = {
   date: "2026-11-28",
@@ -18,10 +19,11 @@ function createServer() {
     refuses: ((): boolean => false) as (event: RunEvent) => boolean,
     disk,
   };
-  const reach = () => (server.mood === "gone" ? Promise.reject(new Error("no server")) : Promise.resolve());
+  const reach = () =>
+    server.mood === "gone" ? Promise.reject(new NotReached("no server")) : Promise.resolve();
   const calls: RunServer = {
     changePiece: () =>
-      server.mood === "gone" ? Promise.reject(new Error("no server")) : Promise.resolve(null),
+      server.mood === "gone" ? Promise.reject(new NotReached("no server")) : Promise.resolve(null),
     fetchSheet: async () => {
       await reach();
       return sheet;
@@ -34,7 +36,7 @@ function createServer() {
       await reach();
       const good = events.filter((event) => !server.refuses(event));
       for (const event of good) if (!disk.some(({ id }) => id === event.id)) disk.push(event);
-      if (server.mood === "losing") throw new Error("the answer was lost");
+      if (server.mood === "losing") throw new NotReached("the answer was lost");
       return {
         kept: good.map(({ id }) => id),
         refused: events
@@ -70,7 +72,7 @@ function createBox(): EventBox & { readonly held: Map<string, RunEvent> } {
 
 let taps = 0;
 /** A tablet; loaded again it has its box and nothing else. */
-function openTablet(calls: RunServer, box: EventBox, deviceId: string) {
+function openTablet(calls: RunServer, box: EventBox, deviceId: string, more: Partial<RunStoreInput> = {}) {
   return createRunStore({
     date: sheet.date,
     server: calls,
@@ -78,11 +80,13 @@ function openTablet(calls: RunServer, box: EventBox, deviceId: string) {
     deviceId,
     createId: () => `tap${taps++}`,
     nowMin: () => 400 + taps / 10,
+    canKeepHere: () => Promise.resolve(true),
     mend: () => Promise.resolve([]),
     ask: ({ events }) => {
       const { tasks, counted, lastId } = foldRun(events);
       return Promise.resolve({ tasks, counted, lastId, moved: null } as unknown as RunAnswer);
     },
+    ...more,
   });
 }
 const settle = async () => {
@@ -156,6 +160,86 @@ test("undo takes back the whole tap, and undo again the tap before it", async ()
   tablet.getState().undo();
   await settle();
   expect(server.disk).toHaveLength(6);
+});
+
+test("undo before the worker has answered takes back the last tap, not the one that the worker knows of", async () => {
+  const { server, calls } = createServer();
+  let release: () => void = () => {};
+  const slow = new Promise<void>((resolve) => (release = resolve));
+  let asked = 0;
+  const tablet = openTablet(calls, createBox(), "wall", {
+    ask: async ({ events }) => {
+      if (asked++ > 0) await slow;
+      const { tasks, counted, lastId } = foldRun(events);
+      return { tasks, counted, lastId, moved: null } as unknown as RunAnswer;
+    },
+  });
+  await tablet.getState().start();
+  tablet.getState().happen(done("a"));
+  tablet.getState().happen(done("b"));
+  expect(tablet.getState().undoable).toMatchObject({ taskId: "b" });
+  tablet.getState().undo();
+  expect(tablet.getState().undoable).toMatchObject({ taskId: "a" });
+  release();
+  await settle();
+  expect(Object.keys(foldRun(server.disk).tasks)).toEqual(["a"]);
+  tablet.getState().undo();
+  expect(tablet.getState().undoable).toBeNull();
+  const told = tablet.getState().listWaiting().length + server.disk.length;
+  tablet.getState().undo();
+  await settle();
+  expect(server.disk).toHaveLength(told);
+});
+
+test("a fault of ours is no missing network: it is said, not sent for ever, and tried again when asked", async () => {
+  const { server, calls } = createServer();
+  let sends = 0;
+  let isIll = true;
+  const ill: RunServer = {
+    ...calls,
+    send: (events) => {
+      sends++;
+      return isIll ? Promise.reject(new TypeError("undefined is not a list")) : calls.send(events);
+    },
+  };
+  const tablet = openTablet(ill, createBox(), "wall");
+  await tablet.getState().start();
+  tablet.getState().happen(done("a"));
+  await settle();
+  expect(tablet.getState()).toMatchObject({ isLinked: true, waiting: 1, fault: "undefined is not a list" });
+  for (let i = 0; i < 5; i++) await tablet.getState().tick();
+  expect(sends).toBe(1);
+  expect(tablet.getState().listWaiting()).toHaveLength(1);
+  isIll = false;
+  await tablet.getState().tryAgain();
+  await settle();
+  expect(tablet.getState()).toMatchObject({ fault: null, waiting: 0 });
+  expect(server.disk).toHaveLength(1);
+});
+
+test("a log that is behind is said until it follows; a device that keeps nothing says so", async () => {
+  const { calls } = createServer();
+  let logBehind: string | null = "refused";
+  const tablet = openTablet(
+    {
+      ...calls,
+      send: async (events) => ({ ...(await calls.send(events)), logBehind }),
+      fetchEvents: async (after) => {
+        const page = await calls.fetchEvents(after);
+        return page && { ...page, isLogBehind: logBehind !== null };
+      },
+    },
+    createBox(),
+    "wall",
+    { canKeepHere: () => Promise.resolve(false) },
+  );
+  await tablet.getState().start();
+  tablet.getState().happen({ kind: "closed" });
+  await settle();
+  expect(tablet.getState()).toMatchObject({ isLogBehind: true, isKeptHere: false });
+  logBehind = null;
+  await tablet.getState().tick();
+  expect(tablet.getState().isLogBehind).toBe(false);
 });
 
 test("on a screen for both a job is told of the hands that have it; a long wait goes out in parts", async () => {

@@ -1,7 +1,8 @@
 import { createStore, type StoreApi } from "zustand/vanilla";
-import type { RunEvent, RunMend, RunSheet, SealRemedy } from "@/core/run";
+import { foldRun, type RunEvent, type RunMend, type RunSheet, type SealRemedy } from "@/core/run";
 import type { RemedyChange } from "@/core/remedy";
 import type { RunAnswer, RunInput, Whose } from "@/workers/createRunClient";
+import { describeError, NotReached } from "../bench/callServer";
 import type { EventBox } from "./eventBox";
 
 /** What the server says of a run. */
@@ -10,14 +11,24 @@ export interface RunServer {
   changePiece(pieceId: string, remedy: Remedy): Promise<string | null>;
   fetchSheet(): Promise<RunSheet | null>;
   /** Null: there is no run of this date. */
-  fetchEvents(after: number): Promise<{ events: RunEvent[]; seq: number; edition: number } | null>;
+  fetchEvents(after: number): Promise<EventPage | null>;
   send(events: readonly RunEvent[]): Promise<{
     kept: readonly string[];
     refused: readonly {
       readonly id: string | null;
       readonly faults: readonly { readonly message: string }[];
     }[];
+    /** Why the log does not follow yet; null where it does. */
+    readonly logBehind?: string | null;
   }>;
+}
+
+/** What arrived after a mark. */
+export interface EventPage {
+  readonly events: readonly RunEvent[];
+  readonly seq: number;
+  readonly edition: number;
+  readonly isLogBehind?: boolean;
 }
 
 export interface RunStoreInput {
@@ -26,6 +37,8 @@ export interface RunStoreInput {
   readonly box: EventBox;
   readonly deviceId: string;
   readonly createId: () => string;
+  /** Whether the device keeps anything while no page is open. */
+  readonly canKeepHere: () => Promise<boolean>;
   /** Minutes of the day now, by the kitchen's clock. */
   readonly nowMin: () => number;
   /** Looks for what would help where a promise breaks; null where it was asked anew meanwhile. */
@@ -52,6 +65,14 @@ export interface RunScreen {
   /** Events that only this device has. */
   readonly waiting: number;
   readonly isLinked: boolean;
+  /** What the server or this page could not handle; null where all is well. It is not tried again by itself. */
+  readonly fault: string | null;
+  /** The baker's log is behind what happened; the server tries again. */
+  readonly isLogBehind: boolean;
+  /** False where the device keeps nothing: what is not sent is gone with the page. */
+  readonly isKeptHere: boolean;
+  /** What `undo` takes back; null if nothing is left. */
+  readonly undoable: RunEvent | null;
   /** What the newest events changed; or what was refused. */
   readonly notice: string | null;
   /** What would help, as it was asked last; null while it is not known. */
@@ -63,6 +84,10 @@ export interface RunScreen {
   happen(...happenings: readonly Happening[]): void;
   /** Takes the last tap back. */
   undo(): void;
+  /** Tries again what the server or this page could not handle. */
+  tryAgain(): Promise<void>;
+  /** What has not come to the server. */
+  listWaiting(): readonly RunEvent[];
   /** Makes a piece otherwise from the next load on. */
   take(pieceId: string, remedy: Remedy & { readonly text: string }): Promise<void>;
   setWhose(whose: Whose): void;
@@ -87,18 +112,32 @@ export function createRunStore(input: RunStoreInput): RunStore {
   let sending: Promise<void> | null = null;
 
   return createStore<RunScreen>((set, get) => {
+    /** No answer is no network; anything else is a fault, which is said and waits for a hand. */
+    const note = (error: unknown) =>
+      set(error instanceof NotReached ? { isLinked: false } : { fault: describeError(error) });
+
+    /** Shows at once what happened and what undo would take back; the rest is asked for. */
+    const show = () => {
+      const { counted } = foldRun([...known.values()]);
+      set({ waiting: unsent.size, undoable: counted.at(-1) ?? null });
+    };
+
     async function ask(isNews: boolean): Promise<void> {
       const { sheet, whose } = get();
       if (!sheet) return;
-      const answer = await input.ask({ sheet, events: [...known.values()], nowMin: input.nowMin(), whose });
-      if (answer) set(isNews && answer.moved ? { answer, notice: answer.moved } : { answer });
+      try {
+        const answer = await input.ask({ sheet, events: [...known.values()], nowMin: input.nowMin(), whose });
+        if (answer) set(isNews && answer.moved ? { answer, notice: answer.moved } : { answer });
+      } catch (error) {
+        note(error);
+      }
     }
 
     /** Sends until nothing is left or the server is gone. @returns Whether it may be asked again at once. */
     async function send(): Promise<boolean> {
       while (unsent.size > 0) {
         const batch = [...unsent.values()].slice(0, BATCH);
-        const { kept, refused } = await input.server.send(batch);
+        const { kept, refused, logBehind = null } = await input.server.send(batch);
         const settled = [...kept, ...refused.flatMap(({ id }) => id ?? [])];
         for (const id of settled) unsent.delete(id);
         for (const { id, faults } of refused) {
@@ -106,7 +145,8 @@ export function createRunStore(input: RunStoreInput): RunStore {
           set({ notice: `Not kept: ${faults[0]?.message ?? "the server refused it."}` });
         }
         await input.box.drop(settled);
-        set({ waiting: unsent.size, isLinked: true });
+        show();
+        set({ isLinked: true, isLogBehind: logBehind !== null });
         if (refused.length > 0) await ask(false);
         // A server that settles nothing would be asked for ever.
         if (settled.length === 0) return false;
@@ -117,12 +157,9 @@ export function createRunStore(input: RunStoreInput): RunStore {
     async function sendSoon(): Promise<void> {
       if (sending) return sending;
       let isWell = false;
-      sending = send().then(
-        (may) => {
-          isWell = may;
-        },
-        () => set({ isLinked: false }),
-      );
+      sending = send().then((may) => {
+        isWell = may;
+      }, note);
       await sending;
       sending = null;
       // What happened after the last look, and before this.
@@ -143,7 +180,8 @@ export function createRunStore(input: RunStoreInput): RunStore {
           set({ sheet });
         }
       }
-      set({ isLinked: true });
+      show();
+      set({ isLinked: true, isLogBehind: page.isLogBehind ?? false });
       const { sheet } = get();
       if (sheet && (page.events.length > 0 || isOther))
         void input.box.keepDay({ sheet, edition, seq, events: [...known.values()] });
@@ -157,6 +195,10 @@ export function createRunStore(input: RunStoreInput): RunStore {
       whose: "both",
       waiting: 0,
       isLinked: true,
+      fault: null,
+      isLogBehind: false,
+      isKeptHere: true,
+      undoable: null,
       notice: null,
       mends: null,
       async askMends() {
@@ -171,16 +213,18 @@ export function createRunStore(input: RunStoreInput): RunStore {
           known.set(event.id, event);
           unsent.set(event.id, event);
         }
-        set({ waiting: unsent.size });
+        show();
+        void input.canKeepHere().then((isKeptHere) => set({ isKeptHere }));
         try {
           await hear();
-        } catch {
-          set({ isLinked: false });
+        } catch (error) {
+          note(error);
           const kept = await input.box.readDay();
           if (!kept) return set({ phase: "failed" });
           ({ seq, edition } = kept);
           for (const event of kept.events) known.set(event.id, event);
           set({ sheet: kept.sheet });
+          show();
         }
         if (!get().sheet) {
           set({ phase: "notRun" });
@@ -204,17 +248,18 @@ export function createRunStore(input: RunStoreInput): RunStore {
           known.set(event.id, event);
           unsent.set(event.id, event);
         }
-        set({ waiting: unsent.size, notice: null });
+        show();
+        set({ notice: null });
         void input.box.put(events);
         void ask(true);
         void sendSoon();
       },
       undo() {
-        const { answer } = get();
-        const lastId = answer?.lastId;
-        if (!answer || !lastId) return;
+        // From what is known here and now: the worker's answer may be of before the last tap.
+        const { counted, lastId } = foldRun([...known.values()]);
+        if (lastId === null) return;
         const tap = lastId.split(TAP_MARK)[0];
-        const together = answer.counted.filter(({ id }) => id.split(TAP_MARK)[0] === tap);
+        const together = counted.filter(({ id }) => id.split(TAP_MARK)[0] === tap);
         get().happen(...together.toReversed().map(({ id }) => ({ kind: "undone" as const, eventId: id })));
       },
       async take(pieceId, remedy) {
@@ -234,13 +279,18 @@ export function createRunStore(input: RunStoreInput): RunStore {
           if (get().phase === "failed") await get().start();
           return;
         }
-        const isNews = await hear().catch(() => {
-          set({ isLinked: false });
+        const isNews = await hear().catch((error: unknown) => {
+          note(error);
           return false;
         });
         await ask(isNews);
-        await sendSoon();
+        if (get().fault === null) await sendSoon();
       },
+      async tryAgain() {
+        set({ fault: null });
+        await get().tick();
+      },
+      listWaiting: () => [...unsent.values()],
     };
   });
 }

@@ -1,13 +1,66 @@
 "use client";
 
 import { Check, CircleAlert, CloudOff, CloudUpload } from "lucide-react";
+import { useState } from "react";
 import { useStore } from "zustand";
 import { formatClock, formatCount } from "@/core/units";
-import { useBenchShell } from "../bench/BenchProvider";
+import { useBenchShell, useBenchStore } from "../bench/BenchProvider";
+import { SaveWaiting } from "../controls/SaveWaiting";
 import { neighbours } from "../live/neighbours";
+import { Dialog } from "./Dialog";
 
 /** Whether what is on the screen is also on the disk. */
 export function SaveMark() {
+  const isKeptHere = useBenchShell((state) => state.isKeptHere);
+  return (
+    <>
+      {!isKeptHere && (
+        <span className="max-w-[46vw] text-sm text-error" role="alert">
+          Kept only while this page is open
+        </span>
+      )}
+      <State />
+    </>
+  );
+}
+
+/** What the server or this page cannot handle: said, with another try and a way to keep it. */
+function FaultMark({ message, waiting }: { readonly message: string; readonly waiting: number }) {
+  const store = useBenchStore();
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <>
+      <button type="button" className="btn btn-ghost touch text-error" onClick={() => setOpen(true)}>
+        <CircleAlert size={18} aria-hidden /> Not saved: {formatCount(waiting, "change")}
+      </button>
+      <Dialog title="Not saved" open={isOpen} onClose={() => setOpen(false)}>
+        <div className="flex flex-col gap-3">
+          <p role="alert">{message}</p>
+          <p>{formatCount(waiting, "change")} kept here and not sent again by itself.</p>
+          <div className="flex flex-wrap gap-2">
+            <button
+              type="button"
+              data-first
+              className="btn btn-primary touch"
+              onClick={() => {
+                setOpen(false);
+                void store.getState().flush();
+              }}
+            >
+              Try again
+            </button>
+            <SaveWaiting name="changes" read={() => store.getState().listWaiting()} />
+            <button type="button" className="btn touch" onClick={() => window.location.reload()}>
+              Reload the page
+            </button>
+          </div>
+        </div>
+      </Dialog>
+    </>
+  );
+}
+
+function State() {
   const save = useBenchShell((state) => state.save);
   const isAway = useStore(neighbours, (state) => state.isLinked === false);
   const askAgain = useBenchShell((state) => state.showConflict);
@@ -27,6 +80,8 @@ export function SaveMark() {
         </span>
       );
     }
+    case "faulted":
+      return <FaultMark message={save.message} waiting={save.waiting} />;
     case "conflicted":
       return (
         <button type="button" className="btn btn-ghost touch text-error" onClick={() => askAgain(true)}>

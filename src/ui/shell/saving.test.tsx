@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { act, render, screen, within } from "@testing-library/react";
+import { NotReached } from "../bench/callServer";
 import userEvent from "@testing-library/user-event";
 import type { ReactNode } from "react";
 import { createBenchStore, type BenchStore } from "../bench/benchStore";
@@ -18,11 +19,12 @@ function openStore(server: TestServer, isUp: () => boolean = () => true): BenchS
   return createBenchStore({
     snapshot: server.snapshot(),
     send: async (groups) => {
-      if (!isUp()) throw new Error("Tezgah does not answer.");
+      if (!isUp()) throw new NotReached("Tezgah does not answer.");
       return server.take(groups);
     },
     fetchSnapshot: async () => server.snapshot(),
     fetchPlan: async () => null,
+    canKeepHere: async () => true,
     atLeisure: () => {},
     plan: () => {},
     outbox: { open: async () => ({ mine: null, left: [] }), keep: () => {}, keepNow: () => {} },

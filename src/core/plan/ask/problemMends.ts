@@ -1,7 +1,7 @@
 import { findFormulas } from "../piece";
 import { formatClock, formatLength, formatMass } from "../../units";
 import { isHeat } from "../../way";
-import type { DayBook, Piece } from "../book";
+import { FRESH_OIL, type DayBook, type Piece } from "../book";
 import { setFor } from "../kit";
 import type { Problem, ProblemCode } from "../problem";
 import type { DayChange } from "./dayChange";
@@ -104,7 +104,7 @@ const menders: Partial<Record<ProblemCode, (trouble: Trouble) => ProblemMend[]>>
   oldOil: ({ problem, book }) =>
     book.fryers.flatMap((fryer) =>
       fryer.id === problem.aboutId
-        ? [{ title: "Its oil is changed", change: { fryers: [{ ...fryer, usedLoads: 0 }] } }]
+        ? [{ title: "Its oil is changed", change: { fryers: [{ ...fryer, ...FRESH_OIL }] } }]
         : [],
     ),
   pastPromise: ({ problem: { aboutId } }) =>

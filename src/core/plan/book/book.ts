@@ -9,6 +9,7 @@ import type { CrimpId, Glaze, GlueId, Vents, Wash } from "../../sealing";
 import type { Outline, SheetShape } from "../../shape";
 import type { EggSize, HouseMeasures, MeasureSystem, OvenScale } from "../../units";
 import type { Way } from "../../way";
+import type { Oil } from "./oil";
 
 export const tins = ["bare", "buttered", "floured", "sprayed", "papered"] as const;
 /** What keeps a piece from sticking to what it is baked in or on. */
@@ -128,7 +129,7 @@ export interface Shelf {
 }
 
 /** A fryer, or a pan of oil on its own heat. */
-export interface Fryer {
+export interface Fryer extends Oil {
   readonly id: string;
   readonly name: string;
   readonly oilKg: number;
@@ -144,8 +145,6 @@ export interface Fryer {
   readonly potDepthMm: number;
   /** The oil with the food in it stands no higher than this share of the pot's depth. */
   readonly fillShare: number;
-  /** Loads that this oil has fried before the day. */
-  readonly usedLoads: number;
   readonly changeAfterLoads: number;
 }
 

@@ -26,4 +26,5 @@ export {
   type Vessel,
   type Weighing,
 } from "./book";
+export { countUnknownLoads, FRESH_OIL, type FriedLoad, type Oil } from "./oil";
 export { addDays, findSeason, findWeekday, sayDate, seasonNames, type Season } from "./calendar";

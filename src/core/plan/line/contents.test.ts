@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { listDemoRecords } from "@/demo";
 import { toDayBook } from "@/schemas/toDayBook";
-import { listContents, listFormulaContents, planDay, tellAllergens } from "..";
+import { listContents, listFormulaContents, planDay, findAllergens } from "..";
 import { computeYieldShare, standardIngredients, type Formula } from "../../formula";
 
 const monday = toDayBook(listDemoRecords(), "2026-11-30", null)!;
@@ -57,7 +57,7 @@ test("of a formula each ingredient has its share, and the names of allergens fol
         const wanted = new Set(
           lines.flatMap(({ ingredientId }) => entries.find(({ id }) => id === ingredientId)?.allergens ?? []),
         );
-        const told = tellAllergens(contents);
+        const told = findAllergens(contents);
         expect(new Set(told.allergens)).toEqual(wanted);
         expect(told.unknown.length > 0).toBe(lines.some(({ ingredientId }) => ingredientId === null));
       },
@@ -70,5 +70,5 @@ test("of a formula each ingredient has its share, and the names of allergens fol
   )!;
   const told = listFormulaContents(dough, 500, own);
   expect(told.map(({ name }) => name)).toContain("my flour");
-  expect(tellAllergens(told).allergens).toContain("lupin");
+  expect(findAllergens(told).allergens).toContain("lupin");
 });

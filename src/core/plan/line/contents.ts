@@ -16,11 +16,12 @@ import { listPieceMaterials } from "./materials";
 /** So much of one ingredient is weighed for one piece. */
 export interface Content {
   readonly name: string;
-  /** Its entry in the book; null where the book does not know it: then nobody knows its allergens. */
+  /** Its entry in the book; null where the book does not have it. */
   readonly ingredientId: string | null;
   /** Raw, before anything boils or bakes off. */
   readonly massG: number;
-  readonly allergens: readonly Allergen[];
+  /** Null where nobody knows them. */
+  readonly allergens: readonly Allergen[] | null;
 }
 
 /** What of a piece is asked about: all of it, or its dough alone as long as nothing is in it. */
@@ -39,11 +40,12 @@ export function listContents(
 ): Content[] {
   const { dough } = findFormulas(piece, formulas);
   const { blankG, trimG } = shaped.masses;
-  const ofDough = dough ? listOfFormula(dough, blankG - trimG) : [];
+  const ofDough = dough ? listOfFormula(dough, blankG - trimG) : [toUnknown("the dough")];
   if (part === "dough") return gather(ofDough, own);
   const ofFillings = shaped.parts.flatMap(({ fillingId, portion, ofPieces }) => {
     const filling = findFilling(fillingId, formulas);
-    return filling ? listOfFormula(filling, (portion.massG * ofPieces) / computeYieldShare(filling)) : [];
+    if (!filling) return fillingId === null ? [] : [toUnknown("a filling")];
+    return listOfFormula(filling, (portion.massG * ofPieces) / computeYieldShare(filling));
   });
   const besides = listPieceMaterials({ piece, shaped, counts: { toFill: 1, made: 1 } }, own).flatMap(
     ({ name, ingredientId, eachG, use }) => (use === "stick" ? [] : [{ name, ingredientId, massG: eachG }]),
@@ -57,9 +59,13 @@ export const listFormulaContents = (formula: Formula, massG: number, own: readon
 
 type Weighed = Omit<Content, "allergens">;
 
+/** Something is in it that no record describes. */
+const toUnknown = (name: string): Weighed => ({ name, ingredientId: null, massG: 0 });
+
 function listOfFormula(formula: Formula, massG: number): Weighed[] {
+  if (massG <= 0) return [];
   const totalG = computeTotalG(formula);
-  if (totalG <= 0 || massG <= 0) return [];
+  if (totalG <= 0) return [toUnknown(formula.name)];
   return formula.lines.map((line) => ({
     name: line.name,
     ingredientId: line.ingredientId,
@@ -78,20 +84,20 @@ function gather(weighed: readonly Weighed[], own: readonly Ingredient[]): Conten
       name: known?.name ?? name,
       ingredientId: known?.id ?? null,
       massG: (gathered.get(key)?.massG ?? 0) + massG,
-      allergens: known?.allergens ?? [],
+      allergens: known?.allergens ?? null,
     });
   }
   return [...gathered.values()].toSorted((a, b) => b.massG - a.massG);
 }
 
-/** What must be named of what something is made of. Things that the book does not know are told apart. */
-export function tellAllergens(contents: readonly Content[]): {
+/** Allergens of these contents, and the names of those whose allergens nobody knows. */
+export function findAllergens(contents: readonly Content[]): {
   readonly allergens: readonly Allergen[];
   readonly unknown: readonly string[];
 } {
-  const present = new Set(contents.flatMap((content) => content.allergens));
+  const present = new Set(contents.flatMap((content) => content.allergens ?? []));
   return {
     allergens: allergens.filter((allergen) => present.has(allergen)),
-    unknown: contents.flatMap(({ ingredientId, name }) => (ingredientId === null ? [name] : [])),
+    unknown: contents.flatMap((content) => (content.allergens === null ? [content.name] : [])),
   };
 }

@@ -6,7 +6,7 @@ import {
   listContents,
   listShopping,
   planDay,
-  tellAllergens,
+  findAllergens,
   type DayBook,
   type Piece,
 } from "..";
@@ -123,7 +123,7 @@ test("nuts that are only dropped in are named among a piece's allergens, and wha
   const tell = (book: DayBook) => {
     const plan = planDay(book);
     const line = plan.lines.find(({ piece }) => piece.id === "custard-cup")!;
-    return tellAllergens(listContents(line, book.formulas, book.ingredients));
+    return findAllergens(listContents(line, book.formulas, book.ingredients));
   };
   expect(tell(monday).allergens).not.toContain("nuts");
   expect(tell(nutty("walnuts")).allergens).toContain("nuts");

@@ -1,6 +1,6 @@
 import { findUsualLossWPerK, USUAL_OIL_J_PER_KG_K } from "../../heat";
 import { describeOutline, type Outline } from "../../shape";
-import type { Cutter, Fryer, Oven, Shelf, Vessel } from "../book";
+import { FRESH_OIL, type Cutter, type Fryer, type Oven, type Shelf, type Vessel } from "../book";
 
 /** A tray of a small deck oven, mm. */
 const TRAY = { trayWidthMm: 450, trayDepthMm: 350 } as const;
@@ -72,7 +72,7 @@ export function createFryer(id: string): Fryer {
     ...BASKET,
     potDepthMm: POT_DEPTH_MM,
     fillShare: FILL_SHARE,
-    usedLoads: 0,
+    ...FRESH_OIL,
     changeAfterLoads: CHANGE_AFTER_LOADS,
   };
 }

@@ -41,6 +41,7 @@ export function open({
     snapshot,
     send: async (groups) => (send ? send(groups, server) : server.take(groups)),
     fetchSnapshot,
+    canKeepHere: async () => true,
     plan: (input) => planned.push(input),
     fetchPlan,
     atLeisure,

@@ -65,6 +65,7 @@ export function renderOnBench(
     fetchSnapshot: async () => server.snapshot(),
     plan: (input) => act(() => store.setState({ plan: planInput(input), planner: { kind: "current" } })),
     fetchPlan: async () => null,
+    canKeepHere: async () => true,
     atLeisure: () => {},
     outbox: { open: async () => ({ mine: null, left: [] }), keep: () => {}, keepNow: () => {} },
     clock: () => new Date(Date.parse(NOW_ISO)),

@@ -7,7 +7,7 @@ import type { BakeRequest } from "@/workers/heatWorker";
 
 /** What a worker would work out, worked out by the real engine in the test's own thread. Import it before the screen. */
 function mockAtHand<In, Out>(answer: (input: In) => Out): () => LatestClient<In, Out> {
-  return () => ({ run: (input) => Promise.resolve(answer(input)), isDead: () => false, close: () => {} });
+  return () => ({ run: (input) => Promise.resolve(answer(input)), close: () => {} });
 }
 
 jest.mock("@/workers/createCutClient", () => {

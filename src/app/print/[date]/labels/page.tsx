@@ -1,7 +1,8 @@
 import type { Metadata } from "next";
 import { listLabels } from "@/core/labels";
-import { toPrintedLabels } from "@/formats";
-import { readLabelWish } from "@/schemas/labelWish";
+import { listUnknownOnLabels, sayUnknownOnLabels, toPrintedLabels } from "@/formats";
+import { readLabelWish, writeLabelWish } from "@/schemas/labelWish";
+import { Link } from "@/ui/controls/Link";
 import { LabelPages } from "@/ui/labels/LabelPages";
 import { printDay } from "../../printDay";
 
@@ -22,20 +23,36 @@ export default async function PrintLabelsPage({ params, searchParams }: Props) {
       ),
     ),
   );
-  return printDay(date, ({ book, plan }) =>
-    wish.ok ? (
+  return printDay(date, ({ book, plan }) => {
+    if (!wish.ok)
+      return (
+        <p className="p-6" role="alert">
+          {wish.failure}
+        </p>
+      );
+    const labels = listLabels(wish.value.of, plan, book);
+    const unknown = listUnknownOnLabels(labels, wish.value);
+    if (unknown.length > 0 && !wish.value.printsUnknown)
+      return (
+        <div className="flex flex-col items-start gap-3 p-6">
+          <p role="alert">{sayUnknownOnLabels(unknown)}</p>
+          <Link
+            className="btn touch"
+            href={`/print/${date}/labels?${writeLabelWish({ ...wish.value, printsUnknown: true })}`}
+          >
+            Print incomplete labels
+          </Link>
+        </div>
+      );
+    return (
       <>
         <h1 className="sr-only">Labels</h1>
         <LabelPages
           sheetId={wish.value.sheetId}
           usedUp={wish.value.usedUp}
-          labels={toPrintedLabels(listLabels(wish.value.of, plan, book), wish.value, book.kitchen.ovenScale)}
+          labels={toPrintedLabels(labels, wish.value, book.kitchen.ovenScale)}
         />
       </>
-    ) : (
-      <p className="p-6" role="alert">
-        {wish.failure}
-      </p>
-    ),
-  );
+    );
+  });
 }

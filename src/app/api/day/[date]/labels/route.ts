@@ -1,3 +1,4 @@
+import { sayUnknownOnLabels } from "@/formats";
 import { PLAN_END_MS, runJob } from "@/jobs/pool";
 import { readLabelWish } from "@/schemas/labelWish";
 import { loadBook } from "../../../../loadDay";
@@ -22,7 +23,18 @@ export const GET = stored(async (request: Request, { params }: Context): Promise
     );
   const written = await runJob("writeLabelsPdf", { book, wish: wish.value }, PLAN_END_MS);
   if (!written.ok) return refuseJob(written.failure);
-  return new Response(Buffer.from(written.value), {
+  const labels = written.value;
+  if (!labels.ok)
+    return refuse(
+      [
+        {
+          path: "unknown",
+          message: `${sayUnknownOnLabels(labels.failure)} To print them all the same, add “unknown=true”.`,
+        },
+      ],
+      409,
+    );
+  return new Response(Buffer.from(labels.value), {
     headers: {
       "content-type": "application/pdf",
       "content-disposition": `attachment; filename="tezgah-${date}-labels.pdf"`,

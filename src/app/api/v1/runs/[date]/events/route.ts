@@ -3,8 +3,7 @@ import { isBusy } from "@/data/fileFault";
 import { getStore } from "@/data/getStore";
 import { MAX_EVENTS, validateRunEvent } from "@/schemas/runEvents";
 import { readClock } from "../../../../../clock";
-import { keepLog } from "../../../../../keepLog";
-import { loadRun } from "../../../../../loadRun";
+import { isLogBehind, keepLogOf } from "../../../../../keepLog";
 import { readJson, refuse } from "../../../../readJson";
 import { stored } from "../../../../stored";
 import { refuseNoRun } from "../refuseNoRun";
@@ -30,6 +29,7 @@ export const GET = stored(async (request: Request, { params }: Context): Promise
   return Response.json({
     ...runs.listEvents(run.id, after, MAX_EVENTS),
     edition: run.edition,
+    isLogBehind: isLogBehind(date),
   });
 });
 
@@ -62,8 +62,8 @@ export const POST = stored(async (request: Request, { params }: Context): Promis
   );
   try {
     const seq = runs.append(run.id, good, readClock().toISOString());
-    learn(date, good);
-    return Response.json({ kept: good.map(({ id }) => id), refused, seq });
+    const logBehind = learn(date, good);
+    return Response.json({ kept: good.map(({ id }) => id), refused, seq, logBehind });
   } catch (error) {
     if (!isBusy(error)) throw error;
     const busy = refuse([{ path: "", message: "Another writes just now. Send it again." }], 503);
@@ -72,8 +72,9 @@ export const POST = stored(async (request: Request, { params }: Context): Promis
   }
 });
 
-/** Kinds that say something of minutes, leaks, yields, liquids, sales or the larder. */
+/** Kinds that say something of minutes, leaks, yields, liquids, oil, sales or the larder. */
 const learned: ReadonlySet<RunEvent["kind"]> = new Set([
+  "begun",
   "done",
   "wrong",
   "measured",
@@ -87,21 +88,9 @@ const learned: ReadonlySet<RunEvent["kind"]> = new Set([
   "leftOut",
 ]);
 
-/** The log goes with what happened. The events are kept whatever becomes of it, and the next ones try again. */
-function learn(date: string, news: readonly RunEvent[]): void {
-  if (!news.some(({ kind }) => learned.has(kind))) return;
-  const run = loadRun(date);
-  if (!run) return;
-  const isNew = new Set(news.map(({ id }) => id));
-  try {
-    keepLog(
-      run,
-      run.events.filter(({ id }) => !isNew.has(id)),
-    );
-  } catch (error) {
-    if (!isBusy(error)) throw error;
-  }
-}
+/** The log follows the events. @returns Why it does not yet: it is tried again by itself; null where it does. */
+const learn = (date: string, news: readonly RunEvent[]): string | null =>
+  news.some(({ kind }) => learned.has(kind)) ? keepLogOf(date) : null;
 
 const readId = (event: unknown): string | null =>
   typeof event === "object" && event !== null && "id" in event && typeof event.id === "string"

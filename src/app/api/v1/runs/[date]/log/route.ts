@@ -21,8 +21,8 @@ export const POST = stored(async (request: Request, { params }: Context): Promis
   if (!body.ok) return body.failure;
   const run = loadRun(date);
   if (!run) return refuseNoRun(date);
-  const kept = keepLog(run, null);
-  return kept
-    ? Response.json(kept)
-    : refuse([{ path: "", message: "The log was changed by another meanwhile. Ask again." }], 409);
+  const kept = keepLog(run, true);
+  return kept.ok
+    ? Response.json(kept.value)
+    : refuse([{ path: "", message: `The log was not kept. ${kept.failure} Send this again.` }], 409);
 });
