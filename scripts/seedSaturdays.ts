@@ -109,7 +109,8 @@ function seedOne(
   const records = store.readDay(date);
   // What stands in the demo's larder is for its own days.
   const book =
-    records && toDayBook(fromLists(records.lists), date, null, { formulasThen: [], past: records.past });
+    records &&
+    toDayBook(fromLists(records.lists), date, null, { formulasThen: [], past: records.past, closed: null });
   const sheet = book && freezeRun(planDay({ ...book, larder: [] }), { ...book, larder: [] });
   if (!sheet) throw new Error(`The past Saturday ${date} could not be planned.`);
   const { id } = store.runs.freeze(day, gzipSync(JSON.stringify(sheet)), nowIso);

@@ -4,6 +4,7 @@ import { toFileFault } from "@/data/fileFault";
 import { InHouse } from "@/ui/shell/InHouse";
 import { IllFile } from "@/ui/shell/IllFile";
 import { readMeasures } from "./measures";
+import "./requestMeasures";
 
 /** A page over what is stored, in the measures of its house; where the data file is ill, the page that says so and what to do. */
 export async function guardFile(draw: () => ReactNode | Promise<ReactNode>): Promise<ReactNode> {

@@ -26,12 +26,13 @@ export async function loadPackedPlan(date: string): Promise<Result<PackedPlan, J
   const snapshot = loadSnapshot(date);
   if (!snapshot) return null;
   const { epoch, revision } = snapshot;
-  const nowMin = findNowMin(date, readKitchenClock().wall);
+  const book = toBook(snapshot, findNowMin(date, readKitchenClock().wall));
+  const { nowMin } = book;
   const plans = (holder.tezgahPlans ??= new Map());
   const key = [date, epoch, revision, nowMin].join("/");
   const known = plans.get(key);
   if (known) return known;
-  const packing = runJob("packPlan", toBook(snapshot, nowMin), PLAN_END_MS).then((packed) =>
+  const packing = runJob("packPlan", book, PLAN_END_MS).then((packed) =>
     packed.ok ? ok({ epoch, revision, nowMin, gzip: packed.value }) : packed,
   );
   plans.set(key, packing);

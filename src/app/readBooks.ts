@@ -16,6 +16,8 @@ export function readBooks(from: string, to: string): DayBook[] {
   return pickRecords(table, "day").flatMap(({ date }) => {
     const isOver = findPhase(date, wall) === "over";
     const formulasThen = isOver ? getStore().listFormulasAsOf(findEndIso(date, timeZone)) : [];
-    return toDayBook(table, date, null, { formulasThen, past }) ?? [];
+    return (
+      toDayBook(table, date, null, { formulasThen, past, closed: getStore().runs.findClosed(date) }) ?? []
+    );
   });
 }

@@ -179,7 +179,7 @@ test("a day is planned from what was known before it, and its own records stand 
 
 test("a kept day's own document is taken by the API's rules", () => {
   const { lists, past } = store.readDay("2020-03-03")!;
-  const book = toDayBook(fromLists(lists), "2020-03-03", null, { formulasThen: [], past });
+  const book = toDayBook(fromLists(lists), "2020-03-03", null, { formulasThen: [], past, closed: null });
   const valid = validateDayBook(JSON.parse(JSON.stringify(book)));
   expect(valid).toMatchObject({ ok: true });
 });
@@ -187,7 +187,7 @@ test("a kept day's own document is taken by the API's rules", () => {
 test("the log of ten years changes what the day's plan forecasts, and nothing but that", () => {
   const { lists, past } = store.readDay("2026-11-29")!;
   const plan = (log: typeof past) =>
-    planDay(toDayBook(fromLists(lists), "2026-11-29", null, { formulasThen: [], past: log })!);
+    planDay(toDayBook(fromLists(lists), "2026-11-29", null, { formulasThen: [], past: log, closed: null })!);
   const [logged, bare] = [plan(past), plan(NO_PAST)];
   expect(logged.yieldHabits["bay-shortcrust"]!.rollings).toBeGreaterThanOrEqual(LOTS_LOOKED_AT);
   expect(bare.yieldHabits["bay-shortcrust"]!.rollings).toBe(0);

@@ -28,7 +28,7 @@ beforeEach(() => {
   );
   store.applyGroups([{ id: "world", changes }], NOW);
   const { lists, past } = store.readDay(DATE)!;
-  const book = toDayBook(fromLists(lists), DATE, null, { formulasThen: [], past })!;
+  const book = toDayBook(fromLists(lists), DATE, null, { formulasThen: [], past, closed: null })!;
   sheet = freezeRun(planDay(book), book)!;
   const { id } = store.runs.freeze(book.day, gzipSync(JSON.stringify(sheet)), NOW);
   run = { id, sheet, events: [] };
@@ -165,4 +165,25 @@ test("a log that is refused says why, is found as behind, and is whole once it i
   expect([refusals > 1, store.runs.listBehind(9)]).toEqual([true, [DATE]]);
   expect(keep()).toMatchObject({ lots: 3, changed: 4 });
   expect([store.runs.listBehind(9), readFryer().fried.length > 0]).toEqual([[], true]);
+});
+
+test("a closed day opens as it was frozen, whatever the hour, and is planned from now again once it is reopened", () => {
+  const evening = 20 * 60;
+  const openAt = (nowMin: number) => {
+    const { lists, past, closed } = store.readDay(DATE)!;
+    return planDay(toDayBook(fromLists(lists), DATE, nowMin, { formulasThen: [], past, closed })!);
+  };
+  const startsOf = (tasks: readonly { readonly taskId: string; readonly startMin: number }[]) =>
+    Object.fromEntries(tasks.map(({ taskId, startMin }) => [taskId, startMin]));
+  const frozen = startsOf(sheet.placed);
+  const closing = tell(902, { kind: "closed" });
+  keep(...work(1), closing);
+  const opened = openAt(evening);
+  expect(startsOf(opened.tasks.map(({ id, placed }) => ({ taskId: id, startMin: placed.startMin })))).toEqual(
+    frozen,
+  );
+  expect(opened.problems.filter(({ code }) => code === "pastPromise")).toEqual([]);
+  keep(tell(903, { kind: "undone", eventId: closing.id }));
+  expect(store.readDay(DATE)!.closed).toBeNull();
+  expect(openAt(evening).tasks[0]!.placed.startMin).toBeGreaterThanOrEqual(evening);
 });

@@ -1,5 +1,7 @@
 import type Database from "better-sqlite3";
-import type { DaySummary, RunEvent } from "@/core/run";
+import { gunzipSync } from "node:zlib";
+import { openSheet, type DaySummary, type RunEvent } from "@/core/run";
+import type { ClosedDay } from "@/schemas/toDayBook";
 
 /** A run as it is stored; its sheet is deflated JSON. */
 export interface StoredRun {
@@ -35,6 +37,8 @@ export interface Runs {
   markKept(runId: string, events: number): void;
   /** Runs with events that are not in the log yet, the latest first. */
   listBehind(most: number): readonly string[];
+  /** How a day that was run and closed had been laid; null while it is not closed. */
+  findClosed(date: string): ClosedDay | null;
   /** Keeps a sheet as the newest of its day's run. */
   freeze(day: { readonly id: string; readonly date: string }, sheet: Uint8Array, nowIso: string): StoredRun;
   /** Adds what is not there yet, all or nothing; an id that is there counts once. @returns The newest mark. */
@@ -132,6 +136,11 @@ export function createRuns(db: Database.Database): Runs {
     countKept: (runId) => selectKept.get(runId)?.events ?? 0,
     markKept: (runId, events) => void putKept.run(runId, events),
     listBehind: (most) => selectBehind.all(most).map(({ date }) => date),
+    findClosed(date) {
+      const [row] = selectSummaries.all(date, date, 1);
+      const run = row && (JSON.parse(row.summary) as DaySummary).isClosed ? find(date) : null;
+      return run && { laid: openSheet(gunzipSync(run.sheet).toString()).placed };
+    },
     has: (date) => selectIsRun.get(date) !== undefined,
     freeze: (day, sheet, nowIso) => freeze.immediate(day, sheet, nowIso),
     append: (runId, events, nowIso) => append.immediate(runId, events, nowIso),

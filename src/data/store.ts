@@ -12,6 +12,7 @@ import type {
   Till,
 } from "@/schemas/model";
 import type { RecordLists } from "@/schemas/recordTable";
+import type { ClosedDay } from "@/schemas/toDayBook";
 import { createDayList, type DayList } from "./dayList";
 import { createDayReader, type DayRecords } from "./dayReader";
 import { createFormulaEditions, type FormulaEdition } from "./formulaEditions";
@@ -31,6 +32,8 @@ export interface DaySnapshot {
   readonly past: PastLog;
   /** What happens on the day is told at its run, and stands in the log from there. */
   readonly hasRun: boolean;
+  /** Null while it is not closed. */
+  readonly closed: ClosedDay | null;
 }
 
 export interface Store {
@@ -99,6 +102,7 @@ export function createStore(db: Database.Database): Store {
         epoch: readEpoch(),
         revision: writer.readRevision(),
         hasRun: runs.has(date),
+        closed: runs.findClosed(date),
         ...records,
       }
     );

@@ -5,7 +5,15 @@ import type { Result } from "@/core/result";
 import type { EggSize, MeasureSystem } from "@/core/units";
 import { eggSizes } from "@/core/units";
 import { firstKitchen } from "./firstKitchen";
-import { formulaLimits, kitchenLimits, MAX_PASTE_CHARACTERS, pieceLimits, weighingLimits } from "./limits";
+import {
+  formulaLimits,
+  heatLimits,
+  kitchenLimits,
+  MAX_PASTE_CHARACTERS,
+  orderLimits,
+  pieceLimits,
+  weighingLimits,
+} from "./limits";
 import type { Formula } from "./model";
 import { quantity, whole } from "./quantity";
 import { recordSchemas } from "./records";
@@ -50,7 +58,7 @@ export const scaleSchema = Joi.object({
           is: "pieces",
           then: Joi.object({
             by: Joi.valid("pieces"),
-            pieces: whole({ label: "Pieces", unit: "", min: 1, max: 10_000, step: 1 }),
+            pieces: whole({ ...orderLimits.count, label: "Pieces" }),
             perPieceG: usableG,
           }),
         },
@@ -74,7 +82,7 @@ export function validateScale(value: unknown): Result<ScaleDocument, Fault[]> {
 }
 
 /** Longest side of a piece of dough that is reckoned with. */
-const size = (label: string) => quantity({ label, unit: "mm", min: 1, max: 600, step: 1 });
+const size = (label: string) => quantity({ ...heatLimits.bodyMm, label });
 const share = Joi.number().min(0).max(1).required();
 /** A body as conduction sees it. */
 export const bodySchema = Joi.alternatives()

@@ -11,28 +11,23 @@ import {
 import type { Result } from "@/core/result";
 import { bodySchema, compositionSchema } from "./calculators";
 import { lossOr } from "./kitRecords";
-import { formulaLimits, fryerLimits, kitchenLimits, pieceLimits, type Limit } from "./limits";
+import { formulaLimits, fryerLimits, fryLimits, heatLimits, kitchenLimits } from "./limits";
 import { quantity, whole } from "./quantity";
 import { validate, type Fault } from "./validate";
 
-const between = (label: string, unit: string, min: number, max: number): Limit => ({
-  label,
-  unit,
-  min,
-  max,
-  step: 1,
-});
-const startC = quantity(between("At the start", "°C", -30, 100));
-const doneC = quantity(between("Done at", "°C", 30, 105));
+const startC = quantity(heatLimits.startC);
+const doneC = quantity(heatLimits.doneC);
+/** Stages of one bake. */
+const MOST_STAGES = 6;
 const air = Joi.array()
   .items(
     Joi.object({
-      airC: quantity(between("Oven", "°C", 50, 300)),
-      minutes: quantity(between("Minutes", "min", 1, 360)),
+      airC: quantity(heatLimits.airC),
+      minutes: quantity(heatLimits.airMin),
     }),
   )
   .min(1)
-  .max(6)
+  .max(MOST_STAGES)
   .required();
 const baked = {
   body: bodySchema,
@@ -57,7 +52,7 @@ export const coolSchema = Joi.object({
   ...baked,
   roomC: quantity(kitchenLimits.roomC),
   fridgeC: quantity(kitchenLimits.fridgeC),
-  roomMin: quantity(between("In the room", "min", 0, 720)),
+  roomMin: quantity(heatLimits.roomMin),
 }).required();
 
 /** A warm piece, its room and its fridge. */
@@ -70,26 +65,23 @@ export interface FryDocument {
   readonly load: FryLoad;
   readonly leastC: number;
 }
-const share = between("Share", "", 0.01, 1);
 export const frySchema = Joi.object({
   bath: Joi.object({
-    oilKg: quantity(between("Oil", "kg", 0.2, 50)),
+    oilKg: quantity(fryerLimits.oilKg),
     oilJPerKgK: quantity(fryerLimits.oilJPerKgK).default(USUAL_OIL_J_PER_KG_K).optional(),
     lossWPerK: lossOr(fryerLimits.lossWPerK),
-    heaterW: quantity(between("Heater", "W", 100, 30_000)),
-    setC: quantity(between("Oil set to", "°C", 120, 200)),
+    heaterW: quantity(fryerLimits.heaterW),
+    setC: quantity(fryLimits.setC),
     roomC: quantity(kitchenLimits.roomC),
   }).required(),
   load: Joi.object({
-    pieces: whole(between("Pieces", "", 1, 500)),
-    pieceMm2: quantity(between("Surface of a piece", "mm²", 100, 200_000)),
-    minutes: quantity(pieceLimits.bakeMin),
-    pieceG: quantity(between("A piece", "g", 1, 1000)),
-    waterShare: quantity(share),
+    pieces: whole(fryLimits.pieces),
+    pieceMm2: quantity(fryLimits.pieceMm2),
+    minutes: quantity(fryLimits.minutes),
+    pieceG: quantity(fryLimits.pieceG),
+    waterShare: quantity(fryLimits.waterShare),
   }).required(),
-  leastC: quantity(between("Never below", "°C", 120, 195))
-    .default(165)
-    .optional(),
+  leastC: quantity(fryLimits.leastC).default(165).optional(),
 }).required();
 
 /** A bath of oil and what goes into it. */

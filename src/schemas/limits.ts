@@ -30,8 +30,8 @@ export const pieceLimits = {
   marginMm: limit("Clean margin", "mm", 3, 60, 1),
   plumpness: limit("Plumpness", "", 0.05, 1, 0.05),
   portionG: limit("Each gets", "g", 0.5, 2000, 1),
-  webMm: limit("Between cuts", "mm", 0, 20, 1),
-  raggedMm: limit("Ragged edge", "mm", 0, 40, 1),
+  webMm: limit("Between cuts", "mm", 0, 100, 1),
+  raggedMm: limit("Ragged edge", "mm", 0, 200, 1),
   spares: limit("Spare pieces", "", 0, 500, 1),
   chillMin: limit("Chill before baking", "min", 0, 1440, 5),
   ovenC: limit("Oven", "°C", 100, 300, 5),
@@ -60,6 +60,7 @@ export const pieceLimits = {
   coreMm: limit("Core across", "mm", 5, 60, 1),
   overlapMm: limit("Corners overlap", "mm", 0, 60, 1),
   finishedMm: limit("Rolled to, across", "mm", 30, 250, 1),
+  finishedHighMm: limit("… and high", "mm", 8, 60, 0.5),
   heapMm: limit("Guide ring", "mm", 20, 200, 1),
   logMm: limit("Log across", "mm", 20, 150, 1),
   stacked: limit("Sheets stacked", "", 1, 8, 1),
@@ -166,10 +167,10 @@ export const shelfLimits = {
 } as const;
 
 export const fryerLimits = {
-  oilKg: limit("Oil in it", "kg", 0.5, 60, 0.1),
+  oilKg: limit("Oil in it", "kg", 0.2, 60, 0.1),
   oilJPerKgK: limit("Warms with", "J/kg K", 1500, 6000, 10),
   lossWPerK: limit("Loses", "W/K", 0.01, 1000, 0.01),
-  heaterW: limit("Heater", "W", 300, 30_000, 100),
+  heaterW: limit("Heater", "W", 100, 30_000, 100),
   maxC: limit("Hottest", "°C", 120, 200, 5),
   basketWidthMm: limit("Basket, long side", "mm", 80, 900, 5),
   basketDepthMm: limit("Basket, short side", "mm", 80, 900, 5),
@@ -180,6 +181,49 @@ export const fryerLimits = {
   /** Two times that tell what a bath holds and loses. */
   warmMin: limit("100 to 170 °C, heater on", "min", 0.5, 120, 0.5),
   coolMin: limit("170 back to 160 °C, heater off", "min", 0.5, 240, 0.5),
+} as const;
+
+/** What goes through heat, and through what. */
+export const heatLimits = {
+  startC: limit("Goes in at", "°C", -30, 100, 1),
+  doneC: limit("Done at", "°C", 30, 105, 1),
+  airC: limit("Oven", "°C", 50, 300, 1),
+  airMin: limit("Minutes", "min", 1, 360, 1),
+  roomMin: limit("In the room first", "min", 0, 720, 5),
+  bodyMm: limit("As high as", "mm", 1, 600, 1),
+} as const;
+
+/** A load in oil. */
+export const fryLimits = {
+  setC: limit("Oil set to", "°C", 120, 200, 1),
+  pieces: limit("In at once", "", 1, 500, 1),
+  minutes: limit("Fry", "min", 1, 180, 0.5),
+  pieceMm2: limit("Surface of a piece", "mm²", 100, 200_000, 1),
+  pieceG: limit("A piece", "g", 1, 1000, 1),
+  waterShare: limit("Share of water", "", 0.01, 1, 0.01),
+  leastC: limit("Never below", "°C", 120, 195, 1),
+} as const;
+
+/** A layout of cuts that is sent as a document. */
+export const layoutLimits = {
+  ratio: limit("Share of an outline among the cuts", "", 0, 1000, 1),
+  placeMm: limit("Place on the sheet", "mm", 0, 5000, 0.1),
+  angleDeg: limit("Turned by", "°", 0, 360, 1),
+} as const;
+
+/** A schedule that is sent as a document. */
+export const scheduleLimits = {
+  amount: limit("Amount of a resource", "", 0, 1e6, 1),
+  weight: limit("Weight", "", 0, 1000, 1),
+  heatC: limit("Heat", "°C", -40, 500, 1),
+  rateCPerMin: limit("Heats or cools by", "°C/min", 0, 200, 1),
+  toleranceC: limit("Heats count as one within", "°C", 0, 50, 1),
+} as const;
+
+/** An order of jobs that was kept: minutes from a day's midnight, a week either way. */
+export const laidLimits = {
+  startMin: limit("Start", "min", -10_080, 10_080, 1),
+  mode: limit("Mode", "", 0, 20, 1),
 } as const;
 
 export const kitchenLimits = {

@@ -33,6 +33,7 @@ import {
   ingredientLimits,
   kitchenLimits,
   tillLimits,
+  laidLimits,
   larderLimits,
   lotRecordLimits,
   MAX_CONTACT_CHARACTERS,
@@ -55,8 +56,8 @@ const laidSchema = Joi.array()
   .items(
     Joi.object({
       taskId: Joi.string().min(1).max(200).required(),
-      startMin: Joi.number().integer().min(-10_080).max(10_080).required(),
-      mode: Joi.number().integer().min(0).max(20).required(),
+      startMin: whole(laidLimits.startMin),
+      mode: whole(laidLimits.mode),
     }),
   )
   .max(MAX_LAID)

@@ -1,4 +1,6 @@
 import Joi from "joi";
+import { scheduleLimits } from "./limits";
+import { quantity } from "./quantity";
 import { fail, type Result } from "@/core/result";
 import type { ScheduleProblem } from "@/core/schedule";
 import { validate, type Fault } from "./validate";
@@ -22,8 +24,8 @@ const DEFAULT_BUDGET_MS = 1000;
 const id = Joi.string().min(1).max(120).required();
 const minute = Joi.number().integer().min(-FARTHEST_MIN).max(FARTHEST_MIN);
 const duration = Joi.number().integer().min(0).max(FARTHEST_MIN);
-const amount = Joi.number().greater(0).max(1e6).default(1);
-const celsius = Joi.number().min(-40).max(500).required();
+const amount = Joi.number().greater(scheduleLimits.amount.min).max(scheduleLimits.amount.max).default(1);
+const celsius = quantity(scheduleLimits.heatC);
 
 const modeSchema = Joi.object({
   durationMin: duration.min(1).required(),
@@ -61,19 +63,25 @@ const taskSchema = Joi.object({
   releaseMin: minute.allow(null).default(null),
   dueMin: minute.allow(null).default(null),
   promiseId: Joi.string().min(1).max(120),
-  weight: Joi.number().greater(0).max(1000).default(1),
+  weight: Joi.number().greater(scheduleLimits.weight.min).max(scheduleLimits.weight.max).default(1),
   pinnedMin: minute.allow(null).default(null),
 });
 
 const resourceSchema = Joi.object({
   id,
-  capacity: Joi.number().greater(0).max(1e6).default(1),
+  capacity: Joi.number().greater(scheduleLimits.amount.min).max(scheduleLimits.amount.max).default(1),
   gapMin: duration.default(0),
   heater: Joi.object({
     restC: celsius,
-    heatUpCPerMin: Joi.number().greater(0).max(200).required(),
-    coolDownCPerMin: Joi.number().greater(0).max(200).required(),
-    toleranceC: Joi.number().min(0).max(50).default(0),
+    heatUpCPerMin: Joi.number()
+      .greater(scheduleLimits.rateCPerMin.min)
+      .max(scheduleLimits.rateCPerMin.max)
+      .required(),
+    coolDownCPerMin: Joi.number()
+      .greater(scheduleLimits.rateCPerMin.min)
+      .max(scheduleLimits.rateCPerMin.max)
+      .required(),
+    toleranceC: quantity(scheduleLimits.toleranceC).optional().default(0),
   })
     .allow(null)
     .default(null),

@@ -1,4 +1,5 @@
 import { NO_PAST, type PastLog } from "@/core/plan";
+import type { LaidTask } from "@/core/schedule";
 import { firstKitchen } from "./firstKitchen";
 import type { DayBook, Formula, Order } from "./model";
 import { findRecord, pickRecords, type RecordTable } from "./recordTable";
@@ -9,9 +10,16 @@ export interface DayGround {
   readonly formulasThen: readonly Formula[];
   /** The log but for this day's own, as sums. */
   readonly past: PastLog;
+  /** The order that a day was run in, once it is closed: it opens as it was, whatever the hour. */
+  readonly closed: ClosedDay | null;
 }
 
-const BARE_GROUND: DayGround = { formulasThen: [], past: NO_PAST };
+/** A day that was run and closed. */
+export interface ClosedDay {
+  readonly laid: readonly LaidTask[];
+}
+
+const BARE_GROUND: DayGround = { formulasThen: [], past: NO_PAST, closed: null };
 
 /**
  * The document a day is planned from.
@@ -22,14 +30,14 @@ export function toDayBook(
   table: RecordTable,
   date: string,
   nowMin: number | null,
-  { formulasThen, past }: DayGround = BARE_GROUND,
+  { formulasThen, past, closed }: DayGround = BARE_GROUND,
 ): DayBook | null {
   const day = pickRecords(table, "day").find((candidate) => candidate.date === date);
   const [bench] = pickRecords(table, "bench");
   if (!day || !bench) return null;
   const formulas = pickRecords(table, "formula");
   return {
-    day,
+    day: closed ? { ...day, laid: closed.laid } : day,
     orders: pickRecords(table, "order")
       .filter(({ dayId }) => dayId === day.id)
       .map((order) => nameCustomer(order, table)),
@@ -52,7 +60,7 @@ export function toDayBook(
     cutRecords: pickRecords(table, "cutRecord"),
     lotRecords: pickRecords(table, "lotRecord"),
     past,
-    nowMin,
+    ...(closed ? { nowMin: null, isClosed: true } : { nowMin }),
   };
 }
 

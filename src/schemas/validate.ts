@@ -3,6 +3,7 @@ import { fail, ok, type Result } from "@/core/result";
 import { firstKitchen } from "./firstKitchen";
 import type { DayBook, Formula } from "./model";
 import {
+  layoutLimits,
   cutLimits,
   formulaLimits,
   MAX_FIELDS,
@@ -160,13 +161,18 @@ export type LayoutDocument = PartsRequest & Budgeted;
 /** Most outlines on one sheet. */
 const MAX_OUTLINES = 6;
 
-const webMm = Joi.number().min(0).max(100).default(0);
-const marginMm = Joi.number().min(0).max(200).default(0);
+const webMm = quantity(pieceLimits.webMm).optional().default(0);
+const marginMm = quantity(pieceLimits.raggedMm).optional().default(0);
 const onSheet = { outline: outlineSchema, webMm, marginMm };
 export const layoutSchema = Joi.object({
   mode: Joi.valid(...layoutModes).default("rows"),
   outlines: Joi.array()
-    .items(Joi.object({ outline: outlineSchema, ratio: Joi.number().greater(0).max(1000).default(1) }))
+    .items(
+      Joi.object({
+        outline: outlineSchema,
+        ratio: Joi.number().greater(layoutLimits.ratio.min).max(layoutLimits.ratio.max).default(1),
+      }),
+    )
     .min(1)
     .max(MAX_OUTLINES)
     .required(),
@@ -240,9 +246,12 @@ const placedTemplateSchema = Joi.object({
         placements: Joi.array()
           .items(
             Joi.object({
-              xMm: Joi.number().min(0).max(5000).required(),
-              yMm: Joi.number().min(0).max(5000).required(),
-              angleDeg: Joi.number().min(0).less(360).required(),
+              xMm: quantity(layoutLimits.placeMm),
+              yMm: quantity(layoutLimits.placeMm),
+              angleDeg: Joi.number()
+                .min(layoutLimits.angleDeg.min)
+                .less(layoutLimits.angleDeg.max)
+                .required(),
             }),
           )
           .max(MAX_PLACEMENTS)

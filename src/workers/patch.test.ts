@@ -46,7 +46,7 @@ test("what is neither a list nor a plain object goes whole", () => {
 
 test("a degree more in the oven of a great day is a small part of its plan", () => {
   const table = listDemoRecords();
-  const ground = { past: NO_PAST, formulasThen: [] };
+  const ground = { past: NO_PAST, formulasThen: [], closed: null };
   const planOf = (records: typeof table) => planDay(toDayBook(records, "2026-12-05", null, ground)!);
   const crescent = findRecord(table, "piece", "rhubarb-crescent")!;
   const before = planOf(table);
@@ -74,7 +74,7 @@ test.each(days)(
     let table = listDemoRecords();
     for (const order of pickRecords(table, "order"))
       table = withRecord(table, { kind: "order", id: order.id }, { ...order, count: order.count * times });
-    const plan = planDay(toDayBook(table, date, nowMin, { past: NO_PAST, formulasThen: [] })!);
+    const plan = planDay(toDayBook(table, date, nowMin, { past: NO_PAST, formulasThen: [], closed: null })!);
     expect(makePatch(asText(plan), structuredClone(plan))).toEqual({ kind: "same" });
   },
 );

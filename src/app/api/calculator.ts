@@ -1,12 +1,9 @@
 import type { Result } from "@/core/result";
-import { inHouse, metricMeasures } from "@/core/units";
 import type { JobInput, JobName, JobOutput } from "@/jobs/jobs";
 import { runJob, type JobFault } from "@/jobs/pool";
 import type { Fault } from "@/schemas/validate";
+import { inMetric } from "../requestMeasures";
 import { readJson, refuse } from "./readJson";
-
-/** What the API says about lengths and masses, it says as its figures are. */
-export const inMetric = <T>(work: () => T): T => inHouse(metricMeasures, work);
 
 interface CalculatorShape<D> {
   readonly validate: (value: unknown) => Result<D, Fault[]>;
@@ -24,12 +21,13 @@ const SMALL_DOCUMENT_BYTES = 100_000;
  */
 export const calculator =
   <D>({ validate, answer, maxBytes = SMALL_DOCUMENT_BYTES }: CalculatorShape<D>) =>
-  async (request: Request): Promise<Response> => {
-    const body = await readJson(request, maxBytes);
-    if (!body.ok) return body.failure;
-    const document = inMetric(() => validate(body.value));
-    return document.ok ? inMetric(() => answer(document.value)) : refuse(document.failure);
-  };
+  (request: Request): Promise<Response> =>
+    inMetric(async () => {
+      const body = await readJson(request, maxBytes);
+      if (!body.ok) return body.failure;
+      const document = validate(body.value);
+      return document.ok ? answer(document.value) : refuse(document.failure);
+    });
 
 /** A hard end past what a search was given, ms: it may be in the middle of a step. */
 const GRACE_MS = 5000;
@@ -48,7 +46,7 @@ export async function answerByJob<N extends JobName>(
   answer: (output: Awaited<JobOutput<N>>) => Response,
 ): Promise<Response> {
   const done = await runJob(name, input, budgetMs === null ? USUAL_END_MS : budgetMs + GRACE_MS);
-  return done.ok ? inMetric(() => answer(done.value)) : refuseJob(done.failure);
+  return done.ok ? answer(done.value) : refuseJob(done.failure);
 }
 
 export function refuseJob(fault: JobFault): Response {

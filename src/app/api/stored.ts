@@ -1,20 +1,25 @@
 import { toFileFault } from "@/data/fileFault";
+import { inMetric } from "../requestMeasures";
 import { refuse } from "./readJson";
 
 /** When one who found the data file ill may ask again, s. */
 const RETRY_AFTER_S = 5;
 
-/** A route that reads or writes what is stored: a data file that is ill is said, with what to do, and is no bare 500. */
+/**
+ * A route that reads or writes what is stored: a data file that is ill is said, with what to do, and is no bare 500. It
+ * speaks in mm and g whatever the house measures in.
+ */
 export const stored =
   <Rest extends unknown[]>(answer: (request: Request, ...rest: Rest) => Response | Promise<Response>) =>
-  async (request: Request, ...rest: Rest): Promise<Response> => {
-    try {
-      return await answer(request, ...rest);
-    } catch (error) {
-      const fault = toFileFault(error);
-      if (!fault) throw error;
-      const refused = refuse([{ path: "", message: `${fault.message} ${fault.remedy}` }], 503);
-      refused.headers.set("retry-after", String(RETRY_AFTER_S));
-      return refused;
-    }
-  };
+  (request: Request, ...rest: Rest): Promise<Response> =>
+    inMetric(async () => {
+      try {
+        return await answer(request, ...rest);
+      } catch (error) {
+        const fault = toFileFault(error);
+        if (!fault) throw error;
+        const refused = refuse([{ path: "", message: `${fault.message} ${fault.remedy}` }], 503);
+        refused.headers.set("retry-after", String(RETRY_AFTER_S));
+        return refused;
+      }
+    });

@@ -19,7 +19,17 @@ import { listCoatings, sumEggCoats, listMaterials } from "./line";
  * The whole day from its orders, told in the measures of its kitchen: pure, the same book gives the same plan.
  * Pieces that cannot be made are left out and stand in `problems` with what would mend them.
  */
-export const planDay = (written: DayBook): DayPlan => inHouse(written.kitchen, () => planInMeasures(written));
+export const planDay = (written: DayBook): DayPlan =>
+  inHouse(written.kitchen, () => planInMeasures(written.isClosed ? withoutOwnLog(written) : written));
+
+const withoutOwnLog = (book: DayBook): DayBook => ({
+  ...book,
+  lotRecords: book.lotRecords.filter(({ dayId }) => dayId !== book.day.id),
+  cutRecords: book.cutRecords.filter(({ dayId }) => dayId !== book.day.id),
+  weighings: book.weighings.map((weighing) =>
+    weighing.dayId === book.day.id ? { ...weighing, took: null } : weighing,
+  ),
+});
 
 function planInMeasures(written: DayBook): DayPlan {
   const makings = planMakings(written);

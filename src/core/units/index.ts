@@ -35,6 +35,7 @@ export {
   metricMeasures,
   readHouseMeasures,
   setHouseMeasures,
+  setMeasureScope,
   type HouseMeasures,
   type LengthUnit,
   type MassUnit,

@@ -6,7 +6,7 @@ import type { ChangeGroup, GroupAnswer } from "@/schemas/change";
 import type { DayBook, Formula } from "@/schemas/model";
 import type { LiveNews } from "@/schemas/live";
 import type { Edit, RecordLists, RecordTable } from "@/schemas/recordTable";
-import type { DayGround } from "@/schemas/toDayBook";
+import type { ClosedDay, DayGround } from "@/schemas/toDayBook";
 import type { PlannerState } from "./planner";
 import type { OpenConflict, RefusedGroup } from "./saver";
 
@@ -20,6 +20,8 @@ export interface DaySnapshot {
   readonly past: PastLog;
   /** What happens on the day is told at its run, and stands in the log from there. */
   readonly hasRun: boolean;
+  /** How it was laid, once it is closed. */
+  readonly closed: ClosedDay | null;
   /** For a day that is over: the formulas as they stood then. Empty otherwise. */
   readonly formulasThen: readonly Formula[];
   /** The server's own zone: the kitchen's where it has named none. */

@@ -100,7 +100,11 @@ export function createBenchStore(input: BenchInput) {
       new Date(input.clock().getTime() + clockOffsetMs),
       readZone(readLocal(saver)),
     );
-  const toGround = ({ formulasThen, past }: DaySnapshot): DayGround => ({ formulasThen, past });
+  const toGround = ({ formulasThen, past, closed }: DaySnapshot): DayGround => ({
+    formulasThen,
+    past,
+    closed,
+  });
   const firstNow = readNow();
   const firstGround = toGround(snapshot);
   const firstBook = toDayBook(saver.base, snapshot.date, findNowMin(snapshot.date, firstNow), firstGround);
@@ -118,8 +122,8 @@ export function createBenchStore(input: BenchInput) {
       // What the server has taken says the same as what was shown: nothing is planned anew for it.
       const records = keepSame(before.records, readLocal(saver));
       const [conflict = null] = saver.conflicts;
-      const nowMin = findNowMin(before.date, readNow());
       const ground = more.ground ?? before.ground;
+      const nowMin = ground.closed ? null : findNowMin(before.date, readNow());
       const isSame = before.book.nowMin === nowMin && ground === before.ground && records === before.records;
       // The open day may not vanish under the screen.
       const book = isSame ? before.book : (toDayBook(records, before.date, nowMin, ground) ?? before.book);
@@ -317,6 +321,7 @@ export function createBenchStore(input: BenchInput) {
           !isSameFile ||
           next.revision > heard ||
           next.hasRun !== snapshot.hasRun ||
+          (next.closed === null) !== (snapshot.closed === null) ||
           next.formulasThen.length !== snapshot.formulasThen.length;
         snapshot = next;
         // What the router remembered is of an earlier now: the clock does not go back by it.
@@ -395,7 +400,7 @@ export function createBenchStore(input: BenchInput) {
           // Its formulas are those of then from now on.
           void get().refresh();
         }
-        if (findNowMin(date, now) !== book.nowMin) settle();
+        if (!get().ground.closed && findNowMin(date, now) !== book.nowMin) settle();
       },
       listWaiting: () => [...saver.queue, ...saver.refused].map(({ id, changes }) => ({ id, changes })),
       keepNow: () => input.outbox.keepNow({ queue: saver.queue, refused: saver.refused, history }),

@@ -4,7 +4,7 @@ import { toDayBook, type DayGround } from "@/schemas/toDayBook";
 import type { DayInput, PlanClient } from "@/workers/createPlanClient";
 import { createPlanner, type PlannerState } from "./planner";
 
-const ground: DayGround = { formulasThen: [], past: NO_PAST };
+const ground: DayGround = { formulasThen: [], past: NO_PAST, closed: null };
 const input: DayInput = { date: "2026-11-27", table: listDemoRecords(), nowMin: null, ground, shown: null };
 const plan = planDay(toDayBook(input.table, input.date, null)!);
 

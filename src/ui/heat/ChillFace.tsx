@@ -5,6 +5,7 @@ import { useState } from "react";
 import { toChillPiece } from "@/core/plan";
 import { formatDuration, formatNumber } from "@/core/units";
 import { createChillClient } from "@/workers/createHeatClient";
+import { heatLimits } from "@/schemas/limits";
 import { useLatest } from "../bench/useLatest";
 import { WorkerFault } from "../controls/WorkerFault";
 import { usePieceEdit } from "../bench/usePieceEdit";
@@ -13,7 +14,7 @@ import { Dial } from "../controls/Dial";
 import { Fact } from "../controls/Fact";
 import { StationLayout } from "../controls/StationLayout";
 import { CurveChart } from "./CurveChart";
-import { heightLimit, type FaceProps } from "./face";
+import type { FaceProps } from "./face";
 
 const places = [
   { id: "fridge", title: "Fridge" },
@@ -21,7 +22,6 @@ const places = [
 ] as const;
 type Place = (typeof places)[number]["id"];
 
-const warmLimit = { label: "Closed at", unit: "°C", min: 0, max: 35, step: 1 } as const;
 /** The plan's minutes go by fives. */
 const STEP_MIN = 5;
 
@@ -93,8 +93,13 @@ export function ChillFace({ piece, shaped, baked, book, tabs }: FaceProps) {
         <>
           {tabs}
           <Choice legend="Where" value={place} onChange={setPlace} options={places} />
-          <Dial limit={warmLimit} value={startC} onChange={setStartC} />
-          <Dial limit={heightLimit} value={heightMm} sliderMax={80} onChange={setHeightMm} />
+          <Dial
+            limit={{ ...heatLimits.startC, label: "Closed at" }}
+            value={startC}
+            sliderMax={35}
+            onChange={setStartC}
+          />
+          <Dial limit={heatLimits.bodyMm} value={heightMm} sliderMax={80} onChange={setHeightMm} />
         </>
       }
     />

@@ -4,7 +4,7 @@ import { findCoolMin } from "@/core/way";
 import { useState } from "react";
 import { toCooling } from "@/core/plan";
 import { formatDuration, formatNumber } from "@/core/units";
-import type { Limit } from "@/schemas/limits";
+import { heatLimits } from "@/schemas/limits";
 import { createCoolingClient } from "@/workers/createHeatClient";
 import { useLatest } from "../bench/useLatest";
 import { WorkerFault } from "../controls/WorkerFault";
@@ -12,10 +12,7 @@ import { Dial } from "../controls/Dial";
 import { Fact } from "../controls/Fact";
 import { StationLayout } from "../controls/StationLayout";
 import { CurveChart } from "./CurveChart";
-import { heightLimit, type FaceProps } from "./face";
-
-const roomLimit: Limit = { label: "In the room first", unit: "min", min: 0, max: 480, step: 5 };
-const hotLimit: Limit = { label: "Comes out at", unit: "°C", min: 30, max: 100, step: 1 };
+import type { FaceProps } from "./face";
 
 /** Out of the oven, through the room, into the cold. */
 export function CoolFace({ piece, shaped, baked, book, tabs }: FaceProps) {
@@ -71,9 +68,9 @@ export function CoolFace({ piece, shaped, baked, book, tabs }: FaceProps) {
       side={
         <>
           {tabs}
-          <Dial limit={hotLimit} value={startC} onChange={setStartC} />
-          <Dial limit={heightLimit} value={heightMm} sliderMax={80} onChange={setHeightMm} />
-          <Dial limit={roomLimit} value={roomMin} sliderMax={180} onChange={setRoomMin} />
+          <Dial limit={{ ...heatLimits.startC, label: "Comes out at" }} value={startC} onChange={setStartC} />
+          <Dial limit={heatLimits.bodyMm} value={heightMm} sliderMax={80} onChange={setHeightMm} />
+          <Dial limit={heatLimits.roomMin} value={roomMin} sliderMax={180} onChange={setRoomMin} />
         </>
       }
     />

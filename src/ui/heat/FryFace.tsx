@@ -12,20 +12,19 @@ import {
 import { toFryLoad } from "@/core/plan";
 import { formatDuration, formatMass, formatNumber } from "@/core/units";
 import { sayFailure } from "@/core/words";
-import type { Limit } from "@/schemas/limits";
+import { fryerLimits, fryLimits } from "@/schemas/limits";
 import { Dial } from "../controls/Dial";
 import { Fact } from "../controls/Fact";
 import { StationLayout } from "../controls/StationLayout";
 import { CurveChart } from "./CurveChart";
 import type { FaceProps } from "./face";
 
-const oilLimits = {
-  oilKg: { label: "Oil", unit: "kg", min: 0.5, max: 30, step: 0.1 },
-  heaterW: { label: "Heater", unit: "W", min: 300, max: 12_000, step: 100 },
-  setC: { label: "Set to", unit: "°C", min: 150, max: 195, step: 1 },
-  pieces: { label: "In at once", unit: "", min: 1, max: 100, step: 1 },
-  minutes: { label: "Fry", unit: "min", min: 1, max: 20, step: 0.5 },
-} satisfies Record<string, Limit>;
+/** What is asked of the bath, with the sliders' ends. */
+const bathDials = [
+  { name: "oilKg", limit: fryerLimits.oilKg, sliderMax: 30 },
+  { name: "heaterW", limit: fryerLimits.heaterW, sliderMax: 12_000 },
+  { name: "setC", limit: fryLimits.setC, sliderMax: fryLimits.setC.max },
+] as const;
 /** A table fryer, for a kit that has none, and what it fries. */
 const FIRST_BATH = {
   oilKg: 5.4,
@@ -118,18 +117,19 @@ export function FryFace({ piece, shaped, baked, book, tabs }: FaceProps) {
       side={
         <>
           {tabs}
-          {(["oilKg", "heaterW", "setC"] as const).map((name) => (
+          {bathDials.map(({ name, limit, sliderMax }) => (
             <Dial
               key={name}
-              limit={oilLimits[name]}
+              limit={limit}
               value={bath[name]}
+              sliderMax={sliderMax}
               onChange={(value) => setBath({ ...bath, [name]: value })}
             />
           ))}
           {(["pieces", "minutes"] as const).map((name) => (
             <Dial
               key={name}
-              limit={oilLimits[name]}
+              limit={fryLimits[name]}
               value={fry[name]}
               sliderMax={name === "pieces" ? 30 : 12}
               onChange={(value) => setFry({ ...fry, [name]: value })}

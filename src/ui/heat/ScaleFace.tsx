@@ -6,7 +6,7 @@ import { convertBake, ovenKindFacts, ovenKinds, type OvenKind } from "@/core/hea
 import { toKnownBake } from "@/core/plan";
 import { formatDuration, formatLength, formatNumber } from "@/core/units";
 import { sayFailure } from "@/core/words";
-import { pieceLimits, type Limit } from "@/schemas/limits";
+import { heatLimits, pieceLimits } from "@/schemas/limits";
 import { createBakeClient } from "@/workers/createHeatClient";
 import { usePicked } from "../bench/BenchProvider";
 import { useLatest } from "../bench/useLatest";
@@ -17,9 +17,7 @@ import { Fact } from "../controls/Fact";
 import { Link } from "../controls/Link";
 import { StationLayout } from "../controls/StationLayout";
 import { CurveChart } from "./CurveChart";
-import { heightLimit, type FaceProps } from "./face";
-
-const startLimit: Limit = { label: "Goes in at", unit: "°C", min: -25, max: 60, step: 1 };
+import type { FaceProps } from "./face";
 
 /** Another size or oven, from the bake that is known. */
 export function ScaleFace({ piece, shaped, baked, book, tabs }: FaceProps) {
@@ -101,8 +99,14 @@ export function ScaleFace({ piece, shaped, baked, book, tabs }: FaceProps) {
             ‹ {piece.name}
           </Link>
           {tabs}
-          <Dial limit={heightLimit} value={heightMm} sliderMax={80} onChange={setHeightMm} />
-          <Dial limit={startLimit} value={startC} hint="−18 for frozen" onChange={setStartC} />
+          <Dial limit={heatLimits.bodyMm} value={heightMm} sliderMax={80} onChange={setHeightMm} />
+          <Dial
+            limit={heatLimits.startC}
+            value={startC}
+            sliderMax={60}
+            hint="−18 for frozen"
+            onChange={setStartC}
+          />
           <Dial limit={pieceLimits.ovenC} value={ovenC} onChange={setOvenC} />
           <Choice
             legend="In an oven of"

@@ -1,7 +1,6 @@
 import type { ReactNode } from "react";
 import type { Baked } from "@/core/heat";
 import type { DayBook, Piece, ShapedPiece } from "@/core/plan";
-import type { Limit } from "@/schemas/limits";
 
 /** What every face of the heat page is about. */
 export interface FaceProps {
@@ -12,5 +11,3 @@ export interface FaceProps {
   /** The choice between the faces. */
   readonly tabs: ReactNode;
 }
-
-export const heightLimit: Limit = { label: "As high as", unit: "mm", min: 3, max: 150, step: 1 };

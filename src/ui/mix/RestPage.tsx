@@ -5,7 +5,7 @@ import { shapeDoughPiece, type DividedShape, type Dough } from "@/core/formula";
 import { findShortCut, type Readiness } from "@/core/heat";
 import { toReadinessRequest, type Kitchen } from "@/core/plan";
 import { formatDuration, formatMass } from "@/core/units";
-import { formulaLimits, kitchenLimits, larderLimits, pieceLimits } from "@/schemas/limits";
+import { formulaLimits, kitchenLimits, weighingLimits, pieceLimits } from "@/schemas/limits";
 import { pickRecords } from "@/schemas/recordTable";
 import { createHeatClient } from "@/workers/createHeatClient";
 import { usePicked } from "../bench/BenchProvider";
@@ -93,7 +93,7 @@ function DoughRest({ dough }: { readonly dough: Dough }) {
             options={toOptions(shapeNames).map(({ id, name }) => ({ id, title: name }))}
           />
           <Dial
-            limit={{ ...larderLimits.massG, label: "One piece", min: 30, max: 5000, step: 10 }}
+            limit={{ ...weighingLimits.mixG, label: "One piece" }}
             value={massG}
             sliderMax={1500}
             onChange={setMassG}

@@ -205,7 +205,7 @@ function GatheredDials({ piece, form }: Props<"gathered">) {
       <FigureDials piece={piece} names={["finishedMm"]} />
       {highMm !== undefined && (
         <Dial
-          limit={{ label: "… and high", unit: "mm", min: 8, max: 60, step: 0.5 }}
+          limit={pieceLimits.finishedHighMm}
           value={Number(highMm.toFixed(1))}
           hint="finds the round that rolls out to it"
           onChange={rollTo}
@@ -343,7 +343,7 @@ function MouldDials({
       />
       {narrow && (
         <Dial
-          limit={{ ...mouldLimits.narrowMm, min: 20, max: long.rimMm }}
+          limit={{ ...mouldLimits.narrowMm, max: long.rimMm }}
           value={narrow.rimMm}
           onChange={(rimMm) =>
             setMould({

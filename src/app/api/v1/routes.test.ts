@@ -33,7 +33,7 @@ beforeAll(() => {
   const store = getStore();
   store.applyGroups([{ id: "world", changes }], "2026-11-28T03:00:00.000Z");
   const { lists, past } = store.readDay(DATE)!;
-  const book = toDayBook(fromLists(lists), DATE, null, { formulasThen: [], past })!;
+  const book = toDayBook(fromLists(lists), DATE, null, { formulasThen: [], past, closed: null })!;
   const sheet = freezeRun(planDay(book), book)!;
   store.runs.freeze(book.day, gzipSync(JSON.stringify(sheet)), "2026-11-28T03:00:00.000Z");
   bake = sheet.jobs.find(({ kind }) => kind === "bake")!;

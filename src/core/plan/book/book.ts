@@ -293,4 +293,6 @@ export interface DayBook {
   readonly past: PastLog;
   /** Minutes after the day's midnight it is now, or null if the day is planned ahead. */
   readonly nowMin: number | null;
+  /** It was run and closed: what its own run recorded is shown and does not move its plan. */
+  readonly isClosed?: boolean;
 }

@@ -54,6 +54,7 @@ export function createTestServer(date = "2026-11-28") {
       lists: toLists(table),
       past: NO_PAST,
       formulasThen: [],
+      closed: null,
       hasRun: false,
       computersZone: "UTC",
       clock: startSteadyClock(new Date(NOW_ISO), "UTC"),

@@ -1,6 +1,6 @@
 import { runJob } from "@/jobs/pool";
 import { validateTemplate } from "@/schemas/validate";
-import { calculator, inMetric, refuseJob } from "../../../calculator";
+import { calculator, refuseJob } from "../../../calculator";
 import { refuse } from "../../../readJson";
 import { writeTemplate } from "../../../writeTemplate";
 import { metricMeasures } from "@/core/units";
@@ -16,7 +16,7 @@ export const POST = calculator({
     const done = await runJob("layOut", document, document.budgetMs + GRACE_MS);
     if (!done.ok) return refuseJob(done.failure);
     const layout = done.value;
-    if (!layout.ok) return refuse([{ path: "sheet", message: inMetric(() => sayFailure(layout.failure)) }]);
+    if (!layout.ok) return refuse([{ path: "sheet", message: sayFailure(layout.failure) }]);
     return writeTemplate({ ...document, parts: layout.value.parts }, document, metricMeasures);
   },
 });
