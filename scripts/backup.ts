@@ -9,6 +9,7 @@ import { openDatabase } from "@/data/openDatabase";
 import { makeSealKey, sealFile } from "@/data/seal";
 
 const MIGRATIONS = "src/data/migrations";
+process.umask(0o077);
 const dataFile = process.env.TEZGAH_DATA ?? "data/tezgah.db";
 
 async function main(): Promise<void> {

@@ -5,6 +5,7 @@ import Database from "better-sqlite3";
 import { writeLines } from "@/data/copyLines";
 import { listCopiesBefore } from "@/data/openDatabase";
 
+process.umask(0o077);
 const dataFile = process.env.TEZGAH_DATA ?? "data/tezgah.db";
 const [before] = listCopiesBefore(dataFile);
 if (!before) {

@@ -1,10 +1,13 @@
 // npm run restore: lists the copies. npm run restore -- NAME|FILE: shows what it holds. With --lay-back as well: lays it
 // back; what was there is kept aside. A sealed one wants its passphrase in TEZGAH_COPY_PASSPHRASE. Stop Tezgah first.
-import { existsSync } from "node:fs";
+import { randomUUID } from "node:crypto";
+import { existsSync, rmSync } from "node:fs";
 import { findCopy, findRestoringFile, listCopies, putInPlace } from "@/data/copies";
+import { hashFile } from "@/data/copyFile";
 import { openCopy } from "@/data/openCopy";
 import { findNewestVersion } from "@/data/openDatabase";
 
+process.umask(0o077);
 const dataFile = process.env.TEZGAH_DATA ?? "data/tezgah.db";
 const [wanted, sure] = process.argv.slice(2);
 if (!wanted) {
@@ -13,7 +16,7 @@ if (!wanted) {
 } else {
   const copy = existsSync(wanted) ? wanted : findCopy(dataFile, wanted);
   if (copy === null) stop(`There is no copy “${wanted}”. npm run restore lists them.`);
-  const restoring = findRestoringFile(dataFile);
+  const restoring = findRestoringFile(dataFile, randomUUID());
   const unpacked = openCopy(
     copy,
     restoring,
@@ -23,12 +26,12 @@ if (!wanted) {
   if (!unpacked.ok) stop(unpacked.failure);
   console.log(JSON.stringify(unpacked.value, null, 2));
   if (sure !== "--lay-back") {
+    rmSync(restoring, { force: true });
     console.log(`To lay it back: npm run restore -- ${wanted} --lay-back`);
   } else {
     const placed = putInPlace(
       dataFile,
-      restoring,
-      unpacked.value,
+      { file: restoring, manifest: unpacked.value, sha256: hashFile(restoring) },
       findNewestVersion("src/data/migrations"),
       new Date(),
     );

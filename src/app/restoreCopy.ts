@@ -1,8 +1,9 @@
 import { randomUUID } from "node:crypto";
+import { rmSync } from "node:fs";
 import path from "node:path";
 import { fail, ok, type Result } from "@/core/result";
-import { findRestoringFile, putInPlace } from "@/data/copies";
-import type { CopyManifest } from "@/data/copyFile";
+import { findRestoringFile, putInPlace, type Unpacked } from "@/data/copies";
+import { hashFile } from "@/data/copyFile";
 import { toFileFault } from "@/data/fileFault";
 import { findDataFile } from "@/data/dataFile";
 import { closeStore, findMigrationsFolder, getStore } from "@/data/getStore";
@@ -10,40 +11,57 @@ import { findNewestVersion } from "@/data/openDatabase";
 import { makeCopy, openInThread } from "./copyInBackground";
 
 /** A copy that was unpacked and looked at, and waits to be laid back. */
-interface Looked {
+interface Looked extends Unpacked {
   readonly token: string;
-  readonly manifest: CopyManifest;
 }
 
-/** The last one looked at: there is one place to unpack it. */
-const holder = globalThis as { tezgahLooked?: Looked };
+/** The last one looked at. */
+const holder = globalThis as { tezgahLooked?: Looked; tezgahRestoring?: Promise<unknown> };
 
-/** One is unpacked after the other: there is one place for it. */
-let unpacking: Promise<unknown> = Promise.resolve();
+/** Looking at copies and laying them back is done one at a time: neither may meet the other half way. */
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  const done = (holder.tezgahRestoring ?? Promise.resolve()).then(work);
+  holder.tezgahRestoring = done.catch(() => undefined);
+  return done;
+}
 
 /** Unpacks a copy beside the data file, checks it, and says what it holds. */
-export function unpackForRestore(copy: string, passphrase: string | null): Promise<Result<Looked, string>> {
-  const looked = unpacking.then(() => unpack(copy, passphrase));
-  unpacking = looked.catch(() => undefined);
-  return looked;
+export const unpackForRestore = (
+  copy: string,
+  passphrase: string | null,
+): Promise<Result<Pick<Looked, "token" | "manifest">, string>> => inTurn(() => unpack(copy, passphrase));
+
+async function unpack(
+  copy: string,
+  passphrase: string | null,
+): Promise<Result<Pick<Looked, "token" | "manifest">, string>> {
+  forgetLooked();
+  const token = randomUUID();
+  const file = findRestoringFile(findDataFile(), token);
+  const unpacked = await openInThread(copy, file, passphrase);
+  if (!unpacked.ok) return unpacked;
+  const manifest = unpacked.value;
+  const newest = findNewestVersion(findMigrationsFolder());
+  if (manifest.dataVersion > newest) {
+    rmSync(file, { force: true });
+    return fail(
+      `The copy is of version ${manifest.dataVersion}; this Tezgah knows ${newest}. Start the newer Tezgah and lay it back there.`,
+    );
+  }
+  holder.tezgahLooked = { token, file, manifest, sha256: hashFile(file) };
+  return ok({ token, manifest });
 }
 
-async function unpack(copy: string, passphrase: string | null): Promise<Result<Looked, string>> {
+function forgetLooked(): void {
+  if (holder.tezgahLooked) rmSync(holder.tezgahLooked.file, { force: true });
   delete holder.tezgahLooked;
-  const unpacked = await openInThread(copy, findRestoringFile(findDataFile()), passphrase);
-  if (!unpacked.ok) return unpacked;
-  const newest = findNewestVersion(findMigrationsFolder());
-  if (unpacked.value.dataVersion > newest)
-    return fail(
-      `The copy is of version ${unpacked.value.dataVersion}; this Tezgah knows ${newest}. Start the newer Tezgah and lay it back there.`,
-    );
-  const looked = { token: randomUUID(), manifest: unpacked.value };
-  holder.tezgahLooked = looked;
-  return ok(looked);
 }
 
 /** Puts the copy that was looked at in the data file's place. The file that was there is copied first and kept aside. */
-export async function layBack(token: string): Promise<Result<{ readonly aside: string | null }, string>> {
+export const layBack = (token: string): Promise<Result<{ readonly aside: string | null }, string>> =>
+  inTurn(() => lay(token));
+
+async function lay(token: string): Promise<Result<{ readonly aside: string | null }, string>> {
   const looked = holder.tezgahLooked;
   if (looked?.token !== token) return fail("Another copy was looked at meanwhile. Look at this one again.");
   try {
@@ -52,16 +70,10 @@ export async function layBack(token: string): Promise<Result<{ readonly aside: s
     // An ill file cannot be copied; it is kept aside as it is.
     if (!toFileFault(error)) throw error;
   }
-  delete holder.tezgahLooked;
+  // From here to the file being open again nothing waits: no question of a tablet comes between.
   closeStore();
-  const dataFile = findDataFile();
-  const placed = putInPlace(
-    dataFile,
-    findRestoringFile(dataFile),
-    looked.manifest,
-    findNewestVersion(findMigrationsFolder()),
-    new Date(),
-  );
+  const placed = putInPlace(findDataFile(), looked, findNewestVersion(findMigrationsFolder()), new Date());
+  forgetLooked();
   if (!placed.ok) return placed;
   // Opened at once: a copy of an older version is migrated now, and not under the first tablet that asks.
   getStore();

@@ -1,4 +1,14 @@
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import {
+  appendFileSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { NEW_ORDER_REST } from "@/core/orders";
@@ -21,10 +31,11 @@ import {
   putInPlace,
   readManifestOf,
 } from "./copies";
-import { packCopy, unpackCopy } from "./copyFile";
+import { hashFile, packCopy, unpackCopy, type CopyManifest } from "./copyFile";
 import { chooseKept, GENERATIONS } from "./copyGenerations";
 import { openDatabase } from "./openDatabase";
 import { createStore } from "./store";
+import { closeToOthers, sweepLeftovers } from "./sweep";
 
 let folder: string;
 beforeEach(() => {
@@ -34,6 +45,8 @@ afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
 const pack = async (...input: Parameters<typeof packCopy>) => packCopy(...input);
 const LATEST = readdirSync(MIGRATIONS).length;
+
+const toUnpacked = (at: string, manifest: CopyManifest) => ({ file: at, manifest, sha256: hashFile(at) });
 
 /** Every row of every table, as text. */
 function dump(file: string): string {
@@ -61,7 +74,7 @@ test("a copy laid back where there is nothing is the same to the last row", asyn
   openDemo(file).close();
   const copy = await copyOf(file, new Date("2026-11-25T12:00:00Z"));
   const bare = path.join(folder, "bare.db");
-  const unpacked = unpackCopy(copy, findRestoringFile(bare));
+  const unpacked = unpackCopy(copy, findRestoringFile(bare, "a"));
   if (!unpacked.ok) throw new Error(unpacked.failure);
   expect(unpacked.value).toMatchObject({
     format: "tezgah-copy",
@@ -71,7 +84,9 @@ test("a copy laid back where there is nothing is the same to the last row", asyn
     lastDay: "2026-12-05",
     counts: { days: 6, weighings: 1 },
   });
-  expect(putInPlace(bare, findRestoringFile(bare), unpacked.value, LATEST, new Date())).toEqual({
+  expect(
+    putInPlace(bare, toUnpacked(findRestoringFile(bare, "a"), unpacked.value), LATEST, new Date()),
+  ).toEqual({
     ok: true,
     value: null,
   });
@@ -90,9 +105,14 @@ test("laid back over a file that went on, what was there is kept aside, and it i
   const later = openStore(file);
   setFields(later, "piece", "quince-half-moon", { spares: 17 });
   later.close();
-  const unpacked = unpackCopy(copy, findRestoringFile(file));
+  const unpacked = unpackCopy(copy, findRestoringFile(file, "a"));
   if (!unpacked.ok) throw new Error(unpacked.failure);
-  const placed = putInPlace(file, findRestoringFile(file), unpacked.value, LATEST, new Date());
+  const placed = putInPlace(
+    file,
+    toUnpacked(findRestoringFile(file, "a"), unpacked.value),
+    LATEST,
+    new Date(),
+  );
   expect(placed).toMatchObject({ ok: true, value: expect.stringContaining("baker.db.aside-") });
   const back = openStore(file);
   expect(readTable(back).get("piece")!.get("quince-half-moon")).toMatchObject({ spares: 2 });
@@ -157,7 +177,7 @@ test("what is no copy, is damaged, or is of a newer Tezgah is refused before any
   if (!unpacked.ok) throw new Error(unpacked.failure);
   const before = dump(file);
   expect(
-    putInPlace(file, target, { ...unpacked.value, dataVersion: LATEST + 1 }, LATEST, new Date()),
+    putInPlace(file, toUnpacked(target, { ...unpacked.value, dataVersion: LATEST + 1 }), LATEST, new Date()),
   ).toMatchObject({
     ok: false,
     failure: expect.stringContaining("newer Tezgah"),
@@ -199,5 +219,73 @@ describe("generations", () => {
         },
       ),
     );
+  });
+});
+
+describe("broken off", () => {
+  test("unpacked data that was changed or is gone is not put in place", async () => {
+    const file = path.join(folder, "baker.db");
+    openDemo(file).close();
+    const copy = await copyOf(file, new Date("2026-11-25T12:00:00Z"));
+    const restoring = findRestoringFile(file, "a");
+    const unpacked = unpackCopy(copy, restoring);
+    if (!unpacked.ok) throw new Error(unpacked.failure);
+    const checked = toUnpacked(restoring, unpacked.value);
+    const before = dump(file);
+    appendFileSync(restoring, "x");
+    expect(putInPlace(file, checked, LATEST, new Date())).toMatchObject({ ok: false });
+    rmSync(restoring);
+    expect(putInPlace(file, checked, LATEST, new Date())).toMatchObject({ ok: false });
+    expect(dump(file)).toBe(before);
+  });
+
+  test("a data file that is gone or empty beside its traces never becomes a new empty book", () => {
+    const file = path.join(folder, "baker.db");
+    for (const trace of [".aside-2026", ".restoring-abc", ".before-0023", ".copying"]) {
+      writeFileSync(file + trace, "data");
+      for (const isEmpty of [false, true]) {
+        if (isEmpty) writeFileSync(file, "");
+        expect(() => openDatabase(file, MIGRATIONS)).toThrow(
+          expect.objectContaining({
+            kind: "missing",
+            message: expect.stringContaining(`baker.db${trace}`),
+            remedy: expect.stringContaining("restore"),
+          }),
+        );
+        expect(existsSync(file) && statSync(file).size > 0).toBe(false);
+        rmSync(file, { force: true });
+      }
+      rmSync(file + trace);
+    }
+    openDatabase(file, MIGRATIONS).close();
+    expect(statSync(file).size).toBeGreaterThan(0);
+  });
+
+  test("what was left by something that broke off is swept; copies, the file and what was put aside stay", () => {
+    const file = path.join(folder, "baker.db");
+    openDemo(file).close();
+    const copies = findCopiesFolder(file);
+    mkdirSync(copies, { recursive: true, mode: 0o755 });
+    const left = [
+      ...[".restoring-1a2b", ".restoring-1a2b-wal", ".copying", ".half", ".before-0010.trial"].map(
+        (end) => file + end,
+      ),
+      ...["tezgah-x.zip.half", "being-made.db", "brought-12", "tezgah-2026.jsonl"].map((name) =>
+        path.join(copies, name),
+      ),
+    ];
+    const kept = [
+      `${file}.aside-2026`,
+      path.join(copies, "tezgah-2026-11-25T12-00-00-000Z-start.zip"),
+      ...[20, 21, 22].map((n) => `${file}.before-00${n}`),
+    ];
+    for (const each of [...left, ...kept]) writeFileSync(each, "x", { mode: 0o644 });
+    sweepLeftovers(file);
+    expect(left.filter((each) => existsSync(each))).toEqual([]);
+    // Of the files from before upgrades the two newest stay.
+    expect(kept.filter((each) => existsSync(each))).toHaveLength(kept.length - 1);
+    closeToOthers(file);
+    for (const each of [file, kept[1]!]) expect(statSync(each).mode & 0o077).toBe(0);
+    expect(statSync(copies).mode & 0o077).toBe(0);
   });
 });

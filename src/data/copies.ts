@@ -1,8 +1,8 @@
-import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from "node:fs";
+import { existsSync, linkSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from "node:fs";
 import path from "node:path";
 import Database from "better-sqlite3";
 import { fail, ok, type Result } from "@/core/result";
-import { readCopyManifest, type CopyManifest, type packCopy } from "./copyFile";
+import { hashFile, readCopyManifest, type CopyManifest, type packCopy } from "./copyFile";
 import { chooseKept } from "./copyGenerations";
 
 /** A copy there is. */
@@ -98,18 +98,27 @@ export function createCopies(db: Database.Database, dataFile: string) {
 
 export type Copies = ReturnType<typeof createCopies>;
 
-/** Where a copy is unpacked before it takes the data file's place. */
-export const findRestoringFile = (dataFile: string): string => `${dataFile}.restoring`;
+/** Where a copy is unpacked before it takes the data file's place. @param token - Of its own for each: two never meet. */
+export const findRestoringFile = (dataFile: string, token: string): string =>
+  `${dataFile}.restoring-${token}`;
+
+/** A copy that was unpacked and checked. */
+export interface Unpacked {
+  readonly file: string;
+  readonly manifest: CopyManifest;
+  /** Of the unpacked file, as it was checked. */
+  readonly sha256: string;
+}
 
 /**
- * Puts unpacked data in place of the data file, which is kept aside. Nobody may have the file open.
- * @param restoring - Unpacked and checked. @param newestVersion - That this programme knows.
+ * Puts unpacked data in place of the data file, which is kept aside. Nobody may have the file open. At every moment there
+ * is a whole data file under its name: the old one gets a second name, and then the new one replaces it in one step.
+ * @param newestVersion - That this programme knows.
  * @returns Where the old file is kept; null if there was none.
  */
 export function putInPlace(
   dataFile: string,
-  restoring: string,
-  manifest: CopyManifest,
+  { file: restoring, manifest, sha256 }: Unpacked,
   newestVersion: number,
   now: Date,
 ): Result<string | null, string> {
@@ -117,6 +126,8 @@ export function putInPlace(
     return fail(
       `The copy is of version ${manifest.dataVersion}; this Tezgah knows ${newestVersion}. Start the newer Tezgah and lay it back there.`,
     );
+  if (!existsSync(restoring) || hashFile(restoring) !== sha256)
+    return fail("What was unpacked has changed since. Nothing was replaced. Look at the copy again.");
   // It is another file now: what screens remember of the old one's revisions says nothing about it.
   const db = new Database(restoring);
   try {
@@ -129,7 +140,9 @@ export function putInPlace(
   let aside: string | null = null;
   if (existsSync(dataFile)) {
     aside = `${dataFile}.aside-${now.toISOString().replaceAll(/[:.]/g, "-")}`;
-    for (const suffix of ["", "-wal", "-shm"])
+    linkSync(dataFile, aside);
+    // A log that was not taken in yet belongs to the old file, and would be taken into the new one.
+    for (const suffix of ["-wal", "-shm"])
       if (existsSync(dataFile + suffix)) renameSync(dataFile + suffix, aside + suffix);
   }
   renameSync(restoring, dataFile);

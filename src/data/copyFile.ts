@@ -1,8 +1,9 @@
 import { createHash } from "node:crypto";
-import { closeSync, openSync, readSync, renameSync, rmSync, statSync, writeSync } from "node:fs";
+import { closeSync, openSync, readSync, renameSync, rmSync, statSync } from "node:fs";
 import Database from "better-sqlite3";
 import { Unzip, UnzipInflate, Zip, ZipDeflate, ZipPassThrough } from "fflate";
 import { fail, ok, type Result } from "@/core/result";
+import { writeAll } from "./writeAll";
 
 /** What a copy holds, readable without opening it as data. */
 export interface CopyManifest {
@@ -29,6 +30,12 @@ const CHUNK_BYTES = 1 << 20;
 const DEFLATE_LEVEL = 3;
 /** Largest manifest that is read: a copy of another kind may hold anything under its name. */
 const MAX_MANIFEST_BYTES = 100_000;
+/** Unpacked at a time, bytes: a thousandfold of it still fits the memory. */
+const UNPACK_BYTES = 1 << 15;
+/** Data base pages pack to a fifth, empty ones to a hundredth: what gives more for its bytes is made to fill the disk. */
+const MOST_UNPACKED_PER_BYTE = 200;
+/** A small file of empty pages may still be packed this well, bytes. */
+const UNSUSPICIOUS_BYTES = 8 << 20;
 
 /** What a manifest counts, and how. */
 const counted = {
@@ -105,7 +112,7 @@ export function packCopy(
     let failure: Error | null = null;
     const zip = new Zip((error, chunk) => {
       if (error) failure ??= error;
-      else writeSync(out, chunk);
+      else writeAll(out, chunk);
     });
     const head = new ZipPassThrough(MANIFEST);
     zip.add(head);
@@ -115,10 +122,11 @@ export function packCopy(
     readChunks(dataFile, (chunk, isLast) => data.push(chunk, isLast));
     zip.end();
     if (failure) throw failure as Error;
+    renameSync(half, target);
   } finally {
     closeSync(out);
+    rmSync(half, { force: true });
   }
-  renameSync(half, target);
   return ok(manifest);
 }
 
@@ -129,15 +137,21 @@ export function packCopy(
 export function unpackCopy(copy: string, target: string): Result<CopyManifest, string> {
   const out = openSync(target, "w");
   const manifestParts: Uint8Array[] = [];
-  let hasData = false;
+  let unpackedBytes = 0;
+  let readBytes = 0;
   let failure: string | null = null;
   const unzip = new Unzip((file) => {
     if (file.name !== MANIFEST && file.name !== DATA) return;
     file.ondata = (error, chunk) => {
-      if (error) failure ??= error.message;
+      if (failure !== null) return;
+      if (error) failure = error.message;
       else if (file.name === DATA) {
-        hasData = true;
-        writeSync(out, chunk);
+        unpackedBytes += chunk.length;
+        const told = readManifest(manifestParts)?.bytes ?? 0;
+        const most = Math.max(readBytes * MOST_UNPACKED_PER_BYTE, UNSUSPICIOUS_BYTES);
+        if (unpackedBytes > told) failure = "it holds more than it says.";
+        else if (unpackedBytes > most) failure = "it unpacks to far more than a copy does.";
+        else writeAll(out, chunk);
       } else if (manifestParts.reduce((sum, part) => sum + part.length, chunk.length) <= MAX_MANIFEST_BYTES)
         manifestParts.push(chunk);
     };
@@ -145,7 +159,15 @@ export function unpackCopy(copy: string, target: string): Result<CopyManifest, s
   });
   unzip.register(UnzipInflate);
   try {
-    readChunks(copy, (chunk, isLast) => unzip.push(chunk, isLast));
+    readChunks(
+      copy,
+      (chunk, isLast) => {
+        readBytes += chunk.length;
+        unzip.push(chunk, isLast);
+        return failure === null;
+      },
+      UNPACK_BYTES,
+    );
   } catch (error) {
     failure ??= error instanceof Error ? error.message : String(error);
   } finally {
@@ -156,7 +178,7 @@ export function unpackCopy(copy: string, target: string): Result<CopyManifest, s
     return fail(why);
   };
   const manifest = readManifest(manifestParts);
-  if (failure !== null || !manifest || !hasData)
+  if (failure !== null || !manifest || unpackedBytes === 0)
     return refused(`This is no copy of Tezgah${failure ? `: ${String(failure)}` : "."}`);
   if (statSync(target).size !== manifest.bytes || hashFile(target) !== manifest.sha256)
     return refused("The copy is damaged: its data is not what its manifest says. Take another copy.");
@@ -223,7 +245,8 @@ function readChunks(
   }
 }
 
-function hashFile(file: string): string {
+/** A file's SHA-256, hexadecimal. */
+export function hashFile(file: string): string {
   const hash = createHash("sha256");
   readChunks(file, (chunk) => void hash.update(chunk));
   return hash.digest("hex");

@@ -1,4 +1,5 @@
-import { closeSync, existsSync, openSync, readSync, renameSync, rmSync, writeSync } from "node:fs";
+import { writeAll } from "./writeAll";
+import { closeSync, existsSync, openSync, readSync, renameSync, rmSync } from "node:fs";
 import { StringDecoder } from "node:string_decoder";
 import Database from "better-sqlite3";
 import { fail, ok, type Result } from "@/core/result";
@@ -75,7 +76,7 @@ export function writeLines(
     const write = (line: LinesHead | RowLine | EndLine) => {
       waiting += `${JSON.stringify(line)}\n`;
       if (waiting.length < WRITE_CHARACTERS) return;
-      writeSync(to, waiting);
+      writeAll(to, waiting);
       waiting = "";
     };
     open.transaction(() => {
@@ -92,7 +93,7 @@ export function writeLines(
       }
       write({ end: true, rows });
     })();
-    writeSync(to, waiting);
+    writeAll(to, waiting);
     closeSync(to);
     out = null;
     renameSync(half, target);

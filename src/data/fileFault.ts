@@ -9,7 +9,8 @@ export type FileFaultKind =
   | "locked"
   | "unreadable"
   | "migration"
-  | "foreign";
+  | "foreign"
+  | "missing";
 
 /** The data file cannot be used, with what is wrong and what to do, in words for whoever runs Tezgah. */
 export class FileFault extends Error {

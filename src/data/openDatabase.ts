@@ -28,7 +28,8 @@ export function openDatabase(file: string, migrationsFolder: string): Database.D
   let db: Database.Database | null = null;
   try {
     const inMemory = file === ":memory:";
-    const isNew = inMemory || !existsSync(file);
+    const isNew = inMemory || !existsSync(file) || statSync(file).size === 0;
+    if (isNew && !inMemory) refuseLost(file);
     if (!inMemory) mkdirSync(path.dirname(file), { recursive: true });
     db = new Database(file);
     db.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
@@ -45,6 +46,33 @@ export function openDatabase(file: string, migrationsFolder: string): Database.D
     db?.close();
     throw toFileFault(error) ?? error;
   }
+}
+
+/** Whatever Tezgah puts beside a data file once there is one. */
+const TRACES = /^\.(aside-|restoring|before-|copying)/;
+
+/**
+ * A data file that is not there, or is empty, while traces of one are: it was lost, half replaced, or its disk is not
+ * connected. A new empty book in its place would look as if everything was gone.
+ * @throws {FileFault} With what is there and what to do.
+ */
+function refuseLost(file: string): void {
+  const [folder, base] = [path.dirname(file), path.basename(file)];
+  if (!existsSync(folder)) return;
+  const copies = `${base}.copies`;
+  const traces = readdirSync(folder).filter(
+    (name) =>
+      name.startsWith(base) &&
+      (TRACES.test(name.slice(base.length)) ||
+        (name === copies && readdirSync(path.join(folder, copies)).some((each) => each.endsWith(".zip")))),
+  );
+  if (traces.length === 0) return;
+  throw new FileFault(
+    "missing",
+    `The data file ${existsSync(file) ? "is empty" : "is not there"}, but there is: ${traces.join(", ")}.`,
+    "Connect its disk; or restore a copy on the page Copies (or with npm run restore); or, where the last restore broke off, " +
+      `give the newest “${base}.aside-…” the name “${base}” again. For a new, empty book move these away or name another file in TEZGAH_DATA.`,
+  );
 }
 
 interface Migration {

@@ -1,5 +1,6 @@
+import { writeAll } from "./writeAll";
 import { createCipheriv, createDecipheriv, randomBytes, scryptSync } from "node:crypto";
-import { closeSync, openSync, readSync, renameSync, rmSync, statSync, writeSync } from "node:fs";
+import { closeSync, openSync, readSync, renameSync, rmSync, statSync } from "node:fs";
 import { fail, ok, type Result } from "@/core/result";
 
 /**
@@ -51,7 +52,7 @@ export function sealFile(source: string, target: string, { head, key }: SealKey)
   const half = `${target}.half`;
   const [input, output] = [openSync(source, "r"), openSync(half, "w")];
   try {
-    writeSync(output, `${MAGIC}${JSON.stringify(head)}\n`);
+    writeAll(output, `${MAGIC}${JSON.stringify(head)}\n`);
     let left = statSync(source).size;
     for (let at = 0; at === 0 || left > 0; at++) {
       const part = Buffer.alloc(Math.min(PART_BYTES, left));
@@ -63,7 +64,7 @@ export function sealFile(source: string, target: string, { head, key }: SealKey)
       const sealed = Buffer.concat([cipher.update(part), cipher.final()]);
       const length = Buffer.alloc(LENGTH_BYTES);
       length.writeUInt32BE(sealed.length);
-      for (const piece of [length, nonce, sealed, cipher.getAuthTag()]) writeSync(output, piece);
+      for (const piece of [length, nonce, sealed, cipher.getAuthTag()]) writeAll(output, piece);
     }
     renameSync(half, target);
   } finally {
@@ -113,7 +114,7 @@ export function unsealFile(source: string, target: string, passphrase: string): 
       const isLast = position === size;
       const cipher = createDecipheriv("aes-256-gcm", key, nonce).setAAD(markOf(at, isLast)).setAuthTag(tag);
       try {
-        writeSync(output, Buffer.concat([cipher.update(sealed), cipher.final()]));
+        writeAll(output, Buffer.concat([cipher.update(sealed), cipher.final()]));
       } catch {
         return fail(at === 0 ? "That is not its passphrase, or the copy is damaged." : damaged);
       }

@@ -1,6 +1,6 @@
-import Papa from "papaparse";
 import { listClockSteps, sayClockStep, type DayBook, type DayPlan } from "@/core/plan";
 import { formatClock } from "@/core/units";
+import { writeCsv } from "./writeCsv";
 
 /** The day's jobs in the order of the clock, one a row: from, until, who, what, pieces, minutes of hands, steps. */
 export function toDayCsv(plan: DayPlan, book: DayBook): string {
@@ -13,6 +13,5 @@ export function toDayCsv(plan: DayPlan, book: DayBook): string {
     "hands min": task.handsMin,
     steps: listClockSteps(task, plan, book).map(sayClockStep).join("; "),
   }));
-  // What begins with these would be run by a spreadsheet as a formula.
-  return Papa.unparse(rows, { escapeFormulae: true });
+  return writeCsv(rows);
 }

@@ -1,10 +1,10 @@
-import Papa from "papaparse";
 import type { DaySummary } from "@/core/run";
 import { formatClock } from "@/core/units";
+import { writeCsv } from "./writeCsv";
 
 /** The book of days, a piece of a day a row. Money in the smallest coin. */
 export const toDaysCsv = (days: readonly DaySummary[]): string =>
-  `${Papa.unparse(
+  writeCsv(
     days.flatMap((day) =>
       day.pieces.map((piece) => ({
         date: day.date,
@@ -25,5 +25,4 @@ export const toDaysCsv = (days: readonly DaySummary[]): string =>
         "oven kWh": piece.heatKwh ? Math.round(piece.heatKwh * 100) / 100 : "",
       })),
     ),
-    { newline: "\n" },
-  )}\n`;
+  );

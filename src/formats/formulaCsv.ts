@@ -3,6 +3,7 @@ import { parseFormulaText, type KitchenRule } from "@/core/formula";
 import { fail, ok, type Result } from "@/core/result";
 import type { Formula } from "@/schemas/model";
 import type { ReadFormula } from "./recipeJsonLd";
+import { writeCsv, unmark } from "./writeCsv";
 
 /**
  * One formula as CSV (RFC 4180): a row for each line of it, then its steps and its figures as rows of their own.
@@ -34,10 +35,7 @@ export function toFormulaCsv(formula: Formula): string {
       amount: JSON.stringify(value),
     })),
   ];
-  const safe = rows.map((row) =>
-    Object.fromEntries(Object.entries(row).map(([name, cell]) => [name, escape(cell)])),
-  );
-  return `${Papa.unparse(safe, { columns: [...columns] })}\r\n`;
+  return writeCsv(rows, columns);
 }
 
 /** Reads a formula from CSV, ours or a plain table of amounts and ingredients. */
@@ -54,13 +52,9 @@ export function fromFormulaCsv(text: string, rule: KitchenRule): Result<ReadForm
   return "row" in first ? readOwn(data) : readPlain(data, rule);
 }
 
-/** What a spreadsheet would run as a formula is written with a mark before it, and what looks so marked with one more. */
-const escape = (cell: string) => (/^'*[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell);
-const unescape = (cell: string) => (/^'+[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
-
 function readOwn(cells: readonly Record<string, string>[]): Result<ReadFormula, string> {
   const data = cells.map((row) =>
-    Object.fromEntries(Object.entries(row).map(([name, cell]) => [name, unescape(cell ?? "")])),
+    Object.fromEntries(Object.entries(row).map(([name, cell]) => [name, unmark(cell ?? "")])),
   );
   const of = (kind: string) => data.filter(({ row }) => row === kind);
   const figures: [string, unknown][] = [];

@@ -1,5 +1,6 @@
 import Papa from "papaparse";
 import { toTold, type FigureHabit, type FigureScale } from "@/core/habits";
+import { writeCsv } from "./writeCsv";
 
 /** A log that somebody brought, as rows to be checked one by one: CSV with a head, or JSON a line. */
 export function readLogFile(text: string): readonly unknown[] {
@@ -54,7 +55,7 @@ export const toHabitCsv = (
     readonly known: FigureHabit;
   }[],
 ): string =>
-  `${Papa.unparse(
+  writeCsv(
     habits.map(({ habit, name, what, scale, known }) => {
       const tell = (value: number) => Number(toTold(scale, value).toFixed(TOLD_DIGITS));
       return {
@@ -70,8 +71,7 @@ export const toHabitCsv = (
         "next high": tell(known.nextHigh),
       };
     }),
-    { newline: "\n" },
-  )}\n`;
+  );
 
 /** Nobody tells a share finer. */
 const TOLD_DIGITS = 4;

@@ -1,10 +1,7 @@
-import Papa from "papaparse";
 import { groupOrders } from "@/core/orders";
 import { formatClock } from "@/core/units";
 import type { DayBook } from "@/schemas/model";
-
-/** What begins with these would be run by a spreadsheet as a formula. */
-const SAFE = { escapeFormulae: true } as const;
+import { writeCsv } from "./writeCsv";
 
 /** The day's orders, one a row, as they are come for; brought back as a list of orders they are the same. */
 export function toOrdersCsv({ orders, pieces }: Pick<DayBook, "orders" | "pieces">): string {
@@ -18,7 +15,7 @@ export function toOrdersCsv({ orders, pieces }: Pick<DayBook, "orders" | "pieces
       "handed over": handedMin === null ? "" : formatClock(handedMin),
     })),
   );
-  return Papa.unparse({ fields: ["customer", "piece", "count", "time", "handed over"], data: rows }, SAFE);
+  return writeCsv(rows, ["customer", "piece", "count", "time", "handed over"]);
 }
 
 /** What lies in the larder on a day, one item a row, what is to be used first on top. Masses in g. */
@@ -39,5 +36,5 @@ export function toLarderCsv({
       made: madeOn,
       "use by": useBy,
     }));
-  return Papa.unparse({ fields: ["what", "kind", "mass g", "count", "made", "use by"], data: rows }, SAFE);
+  return writeCsv(rows, ["what", "kind", "mass g", "count", "made", "use by"]);
 }

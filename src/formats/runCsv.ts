@@ -1,6 +1,6 @@
-import Papa from "papaparse";
 import type { RunRecord } from "@/core/run";
 import { formatClock, formatNumber } from "@/core/units";
+import { writeCsv } from "./writeCsv";
 
 /** A day's record, one job a row: planned and real times, minutes, who, what went wrong, readings and words. */
 export function toRunCsv({ rows }: RunRecord): string {
@@ -38,6 +38,5 @@ export function toRunCsv({ rows }: RunRecord): string {
       words: notes.join("; "),
     }),
   );
-  // What begins with these would be run by a spreadsheet as a formula.
-  return Papa.unparse(lines, { escapeFormulae: true });
+  return writeCsv(lines);
 }

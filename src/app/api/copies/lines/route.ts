@@ -1,4 +1,4 @@
-import { createReadStream, mkdirSync, rmSync, statSync } from "node:fs";
+import { createReadStream, mkdirSync, openSync, rmSync, statSync } from "node:fs";
 import path from "node:path";
 import { Readable } from "node:stream";
 import { findCopiesFolder } from "@/data/copies";
@@ -16,8 +16,10 @@ export async function GET(): Promise<Response> {
   const written = await writeLinesInThread(file, now);
   if (!written.ok) return refuse([{ path: "", message: written.failure }], 503);
   const bytes = statSync(file).size;
-  const stream = createReadStream(file);
-  stream.once("close", () => rmSync(file, { force: true }));
+  const open = openSync(file, "r");
+  // Without a name it is gone with its last reader, however the sending ends.
+  rmSync(file);
+  const stream = createReadStream("", { fd: open });
   return new Response(Readable.toWeb(stream) as ReadableStream<Uint8Array>, {
     headers: {
       "content-type": "application/jsonl",
