@@ -7,7 +7,7 @@ const toFile = (name: string) => `data/test-${name}.db`;
 /** The demo world and the one with a past, laid once, before any server is there; who needs one takes a copy. */
 const seeds = { demo: toFile("seed-demo"), past: toFile("seed-past") };
 const SEED = [
-  `rm -f ${seeds.demo} ${seeds.past}`,
+  `rm -rf ${seeds.demo}* ${seeds.past}*`,
   `npx tsx scripts/seedDemo.ts ${seeds.demo}`,
   `npx tsx scripts/seedDemo.ts ${seeds.past} --past`,
 ].join(" && ");
@@ -78,12 +78,15 @@ export default defineConfig({
   webServer: worlds.map(({ name, isDemo }, at) => ({
     command: [
       ...(at === 0 ? [SEED] : []),
-      `rm -f ${toFile(name)} ${toFile(name)}-wal ${toFile(name)}-shm`,
+      `rm -rf ${toFile(name)}*`,
       ...(isDemo ? [`cp ${seeds.demo} ${toFile(name)}`] : []),
-      `exec node node_modules/next/dist/bin/next start --hostname 127.0.0.1 --port ${portOf(at)}`,
+      "exec node scripts/serve.mjs",
     ].join(" && "),
     port: portOf(at),
-    env: { TEZGAH_DATA: toFile(name), TEZGAH_NOW: TESTED_AT, NEXT_TELEMETRY_DISABLED: "1" },
+    env: {
+      ...{ HOST: "127.0.0.1", PORT: String(portOf(at)) },
+      ...{ TEZGAH_DATA: toFile(name), TEZGAH_NOW: TESTED_AT, NEXT_TELEMETRY_DISABLED: "1" },
+    },
     reuseExistingServer: false,
     timeout: 300_000,
   })),

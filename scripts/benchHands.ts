@@ -28,17 +28,9 @@ let server: ChildProcess | null = null;
 const run = (command: string, args: readonly string[]) =>
   new Promise<void>((resolve) => spawn(command, args, { stdio: "ignore" }).once("exit", () => resolve()));
 async function start(): Promise<void> {
-  const next = [
-    "node_modules/next/dist/bin/next",
-    "start",
-    "--hostname",
-    "127.0.0.1",
-    "--port",
-    String(PORT),
-  ];
-  server = spawn(process.execPath, next, {
+  server = spawn(process.execPath, ["scripts/serve.mjs"], {
     stdio: "ignore",
-    env: { ...process.env, TEZGAH_DATA: file, TEZGAH_NOW: "2026-11-24T10:00:00" },
+    env: { ...process.env, PORT: String(PORT), TEZGAH_DATA: file, TEZGAH_NOW: "2026-11-24T10:00:00" },
   });
   while (!(await fetch(`${BASE}/api/health`).catch(() => null))) await wait(100);
 }

@@ -138,11 +138,10 @@ buildApplication();
 const folder = mkdtempSync(path.join(tmpdir(), "tezgah-hostile-"));
 const file = path.join(folder, "hostile.db");
 run("npx", ["tsx", "scripts/seedDemo.ts", file]);
-const server = spawn(
-  process.execPath,
-  ["node_modules/next/dist/bin/next", "start", "--hostname", "127.0.0.1", "--port", String(PORT)],
-  { stdio: "ignore", env: { ...process.env, TEZGAH_DATA: file, TEZGAH_NOW: "2026-11-24T10:00:00" } },
-);
+const server = spawn(process.execPath, ["scripts/serve.mjs"], {
+  stdio: "ignore",
+  env: { ...process.env, PORT: String(PORT), TEZGAH_DATA: file, TEZGAH_NOW: "2026-11-24T10:00:00" },
+});
 while (!(await fetch(`${BASE}/api/health`).catch(() => null))) await new Promise((r) => setTimeout(r, 200));
 
 const statuses = new Map();

@@ -19,11 +19,10 @@ buildApplication();
 const folder = mkdtempSync(path.join(tmpdir(), "tezgah-bench-live-"));
 const file = path.join(folder, "bench.db");
 run("npx", ["tsx", "scripts/seedDemo.ts", file]);
-const server = spawn(
-  process.execPath,
-  ["node_modules/next/dist/bin/next", "start", "--hostname", "127.0.0.1", "--port", String(PORT)],
-  { stdio: "ignore", env: { ...process.env, TEZGAH_DATA: file, TEZGAH_NOW: "2026-11-24T10:00:00" } },
-);
+const server = spawn(process.execPath, ["scripts/serve.mjs"], {
+  stdio: "ignore",
+  env: { ...process.env, PORT: String(PORT), TEZGAH_DATA: file, TEZGAH_NOW: "2026-11-24T10:00:00" },
+});
 const readSnapshot = async () => (await fetch(`${BASE}/api/bench/day/${DATE}`)).json();
 while (!(await fetch(BASE).catch(() => null))) await wait(200);
 

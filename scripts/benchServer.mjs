@@ -29,19 +29,16 @@ async function untilAtRest(pid) {
 
 /** A server on a data file, at rest; it is ended by its `child`. */
 export async function serve(file, port) {
-  const child = spawn(
-    process.execPath,
-    ["node_modules/next/dist/bin/next", "start", "--hostname", "127.0.0.1", "--port", String(port)],
-    {
-      stdio: "ignore",
-      env: {
-        ...process.env,
-        TEZGAH_DATA: file,
-        TEZGAH_NOW: "2026-11-24T10:00:00",
-        NEXT_TELEMETRY_DISABLED: "1",
-      },
+  const child = spawn(process.execPath, ["scripts/serve.mjs"], {
+    stdio: "ignore",
+    env: {
+      ...process.env,
+      ...{ HOST: "127.0.0.1", PORT: String(port) },
+      TEZGAH_DATA: file,
+      TEZGAH_NOW: "2026-11-24T10:00:00",
+      NEXT_TELEMETRY_DISABLED: "1",
     },
-  );
+  });
   const base = `http://127.0.0.1:${port}`;
   for (let n = 0; n < 200; n++) {
     const answers = await fetch(base).then(

@@ -145,14 +145,10 @@ export function bundle(source, outfile, more = SERVER) {
 /** Starts the built application on `port` of this machine only, with its own data file. */
 export function startApplication(dataFile, port, more = {}) {
   console.log(`\nTezgah is at http://127.0.0.1:${port}  (data: ${dataFile}; stop with Ctrl C)\n`);
-  const child = spawn(
-    "npx",
-    ["next", "start", "--hostname", process.env.HOST ?? "127.0.0.1", "--port", String(port)],
-    {
-      stdio: "inherit",
-      env: { ...process.env, TEZGAH_DATA: dataFile, ...more },
-    },
-  );
+  const child = spawn(process.execPath, ["scripts/serve.mjs"], {
+    stdio: "inherit",
+    env: { ...process.env, PORT: String(port), TEZGAH_DATA: dataFile, ...more },
+  });
   for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => child.kill(signal));
   child.on("close", (code) => process.exit(code ?? 0));
 }

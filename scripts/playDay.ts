@@ -51,17 +51,14 @@ async function main(): Promise<boolean> {
     return { child, kill };
   };
   const serve = (now: string, at: string) =>
-    run(
-      process.execPath,
-      ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(PORT)],
-      {
-        TEZGAH_DATA: file,
-        TEZGAH_NOW: now,
-        TEZGAH_SPEED: at,
-        TEZGAH_DEVICES: `127.0.0.1:${DEVICE_PORT}`,
-        NEXT_TELEMETRY_DISABLED: "1",
-      },
-    );
+    run(process.execPath, ["scripts/serve.mjs"], {
+      PORT: String(PORT),
+      TEZGAH_DATA: file,
+      TEZGAH_NOW: now,
+      TEZGAH_SPEED: at,
+      TEZGAH_DEVICES: `127.0.0.1:${DEVICE_PORT}`,
+      NEXT_TELEMETRY_DISABLED: "1",
+    });
   try {
     const { child } = run("npx", ["tsx", "scripts/seedDemo.ts", file]);
     await new Promise((resolve) => child.once("exit", resolve));

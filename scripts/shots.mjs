@@ -63,11 +63,10 @@ try {
 }
 
 function start(now) {
-  return spawn(
-    "node",
-    ["node_modules/next/dist/bin/next", "start", "--hostname", "127.0.0.1", "--port", String(PORT)],
-    { stdio: "ignore", env: { ...process.env, TEZGAH_DATA: DATA, TEZGAH_NOW: now } },
-  );
+  return spawn("node", ["scripts/serve.mjs"], {
+    stdio: "ignore",
+    env: { ...process.env, PORT: String(PORT), TEZGAH_DATA: DATA, TEZGAH_NOW: now },
+  });
 }
 
 async function stop() {

@@ -29,20 +29,17 @@ export function createOwnServer(port: number) {
       () => false,
     );
     if (isTaken) throw new Error(`Something answers on ${port} already: give this spec a port of its own.`);
-    server = spawn(
-      process.execPath,
-      ["node_modules/next/dist/bin/next", "start", "--hostname", "127.0.0.1", "--port", String(port)],
-      {
-        stdio: ["ignore", "pipe", "ignore"],
-        env: {
-          ...process.env,
-          TEZGAH_DATA: file,
-          TEZGAH_NOW: "2026-11-24T10:00:00",
-          NEXT_TELEMETRY_DISABLED: "1",
-          ...more,
-        },
+    server = spawn(process.execPath, ["scripts/serve.mjs"], {
+      stdio: ["ignore", "pipe", "ignore"],
+      env: {
+        ...process.env,
+        ...{ HOST: "127.0.0.1", PORT: String(port) },
+        TEZGAH_DATA: file,
+        TEZGAH_NOW: "2026-11-24T10:00:00",
+        NEXT_TELEMETRY_DISABLED: "1",
+        ...more,
       },
-    );
+    });
     said = "";
     server.stdout?.on("data", (chunk: Buffer) => (said += chunk.toString()));
     await expect

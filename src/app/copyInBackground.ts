@@ -3,8 +3,10 @@ import { fail, type Result } from "@/core/result";
 import { findCopiesFolder, listCopies, type PackCopy } from "@/data/copies";
 import type { CopyManifest } from "@/data/copyFile";
 import { findDataFile } from "@/data/dataFile";
+import { toFileFault } from "@/data/fileFault";
 import { findMigrationsFolder, getCopies } from "@/data/getStore";
 import { isOutwardDue } from "@/data/outward";
+import { noteTrouble } from "@/data/troubles";
 import { runJob } from "@/jobs/pool";
 import { log } from "./log";
 
@@ -59,6 +61,7 @@ export async function makeCopy(why: string, isWantedThere = false): Promise<Resu
         : { event: "notCopied", why, reason: put.ok && !put.value.ok ? put.value.failure : "busy" },
     );
   }
+  if (made !== tooBusy) noteTrouble("copy", made.ok ? null : made.failure);
   log(
     made.ok
       ? { event: "copied", why, bytes: newest?.bytes ?? 0 }
@@ -69,7 +72,7 @@ export async function makeCopy(why: string, isWantedThere = false): Promise<Resu
 
 /** Makes a copy while the day goes on. What goes wrong is told in the log and seen by the age of the last copy. */
 export function copyInBackground(why: string): void {
-  void makeCopy(why);
+  makeCopy(why).catch((error: unknown) => noteTrouble("copy", toFileFault(error)?.message ?? String(error)));
 }
 
 /** A server that runs for weeks puts copies elsewhere by the clock too. */

@@ -3,7 +3,9 @@ import fc from "fast-check";
 import { listHouseNames, turnAway, writeContentPolicy, type Caller } from "./gate";
 
 const names = listHouseNames({ HOST: "0.0.0.0", TEZGAH_HOSTS: "Bench.Example, ovens.example" });
-const get = (host: string | null): Caller => ({ method: "GET", host, origin: null, fetchSite: null });
+const get = (host: string | null): Caller => ({
+  ...{ method: "GET", pathname: "/day/2026-11-28/orders", host, origin: null, fetchSite: null },
+});
 const post = (more: Partial<Caller>): Caller => ({ ...get("192.168.1.7:3000"), method: "POST", ...more });
 
 test.each([
@@ -46,6 +48,16 @@ test("what changes something comes from a page of this address, or from a progra
   for (const fetchSite of ["cross-site", "same-site"])
     expect(turnAway(post({ fetchSite }), names)).toMatchObject({ status: 403 });
   expect(turnAway({ ...post({ origin: "http://evil.example" }), method: "GET" }, names)).toBeNull();
+});
+
+test("a page elsewhere may link to a page and asks nothing of the API, reading neither; typed addresses and programs may", () => {
+  const ask = (more: Partial<Caller>) =>
+    turnAway({ ...get("192.168.1.7:3000"), pathname: "/api/copies/lines", ...more }, names);
+  for (const fetchSite of ["cross-site", "same-site"]) {
+    expect(ask({ fetchSite })).toMatchObject({ status: 403 });
+    expect(ask({ fetchSite, pathname: "/day/2026-11-28/orders" })).toBeNull();
+  }
+  for (const fetchSite of ["same-origin", "none", null]) expect(ask({ fetchSite })).toBeNull();
 });
 
 test("whatever stands in the headers is judged and never thrown at, and what is said of it is short", () => {

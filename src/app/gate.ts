@@ -16,6 +16,7 @@ export function listHouseNames(env: Readonly<Record<string, string | undefined>>
 /** As much of a request as it is judged by. */
 export interface Caller {
   readonly method: string;
+  readonly pathname: string;
   readonly host: string | null;
   readonly origin: string | null;
   /** What a browser says of the page that asks: `same-origin`, `none` for an address that was typed. */
@@ -37,21 +38,22 @@ const show = (text: string): string => text.slice(0, MAX_SHOWN_CHARACTERS);
  * @returns Null where it is let in.
  */
 export function turnAway(caller: Caller, names: ReadonlySet<string>): Turned | null {
-  const { method, host, origin, fetchSite } = caller;
+  const { method, pathname, host, origin, fetchSite } = caller;
   const name = readName(host);
   if (name === null || !(isFigures(name) || names.has(name)))
     return {
       status: 421,
       message: `Tezgah was not started for the address “${show(host ?? "")}”. Open it by its address in figures, or name this one in TEZGAH_HOSTS and start it again.`,
     };
-  if (READING.has(method)) return null;
+  // A page may be linked to; whatever else is asked from a page elsewhere, reading too, fills folders or tells of the house.
+  if (READING.has(method) && !pathname.startsWith("/api/")) return null;
   const isElsewhere =
     isOtherOrigin(origin, host) ||
     (fetchSite !== null && fetchSite !== "same-origin" && fetchSite !== "none");
   return isElsewhere
     ? {
         status: 403,
-        message: `A page of ${show(origin ?? "another address")} may not post here. Open Tezgah at its own address.`,
+        message: `A page of ${show(origin ?? "another address")} may not ask this. Open Tezgah at its own address.`,
       }
     : null;
 }

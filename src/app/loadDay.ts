@@ -9,7 +9,7 @@ import { toDayBook } from "@/schemas/toDayBook";
 import { startSteadyClock } from "@/time/steadyClock";
 import { findComputersZone, findEndIso, findNowMin, findPhase } from "@/time/wallClock";
 import type { DaySnapshot } from "@/ui/bench/benchState";
-import { hidePrices } from "./access/hidePrices";
+import { hidePrices, isHiddenFrom } from "./access/hidePrices";
 import { readDemoDay } from "./demoDay";
 import { readKitchenClock } from "./kitchenClock";
 
@@ -23,6 +23,7 @@ export function loadSnapshot(date: string, role: Role = "owner"): DaySnapshot | 
     date,
     ...day,
     lists: hidePrices(day.lists, role),
+    hidesCosts: isHiddenFrom(role),
     formulasThen: isOver ? getStore().listFormulasAsOf(findEndIso(date, timeZone)) : [],
     computersZone: findComputersZone(),
     clock: startSteadyClock(now, timeZone),

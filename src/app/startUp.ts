@@ -2,6 +2,7 @@ import { addDays } from "@/core/plan";
 import { toFileFault } from "@/data/fileFault";
 import { findDataFile } from "@/data/dataFile";
 import { getStore } from "@/data/getStore";
+import { closeToOthers, sweepLeftovers } from "@/data/sweep";
 import { PLAN_END_MS, runJob } from "@/jobs/pool";
 import { getDoorkeeper, isHouseOpen, sayStartCode } from "./access/keys";
 import { catchUpLogs } from "./catchUp";
@@ -20,6 +21,9 @@ const SHOPPING_DAYS = 31;
 /** What nobody has asked for yet waits so long after a start: until then there are pages that somebody waits for. */
 const AHEAD_AFTER_MS = 20_000;
 
+/** Takes every right from group and others. */
+const OWNER_ONLY_MASK = 0o077;
+
 /** Works out what the next days weigh out, so that the first shopping list finds it done. */
 async function weighDaysAhead(from: string): Promise<void> {
   const books = readBooks(from, addDays(from, SHOPPING_DAYS - 1));
@@ -28,6 +32,8 @@ async function weighDaysAhead(from: string): Promise<void> {
 
 /** Opens the data file, forgets what no tablet sends any more, and makes the start's copy. An ill file is said on the pages. */
 export function startUp(): void {
+  // Whatever is written from here on is the owner's alone to read: data, keys, copies, logs.
+  process.umask(OWNER_ONLY_MASK);
   openLog(findLogFolder(findDataFile()));
   log({ event: "started", version: readVersion(), isForHouse: isHouseOpen(process.env) });
   process.once("SIGTERM", () => log({ event: "stopped", upSeconds: Math.round(process.uptime()) }));
@@ -36,6 +42,8 @@ export function startUp(): void {
   if (isHouseOpen(process.env) && getDoorkeeper().isUnset()) sayStartCode();
   try {
     getStore().forgetGroups(readClock().toISOString());
+    sweepLeftovers(findDataFile());
+    closeToOthers(findDataFile());
     catchUpLogs();
     copyInBackground("start");
     copyByTheClock();

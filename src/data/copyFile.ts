@@ -81,6 +81,20 @@ export function inspectData(
   }
 }
 
+/** Reads every page of a data file. @returns What is damaged; null if nothing is. */
+export function checkPages(file: string): string | null {
+  let db: Database.Database | null = null;
+  try {
+    db = new Database(file, { readonly: true, fileMustExist: true });
+    const check = db.pragma("quick_check(1)", { simple: true });
+    return check === "ok" ? null : String(check);
+  } catch (error) {
+    return error instanceof Error ? error.message : String(error);
+  } finally {
+    db?.close();
+  }
+}
+
 /** The migration that brought archiving. */
 const ARCHIVING_SINCE = 6;
 /** The version since which days are run. */

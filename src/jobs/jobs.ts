@@ -21,7 +21,7 @@ import { metricMeasures, setHouseMeasures, type HouseMeasures } from "@/core/uni
 import { adjustRun, compareOutlook, foldRun, freezeRun, retimeRun, viewRun } from "@/core/run";
 import { improveSchedule } from "@/core/schedule";
 import { createRandom } from "@/core/seededRandom";
-import { packCopy } from "@/data/copyFile";
+import { checkPages, packCopy } from "@/data/copyFile";
 import { writeLines } from "@/data/copyLines";
 import { openCopy } from "@/data/openCopy";
 import { putOutward, setOutward } from "@/data/outward";
@@ -99,6 +99,7 @@ const jobs = {
   openCopy: ({ from, to, migrations, passphrase }: OpenedCopy) => openCopy(from, to, migrations, passphrase),
   writeLines: ({ from, to, madeAt }: { from: string; to: string; madeAt: string }) =>
     writeLines(from, to, { madeAt }),
+  checkPages: (file: string): string | null => checkPages(file),
   putOutward: ({ dataFile, copy }: { dataFile: string; copy: string }) => putOutward(dataFile, copy),
   setOutward: ({ dataFile, setting, passphrase }: OutwardSet) => setOutward(dataFile, setting, passphrase),
 } as const;

@@ -26,6 +26,7 @@ const roadOf: Readonly<Record<JobName, Road>> = {
   fry: "searches",
   scaleBake: "searches",
   packCopy: "searches",
+  checkPages: "searches",
   openCopy: "searches",
   writeLines: "searches",
   putOutward: "searches",

@@ -19,7 +19,7 @@ export interface Asked {
 
 /** What becomes of a request where a key is needed. */
 export type Admission =
-  | { readonly kind: "in"; readonly role: Role }
+  | { readonly kind: "in"; readonly role: Role; readonly holderId: string | null }
   /** To the page where one comes in, or, for a programme, an answer that says so. */
   | { readonly kind: "enter"; readonly message: string }
   | { readonly kind: "notYours"; readonly role: Role; readonly message: string }
@@ -29,7 +29,7 @@ export type Admission =
 export function admit({ method, pathname, address, nowMs }: Asked, holder: Holder | null): Admission {
   const waitS = holder ? holders.take(holder.id, nowMs) : strangers.take(address, nowMs);
   if (waitS > 0) return { kind: "wait", waitS };
-  if (isOpen(pathname)) return { kind: "in", role: holder?.role ?? "shop" };
+  if (isOpen(pathname)) return { kind: "in", role: holder?.role ?? "shop", holderId: holder?.id ?? null };
   if (!holder)
     return {
       kind: "enter",
@@ -37,7 +37,7 @@ export function admit({ method, pathname, address, nowMs }: Asked, holder: Holde
     };
   const { role } = holder;
   return mayAsk(role, method, pathname)
-    ? { kind: "in", role }
+    ? { kind: "in", role, holderId: holder.id }
     : {
         kind: "notYours",
         role,

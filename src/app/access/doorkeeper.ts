@@ -5,10 +5,13 @@ import type { EnterRequest, Holder, Role } from "@/schemas/access";
 import { createCode, createToken, hashCode, hashPassphrase, hashToken, isPassphrase } from "./passphrase";
 import { createThrottle } from "./throttle";
 
-/** Wrong keys of all callers together: thirty at once, then one in twenty seconds. Who is in is not held up. */
+/** Wrong passphrases of all who have tried before: thirty at once, then one in twenty seconds. Who is in is not held up. */
 const ALL_ATTEMPTS = { burst: 30, perSecond: 1 / 20 };
 /** And of one address: five, then one in half a minute. */
 const ATTEMPTS = { burst: 5, perSecond: 1 / 30 };
+
+/** Tries of an address that are counted by it alone: whoever mistypes is not held up by others. */
+const OWN_TRIES = 3;
 
 /** A code on a screen lets in for so long, ms. */
 const INVITE_LASTS_MS = 10 * 60_000;
@@ -55,14 +58,17 @@ export function createDoorkeeper(file: AccessFile, clock: () => Date) {
   /** @param address - Whoever asks, as far as it is known: wrong keys are counted by it, and all together. */
   async function enter(request: EnterRequest, address: string): Promise<Result<LetIn, NotLetIn>> {
     const nowMs = clock().getTime();
-    const waitS = Math.max(ofOne.take(address, nowMs), ofAll.take("", nowMs));
+    // The common tries hold up who goes on guessing, under however many addresses. A code is not guessed, and the first tries
+    // from an address are always looked at, or one in the wi-fi could keep everybody else out.
+    const isCommon = request.by === "passphrase" && ofOne.readSpent(address, nowMs) >= OWN_TRIES;
+    const waitS = Math.max(ofOne.take(address, nowMs), isCommon ? ofAll.take("", nowMs) : 0);
     if (waitS > 0)
       return fail({ status: 429, waitS, message: `Too many tries. Wait ${waitS} s, then try again.` });
     const entered = await tryKey(request, nowMs);
     // A house that brings its devices in one after the other guesses nothing.
     if (entered.ok) {
       ofOne.giveBack(address);
-      ofAll.giveBack("");
+      if (isCommon) ofAll.giveBack("");
     }
     return entered;
   }

@@ -11,6 +11,8 @@ const KEY_LASTS_S = 400 * 86_400;
 
 /** Told inward by the gate, for whom the request is; what a caller says under this name is thrown away. */
 export const ROLE_HEADER = "x-tezgah-role";
+/** Likewise, whose key it came with; empty where none is needed. */
+export const HOLDER_HEADER = "x-tezgah-holder";
 
 /** One a process, kept across hot reloads and shared by gate and routes. */
 const holder = globalThis as { tezgahDoorkeeper?: Doorkeeper };
@@ -68,10 +70,6 @@ export const writeKeyCookie = (token: string | null, isSecure: boolean): string 
 export const isAskedSecurely = (headers: Headers): boolean =>
   headers.get("x-forwarded-proto")?.split(",")[0]?.trim() === "https";
 
-/** Where a request comes from, as far as it is known. */
-export const readAddress = (headers: Headers): string =>
-  headers.get("x-forwarded-for")?.split(",").at(-1)?.trim() ?? "unknown";
-
 /** For whom a request is, as the gate found it. */
 export const readRole = (headers: Headers): Role => {
   const told = headers.get(ROLE_HEADER);
@@ -83,3 +81,6 @@ export const sayStartCode = (): void =>
   console.log(
     `\nTezgah is open to the house and has no passphrase yet. Open /enter on any device and choose one; the code of this start is ${getDoorkeeper().makeStartCode()}\n`,
   );
+
+/** Whose key a request came with, as the gate found it; null where none is needed. */
+export const readHolderId = (headers: Headers): string | null => headers.get(HOLDER_HEADER) || null;

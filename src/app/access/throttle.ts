@@ -28,6 +28,12 @@ export function createThrottle({ burst, perSecond }: Allowance) {
       if (buckets.size > MOST_CALLERS) buckets.delete(buckets.keys().next().value ?? "");
       return isTaken ? 0 : Math.ceil((1 - left) / perSecond);
     },
+    /** How much of its allowance a caller has used up and not got back yet. */
+    readSpent(caller: string, nowMs: number): number {
+      const known = buckets.get(caller);
+      const left = known ? known.left + (Math.max(0, nowMs - known.atMs) / 1000) * perSecond : burst;
+      return burst - Math.min(burst, left);
+    },
     /** What was asked for last is not counted after all. */
     giveBack(caller: string): void {
       const known = buckets.get(caller);

@@ -1,5 +1,7 @@
 import { toFileFault } from "@/data/fileFault";
 import { inMetric } from "../requestMeasures";
+import { noteTrouble } from "@/data/troubles";
+import { READING } from "../access/policy";
 import { refuse } from "./readJson";
 
 /** When one who found the data file ill may ask again, s. */
@@ -14,10 +16,13 @@ export const stored =
   (request: Request, ...rest: Rest): Promise<Response> =>
     inMetric(async () => {
       try {
-        return await answer(request, ...rest);
+        const answered = await answer(request, ...rest);
+        if (!READING.has(request.method) && answered.ok) noteTrouble("save", null);
+        return answered;
       } catch (error) {
         const fault = toFileFault(error);
         if (!fault) throw error;
+        if (!READING.has(request.method)) noteTrouble("save", fault.message);
         const refused = refuse([{ path: "", message: `${fault.message} ${fault.remedy}` }], 503);
         refused.headers.set("retry-after", String(RETRY_AFTER_S));
         return refused;

@@ -1,6 +1,9 @@
 import type { Metadata } from "next";
+import { headers } from "next/headers";
 import { getStore } from "@/data/getStore";
 import { DaysPage } from "@/ui/days/DaysPage";
+import { hideDayCosts, isHiddenFrom } from "../access/hidePrices";
+import { readRole } from "../access/keys";
 import { catchUp } from "../catchUp";
 import { guardFile } from "../fileGuard";
 import { readKitchenClock } from "../kitchenClock";
@@ -12,13 +15,15 @@ export const dynamic = "force-dynamic";
 const MOST_SHOWN = 400;
 
 /** Days that were run: planned and real at a glance, searched, summed and compared. */
-export default function Page() {
+export default async function Page() {
+  const role = readRole(await headers());
   return guardFile(() => {
     catchUp();
     const { runs, readKitchen } = getStore();
     return (
       <DaysPage
-        days={runs.listSummaries("0001-01-01", "9999-12-31", MOST_SHOWN)}
+        days={hideDayCosts(runs.listSummaries("0001-01-01", "9999-12-31", MOST_SHOWN), role)}
+        hidesCosts={isHiddenFrom(role)}
         currency={readKitchen().kitchen?.currency ?? null}
         today={readKitchenClock().wall.date}
       />

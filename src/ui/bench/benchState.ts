@@ -22,6 +22,8 @@ export interface DaySnapshot {
   readonly hasRun: boolean;
   /** How it was laid, once it is closed. */
   readonly closed: ClosedDay | null;
+  /** The owner keeps from this device what is paid and earned. */
+  readonly hidesCosts: boolean;
   /** For a day that is over: the formulas as they stood then. Empty otherwise. */
   readonly formulasThen: readonly Formula[];
   /** The server's own zone: the kitchen's where it has named none. */
@@ -70,6 +72,8 @@ export interface BenchState {
   readonly today: string;
   /** It is run, or was: what happened on it is told there. */
   readonly hasRun: boolean;
+  /** The owner keeps from this device what is paid and earned. */
+  readonly hidesCosts: boolean;
   /** The zone whose wall clock the kitchen goes by. */
   readonly timeZone: string;
   readonly computersZone: string;

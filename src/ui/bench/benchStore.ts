@@ -249,6 +249,7 @@ export function createBenchStore(input: BenchInput) {
       today: firstNow.date,
       isOver: findPhase(snapshot.date, firstNow) === "over",
       hasRun: snapshot.hasRun,
+      hidesCosts: snapshot.hidesCosts,
       timeZone: readZone(saver.base),
       computersZone: snapshot.computersZone,
       records: saver.base,
@@ -334,6 +335,7 @@ export function createBenchStore(input: BenchInput) {
           ground: toGround(next),
           isOver: findPhase(next.date, readNow()) === "over",
           hasRun: next.hasRun,
+          hidesCosts: next.hidesCosts,
         });
       },
       readMark: () => ({ epoch: snapshot.epoch, revision: heard }),

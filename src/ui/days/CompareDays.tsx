@@ -1,5 +1,5 @@
 import { sumDays, type DaySummary } from "@/core/run";
-import { formatClock, formatDuration, formatMass, formatMoney } from "@/core/units";
+import { formatClock, formatDuration, formatMass } from "@/core/units";
 import { formatDayDate } from "../shell/formatDayDate";
 import { DataTable, type Column } from "../table/DataTable";
 import { countDay, tellFaults } from "./findDays";
@@ -7,11 +7,11 @@ import { countDay, tellFaults } from "./findDays";
 interface Props {
   readonly one: DaySummary;
   readonly other: DaySummary;
-  readonly currency: string | null;
+  readonly money: (amountMinor: number) => string;
 }
 
 /** Two days side by side, the earlier first. */
-export function CompareDays({ one, other, currency }: Props) {
+export function CompareDays({ one, other, money }: Props) {
   const days = [one, other].sort((a, b) => (a.date < b.date ? -1 : 1));
   const pieces = new Map(
     days.flatMap((day) => day.pieces.map(({ pieceId, name }) => [pieceId, name] as const)),
@@ -27,7 +27,7 @@ export function CompareDays({ one, other, currency }: Props) {
     ["jobs took", (day) => formatDuration(Math.round(sumDays([day]).tookMin))],
     ["planned", (day) => formatDuration(Math.round(sumDays([day]).plannedMin))],
     ["went wrong", (day) => tellFaults(day) || "nothing"],
-    ["ingredients", (day) => formatMoney(sumDays([day]).ingredientsMinor, currency)],
+    ["ingredients", (day) => money(sumDays([day]).ingredientsMinor)],
     ["trim", ({ trimG }) => formatMass(trimG)],
     ...[...pieces].map(([id, name]): readonly [string, (day: DaySummary) => string] => [
       name,

@@ -4,7 +4,8 @@ import { CalendarDays, List } from "lucide-react";
 import { useState } from "react";
 import { sumDays, type DaySummary } from "@/core/run";
 import { addDays } from "@/core/plan";
-import { formatCount } from "@/core/units";
+import { formatMoney, formatCount } from "@/core/units";
+import { HIDDEN_MONEY } from "../bench/useMoney";
 import { CompareDays } from "./CompareDays";
 import { DayMonths } from "./DayMonths";
 import { listDayColumns } from "./dayColumns";
@@ -19,6 +20,8 @@ interface Props {
   readonly today: string;
   /** What money is told in; null for figures alone. */
   readonly currency: string | null;
+  /** The owner keeps from this device what is paid and earned. */
+  readonly hidesCosts: boolean;
 }
 
 /** How far back is looked. */
@@ -32,7 +35,8 @@ const spans = [
 const COMPARED = 2;
 
 /** The book of days: list or calendar, searched; what a span made, sold, lost and cost; two days side by side. */
-export function DaysPage({ days, today, currency }: Props) {
+export function DaysPage({ days, today, currency, hidesCosts }: Props) {
+  const money = (amountMinor: number) => (hidesCosts ? HIDDEN_MONEY : formatMoney(amountMinor, currency));
   const [span, setSpan] = useState<(typeof spans)[number]>(spans[3]);
   const [text, setText] = useState("");
   const [isCalendar, setCalendar] = useState(false);
@@ -110,9 +114,9 @@ export function DaysPage({ days, today, currency }: Props) {
               )}
             </button>
           </div>
-          <SpanFigures currency={currency} sums={sumDays(shown, pieceId === "" ? null : pieceId)} />
+          <SpanFigures money={money} sums={sumDays(shown, pieceId === "" ? null : pieceId)} />
           {compared.length === COMPARED && (
-            <CompareDays currency={currency} one={compared[0]!} other={compared[1]!} />
+            <CompareDays money={money} one={compared[0]!} other={compared[1]!} />
           )}
           <p className="quiet mt-3 text-sm" role="status">
             {formatCount(shown.length, "day")}

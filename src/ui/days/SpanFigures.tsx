@@ -1,13 +1,13 @@
 import type { SpanSums } from "@/core/run";
-import { formatDuration, formatMass, formatMoney, formatNumber } from "@/core/units";
+import { formatDuration, formatMass, formatNumber } from "@/core/units";
 
 /** What a span of days made, sold, lost and cost. */
 export function SpanFigures({
   sums,
-  currency,
+  money,
 }: {
   readonly sums: SpanSums;
-  readonly currency: string | null;
+  readonly money: (amountMinor: number) => string;
 }) {
   const { made, sold, madeOfSold, lost, leaked, ingredientsMinor, lostMinor, trimG, plannedMin, tookMin } =
     sums;
@@ -21,7 +21,7 @@ export function SpanFigures({
       <Sum value={percent(lost, made + lost)} what={`lost, ${leaked} leaked or burst`} />
       <Sum value={percent(tookMin, plannedMin)} what="of the planned minutes" />
       <Sum
-        value={made > 0 ? formatMoney(ingredientsMinor / made, currency) : "–"}
+        value={made > 0 ? money(ingredientsMinor / made) : "–"}
         what="ingredients a piece"
       />
       <Sum
@@ -31,7 +31,7 @@ export function SpanFigures({
       {madeOfHeat > 0 && (
         <Sum value={`${formatNumber((10 * heatKwh) / madeOfHeat, 1)} kWh`} what="of oven heat for ten" />
       )}
-      <Sum value={formatMoney(lostMinor, currency)} what="in pieces lost or not sold" />
+      <Sum value={money(lostMinor)} what="in pieces lost or not sold" />
       {trimG > 0 && <Sum value={formatMass(trimG)} what="trim not used again" />}
     </dl>
   );

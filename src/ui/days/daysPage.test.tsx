@@ -22,7 +22,7 @@ const days = [
 const rows = () => screen.getAllByRole("row").slice(1);
 
 test("each day says what was made, sold and went wrong, and when it was done against the plan", () => {
-  render(<DaysPage currency={null} days={days} today="2026-11-24" />);
+  render(<DaysPage currency={null} hidesCosts={false} days={days} today="2026-11-24" />);
   const [first, second, third] = rows();
   expect(first!.textContent).toContain("15 min later than planned");
   expect(first!.textContent).toContain("3 leaked");
@@ -32,7 +32,7 @@ test("each day says what was made, sold and went wrong, and when it was done aga
 });
 
 test("a search and a span narrow list and sums; a piece narrows the sums", () => {
-  render(<DaysPage currency={null} days={days} today="2026-11-24" />);
+  render(<DaysPage currency={null} hidesCosts={false} days={days} today="2026-11-24" />);
   fireEvent.change(screen.getByLabelText("Search"), { target: { value: "november LEAKED" } });
   expect(rows()).toHaveLength(1);
   fireEvent.change(screen.getByLabelText("Search"), { target: { value: "" } });
@@ -46,7 +46,7 @@ test("a search and a span narrow list and sums; a piece narrows the sums", () =>
 });
 
 test("two days stand side by side, the earlier first; the calendar leads to each", () => {
-  render(<DaysPage currency={null} days={days} today="2026-11-24" />);
+  render(<DaysPage currency={null} hidesCosts={false} days={days} today="2026-11-24" />);
   fireEvent.click(screen.getByRole("button", { name: "Compare Sat 21 November 2026" }));
   expect(screen.getByRole("status").textContent).toContain("choose another");
   fireEvent.click(screen.getByRole("button", { name: "Compare Sat 14 November 2026" }));
@@ -64,12 +64,12 @@ test("two days stand side by side, the earlier first; the calendar leads to each
 });
 
 test("a book without days says how one begins", () => {
-  render(<DaysPage currency={null} days={[]} today="2026-11-24" />);
+  render(<DaysPage currency={null} hidesCosts={false} days={[]} today="2026-11-24" />);
   expect(screen.getByText(/No day was run yet/)).toBeTruthy();
 });
 
 test("two days pressed at once are both compared", () => {
-  render(<DaysPage currency={null} days={days} today="2026-11-24" />);
+  render(<DaysPage currency={null} hidesCosts={false} days={days} today="2026-11-24" />);
   const press = (day: string) => screen.getByRole("button", { name: `Compare ${day}` }).click();
   act(() => {
     press("Sat 21 November 2026");

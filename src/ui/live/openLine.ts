@@ -57,7 +57,8 @@ export function openLine(
     if (onHappened) on("happened", onHappened);
     on("here", (data) => {
       onLink?.(true);
-      onNeighbours?.((data as { others: Neighbour[] }).others);
+      const { others } = data as { others: readonly Neighbour[] };
+      onNeighbours?.(others.filter(({ deviceId }) => deviceId !== self.deviceId));
     });
   };
   const close = () => {

@@ -2,6 +2,7 @@ import { toString as drawQr } from "qrcode";
 import { readAccessRequest } from "@/schemas/accessRules";
 import { findAddresses } from "../../access/addresses";
 import { getDoorkeeper, isAskedSecurely } from "../../access/keys";
+import { hangUpHolder, hangUpRole } from "../../live";
 import { log } from "../../log";
 import { readJson, refuse } from "../readJson";
 
@@ -23,10 +24,12 @@ export async function POST(request: Request): Promise<Response> {
         ]);
       if (done.passphrase === "") doorkeeper.endPassphrase(done.role);
       else await doorkeeper.setPassphrase(done.role, done.passphrase);
+      hangUpRole(done.role);
       return answer({});
     case "turnOut":
       if (!doorkeeper.turnOut(done.id))
         return refuse([{ path: "", message: "It has been turned out already." }], 404);
+      hangUpHolder(done.id);
       log({ event: "turnedOut", holder: done.id });
       return answer({});
     case "token":

@@ -1,5 +1,7 @@
 import { readEnterRequest } from "@/schemas/accessRules";
-import { getDoorkeeper, isAskedSecurely, readAddress, readKey, writeKeyCookie } from "../../access/keys";
+import { readAddress } from "../../access/clientAddress";
+import { getDoorkeeper, isAskedSecurely, readKey, writeKeyCookie } from "../../access/keys";
+import { hangUpHolder } from "../../live";
 import { log } from "../../log";
 import { readJson, refuse } from "../readJson";
 
@@ -23,7 +25,10 @@ export async function POST(request: Request): Promise<Response> {
   const { holder, token } = entered.value;
   // A device has one key: that of another role goes as it comes in anew.
   const before = getDoorkeeper().findHolder(readKey(request.headers));
-  if (before?.kind === "device") getDoorkeeper().turnOut(before.id);
+  if (before?.kind === "device") {
+    getDoorkeeper().turnOut(before.id);
+    hangUpHolder(before.id);
+  }
   log({ event: "cameIn", holder: holder.id, role: holder.role, by: asked.value.by });
   return Response.json(
     { role: holder.role },

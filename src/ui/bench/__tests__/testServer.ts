@@ -55,6 +55,7 @@ export function createTestServer(date = "2026-11-28") {
       past: NO_PAST,
       formulasThen: [],
       closed: null,
+      hidesCosts: false,
       hasRun: false,
       computersZone: "UTC",
       clock: startSteadyClock(new Date(NOW_ISO), "UTC"),

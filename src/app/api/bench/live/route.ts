@@ -1,14 +1,20 @@
 import { getStore } from "@/data/getStore";
 import { MAX_TOLD_CHARACTERS } from "@/schemas/live";
-import { readRole } from "../../../access/keys";
-import { isEnding, listen, type Listener } from "../../../live";
+import { readHolderId, readRole } from "../../../access/keys";
+import { hasRoom, isEnding, LINES, listen, type Listener } from "../../../live";
 import { refuse } from "../../readJson";
 import { stored } from "../../stored";
 
 /** A line that broke is opened again by the browser after so long, ms. */
 const RETRY_MS = 1000;
-/** Events that a screen may leave unread before its line is closed; it catches up by another. */
-const MOST_UNREAD = 100;
+/** What a screen may leave unread before its line is closed, bytes: it catches up by another. A large day is a tenth of it. */
+const MOST_UNREAD_BYTES = 2_000_000;
+const encoder = new TextEncoder();
+/** A comment, which keeps a line open. */
+const BEAT = encoder.encode(":\n\n");
+
+/** A line that found no room is tried again after so long, s. */
+const ROOM_RETRY_S = 30;
 
 /**
  * What is written from now on, as server-sent events, first what was missed since `?epoch=…&revision=…` or since the
@@ -31,11 +37,24 @@ export const GET = stored((request: Request): Response => {
     ending.headers.set("connection", "close");
     return ending;
   }
+  const holderId = readHolderId(request.headers);
+  if (!hasRoom(holderId)) {
+    const full = refuse(
+      [
+        {
+          path: "",
+          message: `Too many pages of Tezgah are open: ${LINES.ofHolder} on a device. Close some.`,
+        },
+      ],
+      429,
+    );
+    full.headers.set("retry-after", String(ROOM_RETRY_S));
+    return full;
+  }
   // A file that is ill is said at once, and not on an open line.
   getStore();
-  const encoder = new TextEncoder();
   let end = () => {};
-  const stream = new ReadableStream<Uint8Array>({
+  const source: UnderlyingDefaultSource<Uint8Array> = {
     start(controller) {
       const hangUp = () => {
         end();
@@ -45,27 +64,25 @@ export const GET = stored((request: Request): Response => {
           // Closed from the other side already.
         }
       };
-      const write = (text: string) => {
+      const write = (encoded: Uint8Array) => {
         // A screen that does not read, or is gone without a word, is not kept in mind for ever.
-        if ((controller.desiredSize ?? 0) < -MOST_UNREAD) return hangUp();
+        if ((controller.desiredSize ?? 0) < -MOST_UNREAD_BYTES) return hangUp();
         try {
-          controller.enqueue(encoder.encode(text));
+          controller.enqueue(encoded);
         } catch {
           // Closed from the other side between two words.
           end();
         }
       };
-      write(`retry: ${RETRY_MS}\n\n`);
+      write(encoder.encode(`retry: ${RETRY_MS}\n\n`));
       const listener: Listener = {
+        holderId,
         role: readRole(request.headers),
         neighbour: { deviceId: read("device"), name: read("name"), at: read("at"), field: null },
         epoch,
         revision,
-        send(event, data) {
-          const id = event === "changed" ? `id: ${listener.epoch}/${listener.revision}\n` : "";
-          write(`${id}event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
-        },
-        beat: () => write(":\n\n"),
+        send: write,
+        beat: () => write(BEAT),
         hangUp,
       };
       const stop = listen(listener);
@@ -77,7 +94,8 @@ export const GET = stored((request: Request): Response => {
       if (request.signal.aborted) hangUp();
     },
     cancel: () => end(),
-  });
+  };
+  const stream = new ReadableStream(source, new ByteLengthQueuingStrategy({ highWaterMark: 0 }));
   request.signal.addEventListener("abort", () => end());
   return new Response(stream, {
     headers: {

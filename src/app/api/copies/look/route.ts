@@ -8,6 +8,7 @@ import { findCopiesFolder, findCopy } from "@/data/copies";
 import { looksLikeCopy, NEEDS_PASSPHRASE } from "@/data/openCopy";
 import { inspectData } from "@/data/copyFile";
 import { findDataFile } from "@/data/dataFile";
+import { admitRequest, withHeaders } from "../../../access/admitRequest";
 import { unpackForRestore } from "../../../restoreCopy";
 import { findStranger, refuse } from "../../readJson";
 
@@ -19,6 +20,12 @@ const MAX_COPY_BYTES = 1_000_000_000;
  * replaced yet: the answer's `token` names what was looked at, for laying it back.
  */
 export async function POST(request: Request): Promise<Response> {
+  const admission = admitRequest(request);
+  if (admission instanceof Response) return admission;
+  return withHeaders(await look(request), request.headers);
+}
+
+async function look(request: Request): Promise<Response> {
   if (findStranger(request))
     return refuse([{ path: "", message: "A page elsewhere may not ask for this." }], 403);
   const dataFile = findDataFile();

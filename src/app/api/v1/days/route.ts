@@ -1,6 +1,8 @@
 import { sumDays } from "@/core/run";
 import { getStore } from "@/data/getStore";
 import { toDaysCsv } from "@/formats";
+import { hideDayCosts } from "../../../access/hidePrices";
+import { readRole } from "../../../access/keys";
 import { catchUp } from "../../../catchUp";
 import { refuse } from "../../readJson";
 import { stored } from "../../stored";
@@ -22,7 +24,8 @@ export const GET = stored((request: Request): Response => {
   if (form !== null && form !== "json" && form !== "csv")
     return refuse([{ path: "form", message: "Days are written as json or csv." }]);
   catchUp();
-  const days = getStore().runs.listSummaries(from, to, MOST_DAYS);
+  const role = readRole(request.headers);
+  const days = hideDayCosts(getStore().runs.listSummaries(from, to, MOST_DAYS), role);
   if (form !== "csv") return Response.json({ days, sums: sumDays(days) });
   return new Response(toDaysCsv(days), {
     headers: {

@@ -1,5 +1,8 @@
 import { gunzipSync } from "node:zlib";
+import type { RunSheet } from "@/core/run";
 import { getStore } from "@/data/getStore";
+import { hideSheetCosts, isHiddenFrom } from "../../../../access/hidePrices";
+import { readRole } from "../../../../access/keys";
 import { freezeDay } from "../../../../freezeDay";
 import { readJson, refuse } from "../../../readJson";
 import { stored } from "../../../stored";
@@ -14,10 +17,14 @@ export const GET = stored(async (request: Request, { params }: Context): Promise
   const { date } = await params;
   const run = getStore().runs.find(date);
   if (!run) return refuseNoRun(date);
-  const tag = `"${run.id}-${run.edition}-${run.frozenAt}"`;
+  const role = readRole(request.headers);
+  const isHidden = isHiddenFrom(role);
+  const tag = `"${run.id}-${run.edition}-${run.frozenAt}${isHidden ? "-hidden" : ""}"`;
   const headers = { etag: tag, "cache-control": "no-cache", "x-tezgah-edition": String(run.edition) };
   if (request.headers.get("if-none-match") === tag) return new Response(null, { status: 304, headers });
-  return new Response(gunzipSync(run.sheet), { headers: { ...headers, "content-type": "application/json" } });
+  const text = gunzipSync(run.sheet).toString();
+  const told = isHidden ? JSON.stringify(hideSheetCosts(JSON.parse(text) as RunSheet, role)) : text;
+  return new Response(told, { headers: { ...headers, "content-type": "application/json" } });
 });
 
 /** Nothing is said but that it is wanted. */
