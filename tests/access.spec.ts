@@ -95,11 +95,27 @@ test("a house has a passphrase from its first start on: the owner chooses it, br
   await enter(wall, "flour on the floor", "Wall");
   await expect(pieces(wall)).toHaveValue("50");
 
+  // A live line of it ends with its key, at once.
+  const [{ value: key }] = (await wall.context().cookies()).filter(({ name }) => name === "tezgah-key") as [
+    { value: string },
+  ];
+  const stamp = "device=line&name=T&at=%2F&revision=0&epoch=none";
+  const line = await fetch(`${base}/api/bench/live?${stamp}`, { headers: { cookie: `tezgah-key=${key}` } });
+  expect(line.status).toBe(200);
+  const ended = line.text();
+
   await page.goto(`${base}/access`);
   await page.getByRole("button", { name: "Turn Wall out" }).click();
   await expect(page.getByText("Wall is turned out.")).toBeVisible();
+  const within = new Promise<string>((_, reject) =>
+    setTimeout(() => reject(new Error("still open")), 10_000),
+  );
+  expect(await Promise.race([ended, within])).toContain("retry:");
   await wall.goto(ORDERS);
   await expect(wall.getByRole("heading", { name: "Come in" })).toBeVisible();
+  // The way in for a copy asks for a key itself.
+  const bare = { method: "POST", headers: { "content-type": "application/zip" }, body: "PK" };
+  expect((await fetch(`${base}/api/copies/look`, bare)).status).toBe(401);
 
   // A programme's token, and the key's cookie, which no script reads.
   await page.getByLabel("Its name").fill("Till");

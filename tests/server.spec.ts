@@ -1,11 +1,24 @@
 import { spawn } from "node:child_process";
-import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
+import { randomBytes } from "node:crypto";
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from "node:fs";
 import { once } from "node:events";
 import http from "node:http";
 import net from "node:net";
 import path from "node:path";
 import { gzipSync } from "node:zlib";
 import { expect, test, type Page } from "@playwright/test";
+import Database from "better-sqlite3";
+import { probeSlow, sendSlowly } from "../scripts/hostileServer.mjs";
 import { createOwnServer } from "./ownServer";
 
 /** Servers of these tests' own, to be killed, starved and fed with garbage. */
@@ -308,5 +321,115 @@ test("addresses that cannot be read or name nothing are 404, and posts that are 
   const answer = await request.post(`${BASE}/api/v1/plan`, { data: orders, headers: json });
   expect([answer.status(), performance.now() - from < 2000]).toEqual([400, true]);
   expect(await answer.json()).toMatchObject({ faults: [{ path: "orders" }] });
+  await stop();
+});
+
+test("a copy of more than 40 MB is brought through the page and laid back, and no look meanwhile empties the book", async ({
+  page,
+  request,
+}) => {
+  const file = fileOf("large.db");
+  await seed(file, true);
+  const db = new Database(file);
+  const [run] = db.prepare<[], { id: string }>("SELECT id FROM run LIMIT 1").all();
+  // A sheet of before all others, which nothing packs.
+  db.prepare("INSERT INTO run_sheet VALUES (?, 0, ?, '2020')").run(run!.id, randomBytes(42_000_000));
+  db.close();
+  await start(file);
+  expect((await request.post(`${BASE}/api/copies`)).ok()).toBe(true);
+  const { copies } = (await (await request.get(`${BASE}/api/copies`)).json()) as {
+    copies: { name: string; bytes: number }[];
+  };
+  const [copy] = copies;
+  expect(copy!.bytes).toBeGreaterThan(40_000_000);
+  const brought = fileOf("brought.zip");
+  copyFileSync(path.join(`${file}.copies`, copy!.name), brought);
+  await page.goto(`${BASE}/day/2026-11-28/fill`);
+  await margin(page).fill("16");
+  await margin(page).press("Enter");
+  await saved(page);
+  await page.goto(`${BASE}/copies`);
+  await page.getByLabel("Lay back a file").setInputFiles(brought);
+  await page.getByRole("dialog").getByRole("button", { name: "Lay it back" }).click();
+  await expect(page.getByText(/The copy is in place/)).toBeVisible();
+  const pieces = async () => {
+    const day = (await (await request.get(`${BASE}/api/bench/day/2026-11-28`)).json()) as {
+      lists: { piece: { id: string; marginMm: number }[] };
+    };
+    return day.lists.piece.find(({ id }) => id === "quince-half-moon")!.marginMm;
+  };
+  expect(await pieces()).not.toBe(16);
+
+  // Looked at and laid back at the same moment: both are answered, and the book is never empty.
+  const look = async () => {
+    const looked = await request.post(`${BASE}/api/copies/look?name=${copy!.name}`, { data: "" });
+    return ((await looked.json()) as { token: string }).token;
+  };
+  const first = await look();
+  const [laid, second] = await Promise.all([
+    request.post(`${BASE}/api/copies/restore`, { data: { token: first } }),
+    look(),
+  ]);
+  expect([laid.status(), second.length > 0]).toEqual([200, true]);
+  expect(await pieces()).not.toBe(16);
+  expect(readdirSync(path.dirname(file)).filter((name) => name.includes("large.db.restoring"))).toHaveLength(
+    1,
+  );
+
+  // Killed and without its file, it starts no new book, and says what is there.
+  await stop("SIGKILL");
+  renameSync(file, fileOf("elsewhere"));
+  for (const end of ["-wal", "-shm"]) rmSync(file + end, { force: true });
+  await start(file);
+  await page.goto(BASE);
+  await expect(page.getByRole("heading", { name: /The data file is not there/ })).toBeVisible();
+  await expect(page.getByText(/restore a copy/)).toBeVisible();
+  expect(existsSync(file)).toBe(false);
+  expect((await request.get(`${BASE}/api/health`)).status()).toBe(503);
+  renameSync(fileOf("elsewhere"), file);
+  await page.reload();
+  await expect(page).toHaveURL(/\/day\//);
+  await stop();
+});
+
+test("slow bodies and headers are ended, odd methods are answered, and pages elsewhere read nothing of the API", async ({
+  request,
+}) => {
+  const file = fileOf("strict.db");
+  await seed(file);
+  await start(file);
+  const slow = probeSlow(BASE);
+  for (const method of ["TRACE", "PROPFIND"]) {
+    const answered = await sendSlowly(
+      BASE,
+      `${method} / HTTP/1.1\r\nHost: 127.0.0.1\r\nConnection: close\r\n\r\n`,
+    );
+    expect(answered.line).toContain("405");
+  }
+  const foreign = { "sec-fetch-site": "cross-site" };
+  expect((await request.get(`${BASE}/api/copies/lines`, { headers: foreign })).status()).toBe(403);
+  expect((await request.get(`${BASE}/day/2026-11-28/orders`, { headers: foreign })).status()).toBe(200);
+  const large = await request.post(`${BASE}/api/v1/chill`, {
+    data: Buffer.alloc(11_000_000, " "),
+    headers: { "content-type": "application/json" },
+  });
+  expect([large.status(), large.headers()["content-type"]]).toEqual([413, "application/json"]);
+  // A browser that came over HTTPS, by the word of a proxy on this machine, comes back by it.
+  const plain = await request.get(`${BASE}/api/health`);
+  expect(plain.headers()["strict-transport-security"]).toBeUndefined();
+  const secure = await request.get(`${BASE}/api/health`, { headers: { "x-forwarded-proto": "https" } });
+  expect(secure.headers()["strict-transport-security"]).toMatch(/max-age=\d+/);
+  // What a download leaves, broken off or whole: nothing.
+  const broken = new AbortController();
+  const lines = await fetch(`${BASE}/api/copies/lines`, { signal: broken.signal });
+  broken.abort();
+  expect(lines.status).toBe(200);
+  await fetch(`${BASE}/api/copies/lines`).then((answer) => answer.arrayBuffer());
+  expect(readdirSync(`${file}.copies`).filter((name) => !name.endsWith(".zip"))).toEqual([]);
+  for (const name of [file, `${file}-wal`, `${file}.copies`]) expect(statSync(name).mode & 0o077).toBe(0);
+  const { body, headers } = await slow;
+  expect([body.line, headers.line]).toEqual(["HTTP/1.1 408 Request Timeout", "HTTP/1.1 408 Request Timeout"]);
+  expect(body.afterS).toBeLessThan(30);
+  expect(headers.afterS).toBeLessThan(45);
   await stop();
 });

@@ -55,7 +55,7 @@ export const fryer: Fryer = {
   usedLoads: 22,
   fried: [
     {
-      id: "2026-11-21/fried before",
+      id: "2026-10-10/fried before",
       name: "Rhubarb crescents",
       baskets: 22,
       allergens: ["gluten"],
