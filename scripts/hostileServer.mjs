@@ -15,7 +15,7 @@ export function sendSlowly(base, text, everyMs = 0) {
       socket.write(text);
       if (everyMs > 0) dripping = setInterval(() => socket.write(" "), everyMs);
     });
-    socket.on("data", (chunk) => (said += chunk));
+    socket.on("data", (chunk) => (said += chunk.toString()));
     socket.on("error", () => undefined);
     socket.on("close", () => {
       clearInterval(dripping);
