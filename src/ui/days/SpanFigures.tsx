@@ -20,10 +20,7 @@ export function SpanFigures({
       <Sum value={percent(sold, madeOfSold)} what="of those made were sold" />
       <Sum value={percent(lost, made + lost)} what={`lost, ${leaked} leaked or burst`} />
       <Sum value={percent(tookMin, plannedMin)} what="of the planned minutes" />
-      <Sum
-        value={made > 0 ? money(ingredientsMinor / made) : "–"}
-        what="ingredients a piece"
-      />
+      <Sum value={made > 0 ? money(ingredientsMinor / made) : "–"} what="ingredients a piece" />
       <Sum
         value={made > 0 ? formatDuration(Math.round((10 * tookMin) / made)) : "–"}
         what="hands and heat for ten"
