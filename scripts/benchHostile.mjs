@@ -4,6 +4,7 @@ import { spawn } from "node:child_process";
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
+import { probeLines, probeSlow } from "./hostileServer.mjs";
 import { buildApplication, run } from "./house.mjs";
 
 const [bodies = 10_000, seed = 1] = process.argv.slice(2).map(Number);
@@ -11,6 +12,9 @@ const PORT = 3461;
 const BASE = `http://127.0.0.1:${PORT}`;
 const AT_ONCE = 8;
 const SLOW_MS = 1000;
+/** Far more screens than a house has. */
+const LIVE_LINES = 400;
+const LIVE_STAND_MS = 5000;
 const SCRIPT = "<script>window.stolen=1</script>";
 /** A search takes as long as it is given: here, no longer than a page. */
 const BUDGET_MS = 20;
@@ -206,6 +210,15 @@ let scripts = 0;
 for (const page of [...pages, "/days", "/habits", "/access", "/print/2026-11-28"])
   if ((await (await fetch(BASE + page)).text()).includes(SCRIPT)) scripts++;
 console.log(`pages on which what was sent stands as a script: ${scripts}`);
+const { body, headers } = await probeSlow(BASE);
+console.log(
+  `slow body: ${body.line} after ${body.afterS.toFixed(1)} s; headers: ${headers.line} after ${headers.afterS.toFixed(1)} s`,
+);
+const lines = await probeLines(BASE, server.pid, LIVE_LINES, LIVE_STAND_MS);
+console.log(
+  `${lines.opened} live lines opened, held ${LIVE_STAND_MS / 1000} s and closed: ${lines.cpuMs} ms of processor time, ` +
+    `${lines.memoryMb} MB more while open, ${lines.memoryAfterMb} MB more afterwards`,
+);
 const health = await (await fetch(`${BASE}/api/health`)).json();
 console.log(`well afterwards: ${health.isWell}, ${health.memoryMb} MB`);
 server.kill();

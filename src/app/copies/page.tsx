@@ -3,6 +3,7 @@ import { listCopies } from "@/data/copies";
 import { findDataFile } from "@/data/dataFile";
 import { readOutward } from "@/data/outward";
 import { findComputersZone } from "@/time/wallClock";
+import { lookAtHealth } from "../health";
 import { CopiesPage } from "@/ui/copies/CopiesPage";
 
 export const metadata: Metadata = { title: "Copies" };
@@ -12,9 +13,11 @@ export const dynamic = "force-dynamic";
 const tellNow = (): string => new Date().toISOString();
 
 /** Needs no data file: it may be ill, and then this page is what helps. */
-export default function Page() {
+export default async function Page() {
+  const health = await lookAtHealth().catch(() => null);
   return (
     <CopiesPage
+      problems={health?.problems ?? []}
       outward={readOutward(findDataFile())}
       copies={listCopies(findDataFile())}
       nowIso={tellNow()}

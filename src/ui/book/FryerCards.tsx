@@ -1,6 +1,7 @@
 "use client";
 
-import { createFryer, FRESH_OIL, type Fryer } from "@/core/plan";
+import { countUnknownLoads, createFryer, FRESH_OIL, type Fryer, type Oil } from "@/core/plan";
+import { formatCount } from "@/core/units";
 import { fryerLimits } from "@/schemas/limits";
 import { usePicked } from "../bench/BenchProvider";
 import { checkName } from "../controls/checks";
@@ -58,6 +59,7 @@ export function FryerCards() {
               }
             />
           ))}
+          <OilHistory oil={fryer} />
           <FryerClock fryer={fryer} onFound={(found) => save(fryer, found)} />
           <div className="flex flex-wrap gap-2">
             <button type="button" className="btn touch" onClick={() => save(fryer, FRESH_OIL)}>
@@ -77,5 +79,40 @@ export function FryerCards() {
         {book.fryers.length > 0 ? "Another fryer or pan" : "A fryer or pan of oil"}
       </button>
     </>
+  );
+}
+
+/** What the oil has fried since it was changed, and what that leaves in it. */
+function OilHistory({ oil }: { readonly oil: Oil }) {
+  if (oil.usedLoads === 0) return <p className="quiet">The oil is fresh: nothing was fried in it.</p>;
+  const unknownLoads = countUnknownLoads(oil);
+  const names = [...new Set(oil.fried.map(({ name }) => name))];
+  return (
+    <div>
+      <p>Fried in this oil:</p>
+      <ul className="list-disc pl-5">
+        {names.map((name) => {
+          const loads = oil.fried.filter((load) => load.name === name);
+          const holds = [...new Set(loads.flatMap(({ allergens }) => allergens))];
+          const unknown = [...new Set(loads.flatMap((load) => load.unknown))];
+          return (
+            <li key={name}>
+              {name},{" "}
+              {formatCount(
+                loads.reduce((sum, { baskets }) => sum + baskets, 0),
+                "load",
+              )}
+              {holds.length > 0 && `: ${holds.join(", ")}`}
+              {unknown.length > 0 && `; allergens not known of ${unknown.join(", ")}`}
+            </li>
+          );
+        })}
+        {unknownLoads > 0 && (
+          <li className="text-error">
+            {formatCount(unknownLoads, "load")} that no run recorded: they may hold any allergen
+          </li>
+        )}
+      </ul>
+    </div>
   );
 }

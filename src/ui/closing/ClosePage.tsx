@@ -6,7 +6,7 @@ import { listClosingEvents, toLeftKey, type Closing, type ClosingAnswers, type L
 import { formatCount } from "@/core/units";
 import { createId } from "../bench/createId";
 import { Link } from "../controls/Link";
-import { sendEvents } from "../run/sendEvents";
+import { sayLogBehind, sendEvents } from "../run/sendEvents";
 import { formatDayDate } from "../shell/formatDayDate";
 import { LeftRow } from "./LeftRow";
 import { SaleRow } from "./SaleRow";
@@ -41,7 +41,7 @@ export function ClosePage({ day, closing, atMin }: Props) {
 
   const close = async () => {
     const stamp = { createId: () => createId("closing"), atMin, deviceId: DEVICE_ID };
-    const failure = await sendEvents(
+    const { failure, logBehind } = await sendEvents(
       day.date,
       listClosingEvents(
         closing,
@@ -49,8 +49,9 @@ export function ClosePage({ day, closing, atMin }: Props) {
         stamp,
       ),
     );
-    if (failure === null) router.push(`/run/${day.date}/taught`);
-    else setFault(`The day could not be closed: ${failure}`);
+    if (failure !== null) setFault(`The day could not be closed: ${failure}`);
+    else if (logBehind !== null) setFault(`The day is closed. ${sayLogBehind(logBehind)}`);
+    else router.push(`/run/${day.date}/taught`);
   };
   return (
     <main className="board min-h-dvh p-4 sm:p-7">

@@ -9,12 +9,14 @@ jest.mock("next/navigation", () => ({ useRouter: () => ({ push }) }));
 
 let sent: Record<string, unknown>[] = [];
 let isKept = true;
+let logBehind: string | null = null;
 beforeEach(() => {
   push.mockClear();
-  [sent, isKept] = [[], true];
+  [sent, isKept, logBehind] = [[], true, null];
   globalThis.fetch = jest.fn((_: string, init: { body: string }) => {
     sent = (JSON.parse(init.body) as { events: typeof sent }).events;
-    return Promise.resolve({ ok: isKept, json: () => Promise.resolve({ refused: [] }) });
+    const text = () => Promise.resolve(JSON.stringify({ refused: [], logBehind }));
+    return Promise.resolve({ ok: isKept, text, json: () => Promise.resolve(null) });
   }) as unknown as typeof fetch;
 });
 
@@ -121,6 +123,16 @@ test("a server that does not answer is said, and nothing is lost; a closed day i
   expect(screen.getByRole("heading", { level: 1 }).textContent).toBe("The day is closed");
   expect(screen.getByLabelText<HTMLInputElement>("Quince half-moon sold").value).toBe("60");
   expect(screen.getByRole("button", { name: "Keep it so" })).toBeTruthy();
+});
+
+test("a day that is closed while its log cannot follow says so, and does not go on to what was learned", async () => {
+  logBehind = "The disk is full.";
+  show();
+  await close();
+  expect(screen.getByRole("alert").textContent).toMatch(
+    /The day is closed.*not in the log yet: The disk is full/,
+  );
+  expect(push).not.toHaveBeenCalled();
 });
 
 test("what is past its date is thrown out by a mark, once; one that is already out says so and stays", async () => {

@@ -34,7 +34,15 @@ interface Looked {
   readonly now: Holding | null;
 }
 
+/** Something of file, disk or copies that is not well. */
+export interface ProblemShown {
+  readonly code: string;
+  readonly message: string;
+  readonly remedy: string;
+}
+
 interface Props {
+  readonly problems: readonly ProblemShown[];
   readonly outward: OutwardShown | null;
   readonly copies: readonly CopyShown[];
   readonly nowIso: string;
@@ -69,7 +77,7 @@ const describeBytes = (bytes: number): string =>
     : `${formatNumber(bytes / BYTES_PER_MB, 1)} MB`;
 
 /** Save everything and lay it back: what each copy holds is shown before it replaces anything. */
-export function CopiesPage({ outward, copies, nowIso, timeZone }: Props) {
+export function CopiesPage({ problems, outward, copies, nowIso, timeZone }: Props) {
   const router = useRouter();
   const [busy, setBusy] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
@@ -163,6 +171,15 @@ export function CopiesPage({ outward, copies, nowIso, timeZone }: Props) {
             <span>There is no copy yet: save one now.</span>
           )}
         </p>
+        {problems.length > 0 && (
+          <ul aria-label="Not well" role="alert" className="flex flex-col gap-2">
+            {problems.map(({ code, message, remedy }) => (
+              <li key={code} className="rounded-lg border-2 border-error p-3">
+                <strong>{message}</strong> {remedy}
+              </li>
+            ))}
+          </ul>
+        )}
         <p className="quiet">
           Everything (book, kit, days, log) in one file. A copy is made by itself at each start and each
           closed day; the last ten are kept, one for each of eight weeks and one for each of twenty-four

@@ -36,7 +36,9 @@ beforeEach(() => {
   }) as unknown as typeof fetch;
 });
 const show = (copies: readonly CopyShown[], outward: OutwardShown | null = null) =>
-  render(<CopiesPage outward={outward} copies={copies} nowIso={NOW} timeZone="Europe/Lisbon" />);
+  render(
+    <CopiesPage problems={[]} outward={outward} copies={copies} nowIso={NOW} timeZone="Europe/Lisbon" />,
+  );
 const settle = (work: () => void) =>
   act(async () => {
     work();

@@ -50,7 +50,7 @@ function JobForm({
   const stamp = { createId: () => createId("correction"), atMin, person: job.person, deviceId: DEVICE_ID };
   const about = { taskId: job.taskId };
   const send = async (corrections: readonly RunEvent[]): Promise<boolean> => {
-    const failure = await sendEvents(date, corrections);
+    const { failure } = await sendEvents(date, corrections);
     setFault(failure && `It could not be kept: ${failure}`);
     if (failure === null) onCorrected();
     return failure === null;

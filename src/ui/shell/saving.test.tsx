@@ -1,9 +1,9 @@
 /** @jest-environment jsdom */
 import { act, render, screen, within } from "@testing-library/react";
-import { NotReached } from "../bench/callServer";
+import { NotHandled, NotReached } from "../bench/callServer";
 import userEvent from "@testing-library/user-event";
 import type { ReactNode } from "react";
-import { createBenchStore, type BenchStore } from "../bench/benchStore";
+import { createBenchStore, type BenchInput, type BenchStore } from "../bench/benchStore";
 import { BenchContext } from "../bench/BenchProvider";
 import { createTestServer, type TestServer } from "../bench/__tests__/testServer";
 import { findRecord } from "@/schemas/recordTable";
@@ -14,7 +14,11 @@ import { SaveMark } from "./SaveMark";
 
 beforeAll(nativeDialogs);
 
-function openStore(server: TestServer, isUp: () => boolean = () => true): BenchStore {
+function openStore(
+  server: TestServer,
+  isUp: () => boolean = () => true,
+  more: Partial<BenchInput> = {},
+): BenchStore {
   let ids = 0;
   return createBenchStore({
     snapshot: server.snapshot(),
@@ -30,6 +34,7 @@ function openStore(server: TestServer, isUp: () => boolean = () => true): BenchS
     outbox: { open: async () => ({ mine: null, left: [] }), keep: () => {}, keepNow: () => {} },
     clock: () => new Date("2026-11-24T10:00:00Z"),
     createId: () => `g-${ids++}-${Math.random()}`,
+    ...more,
   });
 }
 
@@ -125,3 +130,39 @@ test.each([
     expect(findRecord(server.read(), "piece", "plum-pop")).toMatchObject({ marginMm, spares: 8 });
   },
 );
+
+test("a fault that is not the network's is said with a way out; a device that keeps nothing says so before all", async () => {
+  let isIll = true;
+  const server = createTestServer();
+  const store = openStore(server, () => true, {
+    canKeepHere: async () => false,
+    send: async (groups) => {
+      if (isIll) throw new NotHandled("This page is of another version.");
+      return server.take(groups);
+    },
+  });
+  show(store, <SaveMark />);
+  await act(async () => void (await store.getState().start()));
+  expect(screen.getByRole("alert").textContent).toBe("Kept only while this page is open");
+  await act(async () => {
+    setPiece(store, { spares: 3 });
+    await store.getState().flush();
+  });
+  const user = userEvent.setup();
+  await user.click(screen.getByRole("button", { name: "Not saved: 1 change" }));
+  const dialog = within(screen.getByRole("dialog", { name: "Not saved" }));
+  expect(dialog.getByText("This page is of another version.")).toBeTruthy();
+  const saved: Blob[] = [];
+  Object.assign(URL, {
+    createObjectURL: (blob: Blob) => String(saved.push(blob)),
+    revokeObjectURL: () => {},
+  });
+  HTMLAnchorElement.prototype.click = function () {
+    expect(this.download).toBe("tezgah-unsaved-changes.json");
+  };
+  await user.click(dialog.getByRole("button", { name: "Save as a file" }));
+  expect(saved[0]!.size).toBeGreaterThan(50);
+  isIll = false;
+  await user.click(dialog.getByRole("button", { name: "Try again" }));
+  expect(screen.getByRole("status").textContent).toContain("Saved");
+});

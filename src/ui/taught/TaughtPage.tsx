@@ -42,7 +42,7 @@ export function TaughtPage({ record, taught, leftOut, scores, piecesNow, atMin }
   const [fault, setFault] = useState<string | null>(null);
   const troubles = rows.flatMap((row) => row.causes.map((cause) => ({ ...cause, row })));
   const tell = async (events: readonly object[]) => {
-    const failure = await sendEvents(
+    const { failure } = await sendEvents(
       date,
       events.map(
         (event) => ({ ...event, id: createId("taught"), atMin, person: 0, deviceId: DEVICE_ID }) as RunEvent,

@@ -11,7 +11,12 @@ const refresh = jest.fn();
 jest.mock("next/navigation", () => ({ useRouter: () => ({ refresh }) }));
 
 const sent: { events: Record<string, unknown>[] }[] = [];
-const answer = (body: unknown) => Promise.resolve({ ok: true, json: () => Promise.resolve(body) });
+const answer = (body: unknown) =>
+  Promise.resolve({
+    ok: true,
+    text: () => Promise.resolve(JSON.stringify(body)),
+    json: () => Promise.resolve(body),
+  });
 beforeEach(() => {
   sent.length = 0;
   globalThis.fetch = jest.fn((_: string, init?: { body?: string }) => {
