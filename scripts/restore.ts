@@ -1,8 +1,8 @@
 // npm run restore: lists the copies. npm run restore -- NAME|FILE: shows what it holds. With --lay-back as well: lays it
 // back; what was there is kept aside. A sealed one wants its passphrase in TEZGAH_COPY_PASSPHRASE. Stop Tezgah first.
 import { randomUUID } from "node:crypto";
-import { existsSync, rmSync } from "node:fs";
-import { findCopy, findRestoringFile, listCopies, putInPlace } from "@/data/copies";
+import { existsSync } from "node:fs";
+import { findCopy, findRestoringFile, listCopies, putInPlace, removeData } from "@/data/copies";
 import { hashFile } from "@/data/copyFile";
 import { openCopy } from "@/data/openCopy";
 import { findNewestVersion } from "@/data/openDatabase";
@@ -26,7 +26,7 @@ if (!wanted) {
   if (!unpacked.ok) stop(unpacked.failure);
   console.log(JSON.stringify(unpacked.value, null, 2));
   if (sure !== "--lay-back") {
-    rmSync(restoring, { force: true });
+    removeData(restoring);
     console.log(`To lay it back: npm run restore -- ${wanted} --lay-back`);
   } else {
     const placed = putInPlace(

@@ -1,8 +1,7 @@
 import { randomUUID } from "node:crypto";
-import { rmSync } from "node:fs";
 import path from "node:path";
 import { fail, ok, type Result } from "@/core/result";
-import { findRestoringFile, putInPlace, type Unpacked } from "@/data/copies";
+import { findRestoringFile, putInPlace, removeData, type Unpacked } from "@/data/copies";
 import { hashFile } from "@/data/copyFile";
 import { toFileFault } from "@/data/fileFault";
 import { findDataFile } from "@/data/dataFile";
@@ -43,7 +42,7 @@ async function unpack(
   const manifest = unpacked.value;
   const newest = findNewestVersion(findMigrationsFolder());
   if (manifest.dataVersion > newest) {
-    rmSync(file, { force: true });
+    removeData(file);
     return fail(
       `The copy is of version ${manifest.dataVersion}; this Tezgah knows ${newest}. Start the newer Tezgah and lay it back there.`,
     );
@@ -53,7 +52,7 @@ async function unpack(
 }
 
 function forgetLooked(): void {
-  if (holder.tezgahLooked) rmSync(holder.tezgahLooked.file, { force: true });
+  if (holder.tezgahLooked) removeData(holder.tezgahLooked.file);
   delete holder.tezgahLooked;
 }
 

@@ -59,7 +59,7 @@ function prune(dataFile: string): void {
 }
 
 /** Removes a data file with what SQLite keeps beside it. */
-function removeData(file: string): void {
+export function removeData(file: string): void {
   for (const suffix of ["", "-wal", "-shm"]) rmSync(file + suffix, { force: true });
 }
 

@@ -26,7 +26,7 @@ export async function sendEvents(date: string, events: readonly RunEvent[]): Pro
       body: JSON.stringify({ events }),
       withinMs: ANSWER_WITHIN_MS,
     });
-    const { refused, logBehind = null } = await readAnswer(response, (text) => JSON.parse(text) as Answer);
+    const { refused, logBehind } = await readAnswer(response, (text) => JSON.parse(text) as Answer);
     const [first] = refused;
     return { failure: first ? (first.faults[0]?.message ?? "the server refused it.") : null, logBehind };
   } catch (error) {
