@@ -56,7 +56,7 @@ export const fryer: Fryer = {
   fried: [
     {
       id: "2026-10-10/fried before",
-      name: "Rhubarb crescents",
+      name: "Rhubarb crescent",
       baskets: 22,
       allergens: ["gluten"],
       unknown: [],

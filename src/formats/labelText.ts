@@ -151,5 +151,6 @@ function sayWarmUps({ warmUps, items }: Label, scale: OvenScale): string {
   return says.map(({ name, how }) => `${name} ${how}`).join("; ");
 }
 
-const listed = (names: readonly string[]): string =>
+/** `egg, milk and nuts`. */
+export const listed = (names: readonly string[]): string =>
   names.length < 2 ? names.join("") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;

@@ -1,7 +1,7 @@
 import { isIncomplete, type Label } from "@/core/labels";
 import type { LabelWish } from "@/schemas/labelWish";
 import type { OvenScale } from "@/core/units";
-import { describeLabel } from "./labelText";
+import { describeLabel, listed } from "./labelText";
 import type { PrintedLabel } from "./labelsPdf";
 
 /** Names on wanted labels whose allergens nobody knows, each once; empty where every label is complete. */
@@ -26,7 +26,7 @@ export function listUnknownOnLabels(
 
 /** Why labels are not printed without asking. */
 export const sayUnknownOnLabels = (names: readonly string[]): string =>
-  `Allergens are not known of ${names.join(", ")}: these labels are incomplete. ` +
+  `Allergens are not known of ${listed(names)}: these labels are incomplete. ` +
   `Name ${names.length === 1 ? "it" : "them"} in the ingredient book, or ask before anything is sold.`;
 
 /** Labels as they are wanted: what each says, and how often. Those that are wanted no time are not there. */

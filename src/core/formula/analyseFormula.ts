@@ -1,5 +1,6 @@
 import type { Composition } from "../heat";
 import { computeTargetG, computeTotalG, type Formula } from "./formula";
+import { findIngredient } from "./matchIngredient";
 import { allergens, type Allergen, type Ingredient } from "./ingredient";
 
 /** What a formula amounts to, from its ingredients' entries in the book. */
@@ -37,13 +38,14 @@ export function analyseFormula(
     line,
     massG: computeTargetG(formula, line, tookG),
     ingredient: line.ingredientId === null ? null : (byId.get(line.ingredientId) ?? null),
+    holds: findIngredient(line, book)?.allergens ?? null,
   }));
   const known = rows.flatMap(({ massG, ingredient }) => (ingredient ? [{ massG, ingredient }] : []));
   const flourG = known.reduce(
     (sum, { massG, ingredient }) => sum + (ingredient.group === "flour" ? massG : 0),
     0,
   );
-  const present = new Set(known.flatMap(({ ingredient }) => ingredient.allergens ?? []));
+  const present = new Set(rows.flatMap(({ holds }) => holds ?? []));
   return {
     bakersPercent:
       flourG > 0
@@ -56,7 +58,7 @@ export function analyseFormula(
       0,
     ),
     unknownLines: rows.flatMap(({ line, ingredient }) => (ingredient ? [] : [line.name])),
-    unknownAllergens: rows.flatMap(({ line, ingredient }) => (ingredient?.allergens ? [] : [line.name])),
+    unknownAllergens: rows.flatMap(({ line, holds }) => (holds ? [] : [line.name])),
     unpricedLines: known.flatMap(({ ingredient }) =>
       ingredient.pack || FREE.has(ingredient.id) ? [] : [ingredient.name],
     ),

@@ -76,14 +76,7 @@ export {
   type StateDensity,
 } from "./ingredient";
 export { standardIngredients } from "./ingredientTable";
-export { matchIngredient, type IngredientMatch } from "./matchIngredient";
-export {
-  parseLine,
-  SURE,
-  weighAmount,
-  type KitchenRule,
-  type ParsedLine,
-  type WeighedAmount,
-} from "./parseLine";
+export { findIngredient, matchIngredient, SURE, type IngredientMatch } from "./matchIngredient";
+export { parseLine, weighAmount, type KitchenRule, type ParsedLine, type WeighedAmount } from "./parseLine";
 export { parseFormulaText, type ParsedFormula } from "./parseFormulaText";
 export type { LineFailure, ScaleFailure } from "./formulaFailure";

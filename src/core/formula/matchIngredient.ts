@@ -24,6 +24,24 @@ const stateWords: Record<string, MeasureState> = {
 /** Below this a likeness is chance. */
 const LEAST_SCORE = 0.45;
 
+/** From here on a name is taken for an entry without asking. */
+export const SURE = 0.8;
+
+/**
+ * The entry of a line or a thing: the one it was given; if there is none, or it is gone, the one that its name surely means.
+ * @returns null where nobody knows what it is.
+ */
+export function findIngredient(
+  { name, ingredientId }: { readonly name: string; readonly ingredientId: string | null },
+  book: readonly Ingredient[],
+): Ingredient | null {
+  const given = ingredientId === null ? undefined : book.find(({ id }) => id === ingredientId);
+  if (given) return given;
+  const match = matchIngredient(name, book);
+  // Less sure, cashew butter would be butter.
+  return match && match.score >= SURE ? match.ingredient : null;
+}
+
 /** How the text says the stuff lies in its cup, or null. */
 export function findState(text: string): MeasureState | null {
   const words = text.toLowerCase().match(/[a-zà-ÿ]+/g) ?? [];

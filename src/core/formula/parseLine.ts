@@ -12,7 +12,7 @@ import {
 } from "../units";
 import type { LineFailure } from "./formulaFailure";
 import type { Ingredient } from "./ingredient";
-import { findDensity, findState, matchIngredient } from "./matchIngredient";
+import { findDensity, findState, matchIngredient, SURE } from "./matchIngredient";
 import { spellOut } from "./spellOut";
 
 /** Whose cups, which eggs, and what is in the book. */
@@ -40,9 +40,6 @@ export interface ParsedLine {
   /** What has to be asked or looked at, in sentences. */
   readonly questions: readonly string[];
 }
-
-/** From here on a line is taken as read. */
-export const SURE = 0.8;
 
 /** How much each uncertainty takes away. */
 const DOUBT = {

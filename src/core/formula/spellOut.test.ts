@@ -1,5 +1,6 @@
 import { parseFormulaText } from "./parseFormulaText";
-import { parseLine, SURE, type KitchenRule } from "./parseLine";
+import { SURE } from "./matchIngredient";
+import { parseLine, type KitchenRule } from "./parseLine";
 import { standardIngredients } from ".";
 import { splitJoined, spellOut } from "./spellOut";
 

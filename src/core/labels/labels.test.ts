@@ -251,6 +251,10 @@ test("what is not known is never safe: it is named, kept cold, and spreads as a 
     expect(rows.at(-1)!.unknown).toContain("smoked salmon");
     for (const label of listLabels("order", plan, book)) expect(isIncomplete(label)).toBe(true);
   }
+  // Named in the ingredient book afterwards, the line that was typed before is known.
+  const named = withLine("smoked salmon", null, [{ ...salmon, name: "smoked salmon" }]);
+  const [after] = listLabels("piece", planDay(named), named).filter(({ id }) => id === "quince-half-moon");
+  expect([after!.unknown, after!.contains.includes("fish")]).toEqual([[], true]);
   const known = withLine("smoked salmon", salmon.id, [{ ...salmon, name: "smoked salmon", group: "other" }]);
   const [label] = listLabels("piece", planDay(known), known).filter(({ id }) => id === "quince-half-moon");
   expect([label!.unknown, label!.keptIn, label!.contains.includes("fish")]).toEqual([[], "cold", true]);

@@ -1,4 +1,10 @@
-import { mergeIngredients, standardIngredients, type Allergen, type Ingredient } from "../formula";
+import {
+  findIngredient,
+  mergeIngredients,
+  standardIngredients,
+  type Allergen,
+  type Ingredient,
+} from "../formula";
 import { groupOrders, type TakenOrder } from "../orders";
 import {
   addDays,
@@ -148,9 +154,9 @@ const maySpoil = ({ id, group, allergens }: Ingredient): boolean =>
 function needsCold(line: PiecePlan, { formulas, ingredients: own }: Book): boolean {
   const { piece } = line;
   if (findBakedKeepDays(piece.way) > 0) return true;
-  const book = new Map(mergeIngredients(standardIngredients, own).map((each) => [each.id, each]));
-  const isDoubtful = (ingredientId: string | null) => {
-    const known = ingredientId === null ? undefined : book.get(ingredientId);
+  const book = mergeIngredients(standardIngredients, own);
+  const isDoubtful = (line: Parameters<typeof findIngredient>[0]) => {
+    const known = findIngredient(line, book);
     return !known || maySpoil(known);
   };
   const fillingIds = [
@@ -161,13 +167,11 @@ function needsCold(line: PiecePlan, { formulas, ingredients: own }: Book): boole
   return (
     listContents(line, formulas, own).some((content) => content.allergens === null) ||
     listPieceMaterials(line, own).some(
-      ({ use, ingredientId }) => (use === "inside" || use === "onTop") && isDoubtful(ingredientId),
+      (material) => (material.use === "inside" || material.use === "onTop") && isDoubtful(material),
     ) ||
     fillingIds.some((id) => {
       const filling = findFilling(id, formulas);
-      return (
-        filling?.family === "custard" || filling?.lines.some(({ ingredientId }) => isDoubtful(ingredientId))
-      );
+      return filling?.family === "custard" || filling?.lines.some(isDoubtful);
     })
   );
 }

@@ -113,6 +113,7 @@ function Matrix({
   readonly asked: Asked | null;
   readonly onAsk: (asked: Asked) => void;
 }) {
+  const hasUnknown = rows.some(isIncomplete);
   return (
     <div className="overflow-x-auto">
       <table className="w-full border-collapse">
@@ -129,6 +130,11 @@ function Matrix({
                 {allergen}
               </th>
             ))}
+            {hasUnknown && (
+              <th scope="col" className="px-1 py-1 font-normal">
+                not known
+              </th>
+            )}
           </tr>
         </thead>
         <tbody>
@@ -156,11 +162,27 @@ function Matrix({
                   onAsk={onAsk}
                 />
               ))}
+              {hasUnknown && <UnknownCell row={row} />}
             </tr>
           ))}
         </tbody>
       </table>
     </div>
+  );
+}
+
+/** What is in a row, or may have touched it, without anybody knowing its allergens. */
+function UnknownCell({ row: { unknown, unknownContacts } }: { readonly row: AllergenRow }) {
+  const touched = unknownContacts.map(
+    ({ through, names, loads }) =>
+      `${contactWords[through]}: ${[...names, ...(loads > 0 ? [formatCount(loads, "load")] : [])].join(", ")}`,
+  );
+  return (
+    <td className="min-w-28 p-1 text-center text-sm">
+      {unknown.length > 0 && <strong className="text-error">{unknown.join(", ")}</strong>}
+      {unknown.length > 0 && touched.length > 0 && <br />}
+      {touched.join("; ") || (unknown.length === 0 ? "–" : "")}
+    </td>
   );
 }
 

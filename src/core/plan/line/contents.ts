@@ -3,6 +3,7 @@ import {
   computeTargetG,
   computeTotalG,
   computeYieldShare,
+  findIngredient,
   mergeIngredients,
   standardIngredients,
   type Allergen,
@@ -75,10 +76,10 @@ function listOfFormula(formula: Formula, massG: number): Weighed[] {
 
 /** Each ingredient once, by its name in the book. */
 function gather(weighed: readonly Weighed[], own: readonly Ingredient[]): Content[] {
-  const book = new Map(mergeIngredients(standardIngredients, own).map((each) => [each.id, each]));
+  const book = mergeIngredients(standardIngredients, own);
   const gathered = new Map<string, Content>();
   for (const { name, ingredientId, massG } of weighed) {
-    const known = ingredientId === null ? undefined : book.get(ingredientId);
+    const known = findIngredient({ name, ingredientId }, book);
     const key = known ? known.id : `? ${name.toLowerCase()}`;
     gathered.set(key, {
       name: known?.name ?? name,

@@ -1,6 +1,6 @@
 import { listThings } from "../piece";
 import { createMemory } from "../../createMemory";
-import { matchIngredient, mergeIngredients, standardIngredients, SURE, type Ingredient } from "../../formula";
+import { findIngredient, mergeIngredients, standardIngredients, type Ingredient } from "../../formula";
 import { washFacts, type GlazeKind } from "../../sealing";
 import { hasStep, isFilling, type WayStep } from "../../way";
 import type { PiecePlan, Material, MaterialUse } from "../result";
@@ -72,11 +72,7 @@ const findIngredientId = (
 ): string | null =>
   remember(
     JSON.stringify([name, own.map(({ id, name: ownName, otherNames }) => [id, ownName, otherNames])]),
-    () => {
-      const match = matchIngredient(name, book);
-      // Less sure, cashew butter would be butter: what it holds is asked about instead.
-      return match && match.score >= SURE ? match.ingredient.id : null;
-    },
+    () => findIngredient({ name, ingredientId: null }, book)?.id ?? null,
   );
 
 /** The baker's name for what the form itself puts in, from the step that prepares it. */
