@@ -67,7 +67,7 @@ test("habits are written out as they are told", () => {
   const csv = toHabitCsv([
     { habit: "blanks:crust", name: "Bay, short", what: "blanks got", scale: "share", known },
   ]);
-  const [head, first] = csv.split("\n");
+  const [head, first] = csv.split("\r\n");
   expect(head).toBe("habit,name,what,unit,lots,likely,low,high,next low,next high");
   expect(first).toMatch(/^blanks:crust,"Bay, short",blanks got,of 1,4,0\.97,/);
 });

@@ -45,7 +45,9 @@ export function createLatestClient<Api, In, Out>(
     const opened: OpenWorker<In, Out> = {
       call: (input) => Promise.race([call(input), abandoned]),
       end(reason) {
-        if (open === opened) open = null;
+        // A worker may fail more than once before it is gone.
+        if (open !== opened) return;
+        open = null;
         abandon(reason);
         remote[releaseProxy]();
         worker.terminate();
@@ -81,6 +83,12 @@ export function createLatestClient<Api, In, Out>(
         next = { input, settle: resolve };
       });
     },
-    close: () => open?.end(new Error("The calculation was stopped.")),
+    close() {
+      const reason = new Error("The calculation was stopped.");
+      // What waits is not begun: nobody would end its worker.
+      next?.settle(Promise.reject(reason));
+      next = null;
+      open?.end(reason);
+    },
   };
 }
