@@ -1,7 +1,7 @@
 import { NextResponse, type NextRequest } from "next/server";
 import { writeContentPolicy } from "./app/gate";
 import { admitRequest, withHeaders } from "./app/access/admitRequest";
-import { HOLDER_HEADER, ROLE_HEADER } from "./app/access/keys";
+import { ROLE_HEADER } from "./app/access/keys";
 import { namesUnknown } from "./app/namesUnknown";
 
 /** An address that no page has: whatever is sent there is answered 404, with the page for it. */
@@ -22,7 +22,6 @@ export function proxy(request: NextRequest): NextResponse {
   inward.set("content-security-policy", policy);
   inward.set("x-nonce", nonce);
   inward.set(ROLE_HEADER, admission.role);
-  inward.set(HOLDER_HEADER, admission.holderId ?? "");
   const answer = leadsSomewhere(nextUrl.pathname, headers)
     ? NextResponse.next({ request: { headers: inward } })
     : NextResponse.rewrite(new URL(NOWHERE, request.url), { request: { headers: inward } });
@@ -46,9 +45,12 @@ function canDecode(text: string): boolean {
 }
 
 /**
- * Not asked here of what a build is made of, nor of a copy that is brought: the framework would hold its body in memory, and
- * cut it off at 10 MB. That route asks `admitRequest` itself.
+ * Not asked here of what a build is made of; of a copy that is brought, whose body the framework would hold in memory and cut
+ * off at 10 MB; and of live lines, which every page opens anew whenever it is looked at: those two routes ask `admitRequest`
+ * themselves.
  */
 export const config = {
-  matcher: ["/((?!_next/static/|api/copies/look$|icon\\.svg|icons/|manifest\\.webmanifest|favicon\\.ico).*)"],
+  matcher: [
+    "/((?!_next/static/|api/copies/look$|api/bench/live$|icon\\.svg|icons/|manifest\\.webmanifest|favicon\\.ico).*)",
+  ],
 };

@@ -8,7 +8,8 @@ import { listDemoWorld } from "@/demo";
 import { toChange } from "@/schemas/change";
 import { findRecord, fromLists } from "@/schemas/recordTable";
 import { POST as move } from "./api/bench/here/route";
-import { GET as openLive } from "./api/bench/live/route";
+import type { Role } from "@/schemas/access";
+import { openLiveLine } from "./liveLine";
 import {
   countListeners,
   encodeEvent,
@@ -46,6 +47,9 @@ function setMargin(store: Store, marginMm: number): void {
   store.applyGroups([{ id: `g${groups++}`, changes: [change] }], NOW);
 }
 
+/** Who needs no key. */
+const OWNER = { role: "owner", holderId: null } as const;
+
 interface Told {
   readonly event: string;
   readonly id: string | null;
@@ -63,12 +67,13 @@ async function connect(
   device: string,
   knows: { epoch: string; revision: number },
   headers: Record<string, string> = {},
+  whose: { role: Role; holderId: string | null } = OWNER,
 ) {
   const query = new URLSearchParams({
     ...{ device, name: "A tablet", at: "/day/2026-11-28/fill", epoch: knows.epoch },
     revision: String(knows.revision),
   });
-  const response = await openLive(new Request(`http://bench/api/bench/live?${query}`, { headers }));
+  const response = openLiveLine(new Request(`http://bench/api/bench/live?${query}`, { headers }), whose);
   const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
   const told: Told[] = [];
   let text = "";
@@ -173,10 +178,13 @@ test("who is gone before the first word, or reads nothing more, is not kept in m
   const gone = new AbortController();
   gone.abort();
   const query = new URLSearchParams({ device: "gone", name: "T", at: "/", ...toQuery(markNow()) });
-  const left = await openLive(new Request(`http://bench/api/bench/live?${query}`, { signal: gone.signal }));
+  const left = openLiveLine(
+    new Request(`http://bench/api/bench/live?${query}`, { signal: gone.signal }),
+    OWNER,
+  );
   expect((await left.text()).includes("retry:")).toBe(true);
   const deaf = new URLSearchParams({ device: "deaf", name: "T", at: "/", ...toQuery(markNow()) });
-  await openLive(new Request(`http://bench/api/bench/live?${deaf}`));
+  openLiveLine(new Request(`http://bench/api/bench/live?${deaf}`), OWNER);
   const line = await connect("one", markNow());
   await line.until(({ event, data }) => event === "here" && JSON.stringify(data.others).includes("deaf"));
   expect(JSON.stringify(line.told)).not.toContain('"gone"');
@@ -194,14 +202,15 @@ const sendToAll = (data: object) => {
 };
 
 test("one key holds twenty lines; turned out, they end at once, and those of others go on", async () => {
-  const open = (holder: string, device: string, role = "bench") =>
-    connect(device, markNow(), { "x-tezgah-holder": holder, "x-tezgah-role": role });
+  const open = (holderId: string, device: string) =>
+    connect(device, markNow(), {}, { role: "bench", holderId });
   const mine = [];
   for (let i = 0; i < LINES.ofHolder; i++) mine.push(await open("tablet", `t${i}`));
   const query = new URLSearchParams({ device: "one more", name: "T", at: "/", ...toQuery(markNow()) });
-  const more = await openLive(
-    new Request(`http://bench/api/bench/live?${query}`, { headers: { "x-tezgah-holder": "tablet" } }),
-  );
+  const more = openLiveLine(new Request(`http://bench/api/bench/live?${query}`), {
+    ...OWNER,
+    holderId: "tablet",
+  });
   expect([more.status, more.headers.get("retry-after")]).toEqual([429, "30"]);
   const other = await open("office", "o");
   hangUpHolder("tablet");
@@ -235,7 +244,7 @@ test("a hundred screens that come and move at once are told in a few words for a
 
 test("a line without a device or of no revision is refused, and so is a place that is none", async () => {
   const open = async (query: string) =>
-    (await openLive(new Request(`http://bench/api/bench/live?${query}`))).status;
+    openLiveLine(new Request(`http://bench/api/bench/live?${query}`), OWNER).status;
   for (const query of ["revision=1", "device=a&revision=-1", "device=a&revision=x"])
     expect(await open(query)).toBe(400);
   const post = (body: unknown) =>

@@ -17,9 +17,16 @@ export interface Asked {
   readonly nowMs: number;
 }
 
+/** A request that is let through: for whom, and by whose key; null where none is needed. */
+export interface LetThrough {
+  readonly kind: "in";
+  readonly role: Role;
+  readonly holderId: string | null;
+}
+
 /** What becomes of a request where a key is needed. */
 export type Admission =
-  | { readonly kind: "in"; readonly role: Role; readonly holderId: string | null }
+  | LetThrough
   /** To the page where one comes in, or, for a programme, an answer that says so. */
   | { readonly kind: "enter"; readonly message: string }
   | { readonly kind: "notYours"; readonly role: Role; readonly message: string }

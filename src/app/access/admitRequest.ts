@@ -1,7 +1,7 @@
 import { NextResponse } from "next/server";
 import { listHouseNames, steadyHeaders, turnAway } from "../gate";
 import { log } from "../log";
-import { admit, type Admission } from "./admit";
+import { admit, type Admission, type LetThrough } from "./admit";
 import { readAddress } from "./clientAddress";
 import { getDoorkeeper, isAskedSecurely, needsKey, readCalendarKey, readKey } from "./keys";
 import { READING } from "./policy";
@@ -15,10 +15,9 @@ const HSTS_S = 31_536_000;
 type Asked = Pick<Request, "headers" | "method" | "url">;
 
 /**
- * Who a request is from, or the answer that keeps it out: asked by the gate of everything, and by the one route that takes
- * bodies past it.
+ * Who a request is from, or the answer that keeps it out: asked by the gate of everything, and by the routes that pass it by.
  */
-export function admitRequest(request: Asked): Extract<Admission, { kind: "in" }> | NextResponse {
+export function admitRequest(request: Asked): LetThrough | NextResponse {
   const { headers, method } = request;
   const { pathname } = new URL(request.url);
   const turned = turnAway(

@@ -11,8 +11,6 @@ const KEY_LASTS_S = 400 * 86_400;
 
 /** Told inward by the gate, for whom the request is; what a caller says under this name is thrown away. */
 export const ROLE_HEADER = "x-tezgah-role";
-/** Likewise, whose key it came with; empty where none is needed. */
-export const HOLDER_HEADER = "x-tezgah-holder";
 
 /** One a process, kept across hot reloads and shared by gate and routes. */
 const holder = globalThis as { tezgahDoorkeeper?: Doorkeeper };
@@ -81,6 +79,3 @@ export const sayStartCode = (): void =>
   console.log(
     `\nTezgah is open to the house and has no passphrase yet. Open /enter on any device and choose one; the code of this start is ${getDoorkeeper().makeStartCode()}\n`,
   );
-
-/** Whose key a request came with, as the gate found it; null where none is needed. */
-export const readHolderId = (headers: Headers): string | null => headers.get(HOLDER_HEADER) || null;
