@@ -1,7 +1,6 @@
 // npm run demo: installs, builds, lays the demo world into a file of its own, starts it and the stand-ins for its devices.
 import { spawn } from "node:child_process";
-import { existsSync, readdirSync, rmSync } from "node:fs";
-import { buildApplication, installPackages, run, startApplication } from "./house.mjs";
+import { buildApplication, installPackages, removeDataFile, run, startApplication } from "./house.mjs";
 
 const DEMO_DATA = "data/demo.db";
 /** The fullest of its days that still fits the bench. */
@@ -9,9 +8,7 @@ const DEMO_DAY = "2026-11-28";
 
 await installPackages();
 buildApplication();
-// With its copies: a data file that is gone beside its copies would be taken for lost.
-for (const name of existsSync("data") ? readdirSync("data") : [])
-  if (name.startsWith("demo.db")) rmSync(`data/${name}`, { recursive: true, force: true });
+removeDataFile(DEMO_DATA);
 run("npx", ["tsx", "scripts/seedDemo.ts", DEMO_DATA, "--past"]);
 const devicePort = process.env.TEZGAH_DEVICE_PORT ?? "4510";
 const devices = spawn("npx", ["tsx", "scripts/devices.ts", devicePort], { stdio: "inherit" });

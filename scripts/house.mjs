@@ -3,6 +3,7 @@
 import { spawn, spawnSync } from "node:child_process";
 import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { createHash } from "node:crypto";
+import path from "node:path";
 import { packedTypes, packFiles } from "./packings.mjs";
 
 process.env.NEXT_TELEMETRY_DISABLED = "1";
@@ -140,6 +141,14 @@ export function bundle(source, outfile, more = SERVER) {
     "--log-level=warning",
     ...(outfile === null ? [] : [`--outfile=${outfile}`]),
   ]);
+}
+
+/** Removes a data file with all that stands beside it: one that is gone beside its copies would be taken for lost. */
+export function removeDataFile(file) {
+  const folder = path.dirname(file);
+  for (const name of existsSync(folder) ? readdirSync(folder) : [])
+    if (name.startsWith(path.basename(file)))
+      rmSync(path.join(folder, name), { recursive: true, force: true });
 }
 
 /** Starts the built application on `port` of this machine only, with its own data file. */

@@ -1,8 +1,8 @@
 // npm run shots: one picture of each main view, from demo data, into docs/screenshots.
 import { spawn, spawnSync } from "node:child_process";
-import { mkdirSync, rmSync } from "node:fs";
+import { mkdirSync } from "node:fs";
 import { chromium } from "@playwright/test";
-import { buildApplication, CHROMIUM, run } from "./house.mjs";
+import { buildApplication, CHROMIUM, removeDataFile, run } from "./house.mjs";
 
 const PORT = 3413;
 const DATA = "data/shots.db";
@@ -39,7 +39,7 @@ const origin = `http://127.0.0.1:${PORT}`;
 
 buildApplication();
 mkdirSync(FOLDER, { recursive: true });
-for (const suffix of ["", "-wal", "-shm"]) rmSync(DATA + suffix, { force: true });
+removeDataFile(DATA);
 run("npx", ["tsx", "scripts/seedDemo.ts", DATA, "--past"]);
 let server = start("2026-11-27T18:00:00");
 try {
