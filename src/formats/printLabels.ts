@@ -27,7 +27,7 @@ export function listUnknownOnLabels(
 /** Why labels are not printed without asking. */
 export const sayUnknownOnLabels = (names: readonly string[]): string =>
   `Allergens are not known of ${listed(names)}: these labels are incomplete. ` +
-  `Name ${names.length === 1 ? "it" : "them"} in the ingredient book, or ask before anything is sold.`;
+  "Name ingredients in the ingredient book, change oil that fried something unknown, or ask before anything is sold.";
 
 /** Labels as they are wanted: what each says, and how often. Those that are wanted no time are not there. */
 export const toPrintedLabels = (
